@@ -1,0 +1,6 @@
+export * from './common';
+export * from './faults';
+export * from './account';
+export * from './students';
+export * from './lessons';
+export * from './method';

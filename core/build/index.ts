@@ -1,0 +1,5 @@
+export * from './types';
+export * from './linearFit';
+export * from './breadthFits';
+export * from './estimate';
+export * from './shoeSize';

@@ -1,0 +1,34 @@
+/**
+ * A least-squares line kept with what a prediction interval needs.
+ * Rows are [1, height cm] or [1, height cm, 1 for a man].
+ */
+export interface LinearFit {
+  coefficients: readonly number[];
+  residualSd: number;
+  degreesOfFreedom: number;
+  /** Inverse of X'X, row by row. */
+  inverseGram: readonly (readonly number[])[];
+}
+
+export interface Prediction {
+  value: number;
+  /** Standard deviation of one new person about the prediction. */
+  sd: number;
+}
+
+/**
+ * Predicts one new person: x'b, with variance s^2 (1 + x' (X'X)^-1 x).
+ * Source: any regression text, e.g. Draper & Smith, Applied Regression Analysis, section 1.4.
+ */
+export function predict(fit: LinearFit, row: readonly number[]): Prediction {
+  const value = row.reduce((sum, x, index) => sum + x * fit.coefficients[index]!, 0);
+  const leverage = row.reduce(
+    (sum, x, index) =>
+      sum + x * row.reduce((inner, y, column) => inner + y * fit.inverseGram[index]![column]!, 0),
+    0,
+  );
+  return { value, sd: fit.residualSd * Math.sqrt(1 + leverage) };
+}
+
+/** Half width of a 95% interval in standard deviations (normal; 507 people leave t at 1.965). */
+export const SD_IN_95_PERCENT = 1.96;

@@ -1,0 +1,3 @@
+export * from './suggest';
+export * from './difference';
+export * from './start';

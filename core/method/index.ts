@@ -1,0 +1,4 @@
+export * from './types';
+export * from './coverage';
+export * from './band';
+export * from './shouldersAndNeutral';

@@ -1,0 +1,22 @@
+import type { FootName } from '../ground';
+
+export type Hand = 'right' | 'left';
+/** How a coach speaks of the feet: by their part in the swing, or by the student's own sides. */
+export type FootWords = 'lead and trail' | 'left and right';
+
+/** A right-hander's lead foot is the left one. */
+export function footWord(foot: FootName, words: FootWords, hand: Hand): string {
+  if (words === 'lead and trail') return foot;
+  return (foot === 'lead') === (hand === 'right') ? 'left' : 'right';
+}
+
+export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Replaces "lead" and "trail" where they name a foot or leg in a sentence. */
+export function inFootWords(sentence: string, words: FootWords, hand: Hand): string {
+  if (words === 'lead and trail') return sentence;
+  return sentence.replace(/\b(lead|trail)\b/gi, (found) => {
+    const word = footWord(found.toLowerCase() as FootName, words, hand);
+    return found.charAt(0) === found.charAt(0).toUpperCase() ? capitalised(word) : word;
+  });
+}
