@@ -1,0 +1,74 @@
+// The production build of the web app: fonts copied in, exported, and its shell made to open with no server.
+import { cpSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import { ROOT, hashOfFiles, must, sourceFiles, step } from './tools.mjs';
+
+export const WEB_ROOT = join(ROOT, 'app', 'dist');
+const STAMP = '.built-from';
+
+const FONTS = [
+  ['@fontsource-variable/bricolage-grotesque', 'bricolage-grotesque-latin-wght-normal.woff2'],
+  ['@fontsource-variable/bricolage-grotesque', 'bricolage-grotesque-latin-ext-wght-normal.woff2'],
+  ['@fontsource/atkinson-hyperlegible-next', 'atkinson-hyperlegible-next-latin-400-normal.woff2'],
+  ['@fontsource/atkinson-hyperlegible-next', 'atkinson-hyperlegible-next-latin-ext-400-normal.woff2'],
+  ['@fontsource/atkinson-hyperlegible-next', 'atkinson-hyperlegible-next-latin-600-normal.woff2'],
+  ['@fontsource/atkinson-hyperlegible-next', 'atkinson-hyperlegible-next-latin-ext-600-normal.woff2'],
+];
+
+/** The fonts ship with the app: copied from their packages to where the page asks for them. */
+function copyFonts() {
+  const require = createRequire(join(ROOT, 'app', 'package.json'));
+  const target = join(ROOT, 'app', 'public', 'fonts');
+  mkdirSync(target, { recursive: true });
+  for (const [name, file] of FONTS) {
+    cpSync(join(dirname(require.resolve(`${name}/package.json`)), 'files', file), join(target, file));
+  }
+}
+
+/** Exports an Expo app for the web into `output`. */
+export function exportWeb(appFolder, output) {
+  return must('The web build', 'npx', ['expo', 'export', '--platform', 'web', '--output-dir', output], {
+    cwd: appFolder,
+    quiet: true,
+    env: { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', NODE_ENV: 'production' },
+  });
+}
+
+/** Writes the service worker that keeps every built file, and answers any page with the app. */
+async function writeServiceWorker(folder) {
+  const { generateSW } = await import('workbox-build');
+  await generateSW({
+    globDirectory: folder,
+    globPatterns: ['**/*.{html,js,css,woff2,png,svg,webmanifest,ico}'],
+    swDest: join(folder, 'service-worker.js'),
+    maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+    // The names of built scripts, styles and assets carry their hash already.
+    dontCacheBustURLsMatching: /-[0-9a-f]{32}\.(js|css)$/,
+    navigateFallback: '/index.html',
+    navigateFallbackDenylist: [/^\/api\//],
+    cleanupOutdatedCaches: true,
+    clientsClaim: true,
+    skipWaiting: true,
+    inlineWorkboxRuntime: true,
+    sourcemap: false,
+  });
+}
+
+/** Builds the web app unless it stands as built from these very sources. */
+export async function buildWeb() {
+  const sources = ['app', 'core', 'contract'].flatMap((room) => sourceFiles(join(ROOT, room)));
+  const builtFrom = hashOfFiles([...sources, join(ROOT, 'package-lock.json'), join(ROOT, 'scripts', 'webBuild.mjs')]);
+  const stamp = join(WEB_ROOT, STAMP);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === builtFrom) return;
+  await step('Building the web app', async () => {
+    const making = `${WEB_ROOT}.new`;
+    rmSync(making, { recursive: true, force: true });
+    copyFonts();
+    await exportWeb(join(ROOT, 'app'), making);
+    await writeServiceWorker(making);
+    writeFileSync(join(making, STAMP), builtFrom);
+    rmSync(WEB_ROOT, { recursive: true, force: true });
+    renameSync(making, WEB_ROOT);
+  });
+}

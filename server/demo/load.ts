@@ -1,0 +1,207 @@
+import type { AddressEntry, ChangeEntry, NewBuild, ReadingEntry } from '@pedastance/contract';
+import {
+  ADULT_AGE,
+  MEASURED_UNCERTAINTY,
+  SHOULDERS_AND_NEUTRAL,
+  clubById,
+  differences,
+  estimateBuild,
+  readSetup,
+  shoeLengthFromSize,
+  startingSetup,
+  withItem,
+  withSuggestions,
+  type BuildFigureName,
+  type HouseMethod,
+  type Item,
+  type Setup,
+} from '@pedastance/core';
+import { Client } from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import { hashPassword } from '../accounts/passwords';
+import { APPLICATION_ROLE } from '../config/settings';
+import { addAccount } from '../store/accounts';
+import { addBuild } from '../store/builds';
+import { addEntry, addLesson } from '../store/lessons';
+import { addMethod } from '../store/methods';
+import type { Writer } from '../store/rows';
+import { addStudent } from '../store/students';
+import { DEMO_ACADEMIES, DEMO_PASSWORD, type DemoAcademy, type DemoLesson, type DemoStudent } from './scenario';
+
+export const DEMO_SIGN_IN = { email: DEMO_ACADEMIES[0]!.instructor.email, password: DEMO_PASSWORD };
+
+const DEMO_LOCK = 7_461_200_332;
+const DAY_MS = 24 * 60 * 60 * 1000;
+const MINUTE_MS = 60 * 1000;
+
+const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - days * DAY_MS);
+const idAt = (moment: Date): string => uuidv7({ msecs: moment.getTime() });
+
+function buildOf(student: DemoStudent, studentId: string, height: number, madeAt: Date): NewBuild {
+  const estimates = estimateBuild({ height, estimateAs: student.estimateAs, junior: student.age < ADULT_AGE });
+  const figure = (name: Exclude<BuildFigureName, 'height'>) => {
+    const value = student.measured[name];
+    return value === undefined
+      ? estimates[name]
+      : { value, source: 'measured' as const, uncertainty: MEASURED_UNCERTAINTY[name] };
+  };
+  const { shoeSize } = student;
+  return {
+    id: idAt(madeAt),
+    studentId,
+    madeAt: madeAt.toISOString(),
+    figures: {
+      height: { value: height, source: 'measured', uncertainty: MEASURED_UNCERTAINTY.height },
+      shoulderBreadth: figure('shoulderBreadth'),
+      hipBreadth: figure('hipBreadth'),
+      shoeLength: shoeSize ? shoeLengthFromSize(shoeSize.system, shoeSize.size) : figure('shoeLength'),
+      shoeBreadth: figure('shoeBreadth'),
+    },
+    estimateAs: student.estimateAs,
+    shoeSize: shoeSize ?? null,
+  };
+}
+
+/** The setup a lesson found: the middle of every band, moved by the scenario's offsets. */
+function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setup {
+  const { lengthInches } = clubById(lesson.club);
+  const shot = lesson.shot ?? 'full';
+  const input = { build: build.figures, club: lesson.club, clubLengthInches: lengthInches, shot, method };
+  const start = startingSetup(build.figures, lengthInches);
+  const middle = withSuggestions(start, readSetup({ ...input, setup: start }).findings);
+  return readSetup({ ...input, setup: middle }).findings.reduce(
+    (setup, finding) => withItem(setup, finding.item, finding.middle + (lesson.offsets[finding.item as Item] ?? 0)),
+    middle,
+  );
+}
+
+interface Scene {
+  client: Client;
+  writer: Writer;
+  method: HouseMethod;
+  studentId: string;
+  build: NewBuild;
+}
+
+async function addLessonWithEntries({ client, writer, method, studentId, build }: Scene, lesson: DemoLesson, startedAt: Date) {
+  const after = (minutes: number) => new Date(startedAt.getTime() + minutes * MINUTE_MS);
+  const lessonId = idAt(startedAt);
+  const entry = (minutes: number) => ({
+    id: idAt(after(minutes)),
+    lessonId,
+    madeAt: after(minutes).toISOString(),
+    replaces: null,
+  });
+  const land = { ...writer, receivedAt: after(40) };
+  await addLesson(client, { id: lessonId, studentId, startedAt: startedAt.toISOString() }, land);
+
+  const shot = lesson.shot ?? 'full';
+  const club = { club: lesson.club, clubLengthInches: clubById(lesson.club).lengthInches, shot };
+  const setup = setupOf(lesson, build, method);
+  const today: AddressEntry = { ...entry(12), kind: 'address', standing: 'today', ...club, setup };
+  const { modelVersion, findings, notices } = readSetup({ ...club, setup, build: build.figures, method });
+  const read: ReadingEntry = {
+    ...entry(14),
+    kind: 'reading',
+    addressId: today.id,
+    buildId: build.id,
+    methodId: method.id,
+    methodVersion: method.version,
+    modelVersion,
+    findings,
+    notices,
+  };
+  await addEntry(client, today, land);
+  await addEntry(client, read, land);
+
+  const agreed = withSuggestions(setup, findings.filter((finding) => finding.putForward));
+  if (!lesson.change || differences(setup, agreed).length === 0) return;
+  const toAddress: AddressEntry = { ...entry(25), kind: 'address', standing: 'agreed', ...club, setup: agreed };
+  const change: ChangeEntry = {
+    ...entry(35),
+    kind: 'change',
+    readingId: read.id,
+    fromAddressId: today.id,
+    toAddressId: toAddress.id,
+    reason: lesson.change.reason,
+    feel: lesson.change.feel,
+    note: lesson.change.note ?? '',
+  };
+  await addEntry(client, toAddress, land);
+  await addEntry(client, change, land);
+}
+
+async function addDemoStudent(scene: Omit<Scene, 'studentId' | 'build'>, student: DemoStudent, now: Date) {
+  const { client, writer } = scene;
+  const firstSeen = Math.max(7, student.grownFrom?.daysAgo ?? 0, ...student.lessons.map((lesson) => lesson.daysAgo)) + 1;
+  const madeAt = daysBefore(now, firstSeen);
+  const studentId = idAt(madeAt);
+  const person = {
+    name: student.name,
+    hand: student.hand,
+    birthYear: now.getFullYear() - student.age,
+    cautions: student.cautions,
+  };
+  const land = { ...writer, receivedAt: madeAt };
+  await addStudent(client, { id: studentId, madeAt: madeAt.toISOString(), ...person }, land);
+  const first = buildOf(student, studentId, student.grownFrom?.height ?? student.height, madeAt);
+  await addBuild(client, first, land);
+  const builds = [first];
+  if (student.grownFrom) {
+    const regrown = buildOf(student, studentId, student.height, daysBefore(now, 34));
+    await addBuild(client, regrown, { ...writer, receivedAt: new Date(regrown.madeAt) });
+    builds.push(regrown);
+  }
+  for (const lesson of student.lessons) {
+    const startedAt = daysBefore(now, lesson.daysAgo);
+    const build = builds.findLast((each) => new Date(each.madeAt) <= startedAt)!;
+    await addLessonWithEntries({ ...scene, studentId, build }, lesson, startedAt);
+  }
+}
+
+async function addDemoAcademy(client: Client, academy: DemoAcademy, now: Date): Promise<void> {
+  const opened = daysBefore(now, 200);
+  const academyId = idAt(opened);
+  const instructorId = idAt(opened);
+  const method: HouseMethod = { id: idAt(opened), version: 1, ...SHOULDERS_AND_NEUTRAL };
+  await client.query('set local role pedastance_owner');
+  await addAccount(
+    client,
+    {
+      academyId,
+      academyName: academy.name,
+      instructorId,
+      instructorName: academy.instructor.name,
+      email: academy.instructor.email,
+      passwordHash: await hashPassword(DEMO_PASSWORD),
+      demo: true,
+    },
+    opened,
+  );
+  await addMethod(client, academyId, method, opened);
+  await client.query(`set local role ${APPLICATION_ROLE}`);
+  await client.query("select set_config('pedastance.academy', $1, true)", [academyId]);
+  const writer = { academyId, instructorId, receivedAt: opened };
+  for (const student of academy.students) await addDemoStudent({ client, writer, method }, student, now);
+}
+
+/**
+ * Loads the demo academies into a database that has no academy, all or nothing, while other
+ * servers that start at the same moment wait. Answers whether it loaded them.
+ */
+export async function loadDemoWhenEmpty(adminUrl: string, now: Date): Promise<boolean> {
+  const client = new Client({ connectionString: adminUrl });
+  await client.connect();
+  try {
+    await client.query('begin');
+    await client.query('select pg_advisory_xact_lock($1)', [DEMO_LOCK]);
+    await client.query('set local role pedastance_owner');
+    const { rows } = await client.query('select exists (select 1 from academy) as any');
+    if (rows[0].any) return false;
+    for (const academy of DEMO_ACADEMIES) await addDemoAcademy(client, academy, now);
+    await client.query('commit');
+    return true;
+  } finally {
+    await client.end();
+  }
+}

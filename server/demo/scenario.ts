@@ -1,0 +1,236 @@
+import type { EstimateAs, Item, ShoeSizeSystem, Shot, ClubId, Hand } from '@pedastance/core';
+
+/**
+ * The demo: invented people and places, as different as real ones. Lengths in mm, offsets from the
+ * middle of the house method's band in the item's own unit.
+ */
+export interface DemoLesson {
+  daysAgo: number;
+  club: ClubId;
+  shot?: Shot;
+  offsets: Partial<Record<Item, number>>;
+  change?: { reason: string; feel: string; note?: string };
+}
+
+export interface DemoStudent {
+  name: string;
+  hand: Hand;
+  age: number;
+  cautions: string;
+  estimateAs: EstimateAs;
+  height: number;
+  /** Figures taken with a tape; the others are estimated from the height. */
+  measured: { shoulderBreadth?: number; hipBreadth?: number; shoeLength?: number; shoeBreadth?: number };
+  shoeSize?: { system: ShoeSizeSystem; size: number };
+  /** An older build, for a student who has grown. */
+  grownFrom?: { height: number; daysAgo: number };
+  lessons: DemoLesson[];
+}
+
+export interface DemoAcademy {
+  name: string;
+  instructor: { name: string; email: string };
+  students: DemoStudent[];
+}
+
+export const DEMO_PASSWORD = 'paper-and-tape';
+
+const LANTERN_HILL: DemoAcademy = {
+  name: 'Lantern Hill Studio',
+  instructor: { name: 'Marit Okonski', email: 'coach@lanternhill.example' },
+  students: [
+    {
+      name: 'Odile Brandvold',
+      hand: 'right',
+      age: 66,
+      cautions: 'Trail hip stiff, no pain. Walks nine holes.',
+      estimateAs: 'woman',
+      height: 1640,
+      measured: { shoulderBreadth: 418, hipBreadth: 334, shoeLength: 268, shoeBreadth: 98 },
+      lessons: [
+        {
+          daysAgo: 171,
+          club: '7-iron',
+          offsets: { trailFlare: -13, leadFlare: -4, stanceWidth: 42, trailHeelToe: 14 },
+          change: {
+            reason: 'Trail foot square: shoulders tip down instead of turning.',
+            feel: 'Trail hip pocket goes straight back.',
+          },
+        },
+        {
+          daysAgo: 118,
+          club: '7-iron',
+          offsets: { trailFlare: -6, stanceWidth: 12 },
+          change: { reason: 'Flare had crept back in toward square.', feel: 'Big toe points at the bag stand.' },
+        },
+        { daysAgo: 12, club: '7-iron', offsets: { trailFlare: -1, leadFlare: 1, ballAlong: 6 } },
+      ],
+    },
+    {
+      name: 'Ferris Quillon',
+      hand: 'left',
+      age: 38,
+      cautions: '',
+      estimateAs: 'man',
+      height: 1815,
+      measured: { shoulderBreadth: 492, hipBreadth: 338, shoeLength: 305, shoeBreadth: 112 },
+      lessons: [
+        {
+          daysAgo: 140,
+          club: 'driver',
+          offsets: { stanceLine: -6, ballAlong: -32, leadShare: -7 },
+          change: { reason: 'Open stance with the driver, start line well out.', feel: 'Back pocket to the target sooner.' },
+        },
+        {
+          daysAgo: 61,
+          club: 'driver',
+          offsets: { stanceLine: -3, ballAlong: -9 },
+          change: {
+            reason: 'Stance line still drifts open after the waggle.',
+            feel: 'Stick at the toes until the club is down.',
+            note: 'Sets the feet before the face. Turn that round.',
+          },
+        },
+      ],
+    },
+    {
+      name: 'Pip Marrowby',
+      hand: 'right',
+      age: 12,
+      cautions: '',
+      estimateAs: 'not said',
+      height: 1520,
+      measured: { shoulderBreadth: 372, shoeLength: 246, shoeBreadth: 90 },
+      grownFrom: { height: 1480, daysAgo: 160 },
+      lessons: [
+        {
+          daysAgo: 160,
+          club: '8-iron',
+          offsets: { stanceWidth: 68, leadHeelToe: 16, trailHeelToe: 18 },
+          change: { reason: 'Far too wide: cannot get up onto the lead foot.', feel: 'Small feet, tall finish.' },
+        },
+        { daysAgo: 33, club: '8-iron', offsets: { stanceWidth: 18, trailFlare: -2 } },
+      ],
+    },
+    {
+      name: 'Gunnar Oxthwaite',
+      hand: 'right',
+      age: 29,
+      cautions: '',
+      estimateAs: 'man',
+      height: 2010,
+      measured: { shoulderBreadth: 536, hipBreadth: 371, shoeLength: 338, shoeBreadth: 121 },
+      lessons: [
+        {
+          daysAgo: 96,
+          club: '5-iron',
+          offsets: { stanceWidth: -72, leadHeelToe: 15, trailHeelToe: 15 },
+          change: { reason: 'Narrow under a big frame, hangs on the toes.', feel: 'Laces, not toes. Room for the knees.' },
+        },
+        {
+          daysAgo: 40,
+          club: '3-wood',
+          offsets: { stanceWidth: -41, ballAlong: 22 },
+          change: { reason: 'Ball slid back when the stance went wider.', feel: 'Lead foot first, then only the trail foot.' },
+        },
+      ],
+    },
+    {
+      name: 'Tamsin Wrenlow',
+      hand: 'right',
+      age: 51,
+      cautions: '',
+      estimateAs: 'woman',
+      height: 1525,
+      measured: { shoulderBreadth: 392, hipBreadth: 329, shoeLength: 248, shoeBreadth: 93 },
+      lessons: [
+        {
+          daysAgo: 87,
+          club: 'sand-wedge',
+          shot: 'pitch',
+          offsets: { stanceWidth: 96, trailFlare: 17, leadShare: -11 },
+          change: { reason: 'Wide and flared on a pitch: fat, then thin.', feel: 'Lean on the lead leg and stay there.' },
+        },
+        { daysAgo: 26, club: 'sand-wedge', shot: 'pitch', offsets: { stanceWidth: 14, trailFlare: 3 } },
+      ],
+    },
+    {
+      name: 'Bartolo Kettlesand',
+      hand: 'right',
+      age: 47,
+      cautions: 'Lead knee: sore after the fifteenth hole. Seeing a physiotherapist.',
+      estimateAs: 'man',
+      height: 1760,
+      measured: { shoulderBreadth: 471, shoeLength: 292, shoeBreadth: 107 },
+      lessons: [
+        {
+          daysAgo: 74,
+          club: '6-iron',
+          offsets: { leadFlare: -14, trailFlare: 2, leadShare: 6 },
+          change: { reason: 'Lead foot dead square under a sore knee.', feel: 'Lead toe looks at the hole.' },
+        },
+        {
+          daysAgo: 19,
+          club: '6-iron',
+          offsets: { leadFlare: -5, stanceWidth: 31 },
+          change: { reason: 'Holding the flare, but the stance has grown.', feel: 'Step in, do not step out.' },
+        },
+      ],
+    },
+    {
+      name: 'Wilhelmina Applethwaite-Santoriello',
+      hand: 'right',
+      age: 58,
+      cautions: '',
+      estimateAs: 'woman',
+      height: 1690,
+      measured: {},
+      shoeSize: { system: 'EU', size: 39 },
+      lessons: [
+        {
+          daysAgo: 55,
+          club: 'hybrid',
+          offsets: { stanceWidth: 34, stanceLine: 5 },
+          change: { reason: 'Closed without knowing it; pushes everything.', feel: 'Both toes on the stick.' },
+        },
+      ],
+    },
+    {
+      name: 'Ruben Dandelisle',
+      hand: 'left',
+      age: 24,
+      cautions: '',
+      estimateAs: 'man',
+      height: 1845,
+      measured: { shoulderBreadth: 512, hipBreadth: 346, shoeLength: 308, shoeBreadth: 114 },
+      lessons: [],
+    },
+  ],
+};
+
+const SALT_HARBOUR: DemoAcademy = {
+  name: 'Salt Harbour Academy',
+  instructor: { name: 'Teodor Brask', email: 'coach@saltharbour.example' },
+  students: [
+    {
+      name: 'Linnea Foxgrove',
+      hand: 'right',
+      age: 34,
+      cautions: '',
+      estimateAs: 'woman',
+      height: 1702,
+      measured: { shoulderBreadth: 431, hipBreadth: 335, shoeLength: 272, shoeBreadth: 99 },
+      lessons: [
+        {
+          daysAgo: 30,
+          club: '7-iron',
+          offsets: { ballAlong: 40 },
+          change: { reason: 'Ball behind the middle with an iron.', feel: 'Ball off the lead ear.' },
+        },
+      ],
+    },
+  ],
+};
+
+/** The first academy's sign-in is the one printed at the start. */
+export const DEMO_ACADEMIES: readonly DemoAcademy[] = [LANTERN_HILL, SALT_HARBOUR];

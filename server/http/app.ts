@@ -1,0 +1,101 @@
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { sessions } from '../accounts/sessions';
+import { instructorOnly, sameOrigin } from './guards';
+import { problems, Refusal } from './problems';
+import { routes, type Services } from './routes';
+
+export interface AppSettings {
+  webRoot: string;
+  sessionSecret: string;
+  onLoopback: boolean;
+  publicOrigin: string | undefined;
+}
+
+const BODY_LIMIT = '64kb';
+
+/** Everything comes from this origin; react-native-web sets styles through the DOM, which needs no exception. */
+const securityHeaders = (onLoopback: boolean): RequestHandler =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: !onLoopback,
+  });
+
+/** One line a request, with the route's pattern and never its identifiers or body. */
+function logged(log: Logger): RequestHandler {
+  return (request, response, next) => {
+    const startedAt = performance.now();
+    response.on('finish', () => {
+      const route = request.route?.path ?? 'app';
+      const ms = Math.round(performance.now() - startedAt);
+      log.debug({ method: request.method, route, status: response.statusCode, ms }, 'request');
+    });
+    next();
+  };
+}
+
+const IMMUTABLE = /[\\/](_expo|assets|fonts)[\\/]/;
+
+/** The built web app; any path that is no file and no API opens the app, which routes it itself. */
+function webApp(app: Express, webRoot: string): void {
+  app.use(
+    express.static(webRoot, {
+      index: false,
+      setHeaders: (response, path) =>
+        void response.setHeader(
+          'cache-control',
+          IMMUTABLE.test(path) ? 'public, max-age=31536000, immutable' : 'no-cache',
+        ),
+    }),
+  );
+  app.use((request, response, next) => {
+    if (request.method !== 'GET' || !request.accepts('html') || /\.\w+$/.test(request.path)) return next();
+    response.setHeader('cache-control', 'no-cache');
+    response.sendFile(join(webRoot, 'index.html'));
+  });
+}
+
+/** The Express app: guards first, then every route with its own access, then the web app. */
+export function createApp(settings: AppSettings, services: Services, log: Logger): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  if (!settings.onLoopback) app.set('trust proxy', 'loopback');
+  app.use(logged(log), securityHeaders(settings.onLoopback), compression());
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('cache-control', 'no-store');
+    next();
+  });
+  app.use('/api', sameOrigin(settings.publicOrigin), express.json({ limit: BODY_LIMIT }));
+  app.use('/api', sessions(services.pool, settings.sessionSecret, !settings.onLoopback));
+  for (const { method, path, access, handler } of routes(services)) {
+    app[method](path, ...(access === 'instructor' ? [instructorOnly] : []), handler);
+  }
+  app.use('/api', () => {
+    throw new Refusal(404, 'not-found', 'No such address in the API');
+  });
+  webApp(app, settings.webRoot);
+  app.use(() => {
+    throw new Refusal(404, 'not-found', 'Nothing is here');
+  });
+  app.use(problems(log));
+  return app;
+}

@@ -1,0 +1,64 @@
+import { readFileSync } from 'node:fs';
+import { createServer, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
+import type { AddressInfo } from 'node:net';
+import pino from 'pino';
+import { openAttempts } from './accounts/attempts';
+import { readSettings, type Settings } from './config/settings';
+import { DEMO_SIGN_IN, loadDemoWhenEmpty } from './demo/load';
+import { createApp } from './http/app';
+import { openDatabase } from './store/database';
+import { migrate } from './store/migrate';
+
+function listener(settings: Settings, app: Parameters<typeof createServer>[1]): Server {
+  const { tls } = settings;
+  if (!tls) return createServer(app);
+  return createSecureServer({ cert: readFileSync(tls.certificateFile), key: readFileSync(tls.keyFile) }, app!);
+}
+
+const listening = (server: Server, { port, host }: Settings): Promise<void> =>
+  new Promise((resolve, reject) => server.once('error', reject).listen(port, host, resolve));
+
+async function main(): Promise<void> {
+  const settings = readSettings(process.env);
+  const log = pino({ level: settings.logLevel, base: undefined });
+  const say = (line: string) => process.stdout.write(`${line}\n`);
+
+  const ran = await migrate(settings.adminUrl, settings.applicationPassword);
+  if (ran.length > 0) say(`Migrated: ${ran.join(', ')}`);
+  const pool = await openDatabase(settings.applicationUrl);
+  if (settings.demo && (await loadDemoWhenEmpty(settings.adminUrl, new Date()))) {
+    say('Loaded the demo academies.');
+  }
+
+  const services = { pool, attempts: openAttempts(pool), demoAllowed: settings.onLoopback };
+  const server = listener(settings, createApp(settings, services, log));
+  await listening(server, settings);
+  const { port } = server.address() as AddressInfo;
+  const host = settings.host === '::1' ? '[::1]' : settings.host;
+  say(`Ready at ${settings.publicOrigin ?? `http://${host}:${port}`}`);
+  if (settings.demo && settings.onLoopback) say(`Demo sign-in: ${DEMO_SIGN_IN.email}  password: ${DEMO_SIGN_IN.password}`);
+
+  const stop = () => {
+    server.close(() => void pool.end().then(() => process.exit(0)));
+    server.closeAllConnections();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+  // The starting script is gone, however it went: nobody is left to stop this server later.
+  process.on('disconnect', stop);
+}
+
+const PORT_TAKEN = 'EADDRINUSE';
+const EXIT_PORT_TAKEN = 3;
+
+main().catch((error: Error & { code?: string; port?: number }) => {
+  if (error.code === PORT_TAKEN) {
+    process.stderr.write(
+      `Port ${error.port} is in use by another program. Stop that program, or choose another port: PORT=4700 npm start\n`,
+    );
+    process.exit(EXIT_PORT_TAKEN);
+  }
+  process.stderr.write(`The server did not start: ${error.message}\n`);
+  process.exit(1);
+});

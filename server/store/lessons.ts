@@ -1,0 +1,157 @@
+import type { AddressEntry, ChangeEntry, LogEntry, NewEntry, NewLesson, ReadingEntry } from '@pedastance/contract';
+import type { ClientBase } from 'pg';
+import { insertRow, type Writer } from './rows';
+
+export async function addLesson(client: ClientBase, lesson: NewLesson, writer: Writer): Promise<NewLesson> {
+  await insertRow(client, 'lesson', {
+    academy_id: writer.academyId,
+    id: lesson.id,
+    student_id: lesson.studentId,
+    instructor_id: writer.instructorId,
+    started_at: lesson.startedAt,
+    received_at: writer.receivedAt,
+  });
+  return lesson;
+}
+
+export class NoSuchLesson extends Error {
+  constructor() {
+    super('no such lesson');
+  }
+}
+
+/** The columns every kind's table begins with. */
+interface EntryKey {
+  academy_id: string;
+  student_id: string;
+  id: string;
+}
+
+async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry): Promise<void> {
+  const { shoe, lead, trail } = entry.setup.address;
+  const { balance } = entry.setup;
+  await insertRow(client, 'address_entry', {
+    ...key,
+    standing: entry.standing,
+    club: entry.club,
+    club_length_inches: entry.clubLengthInches,
+    shot: entry.shot,
+    shoe_length: shoe.length,
+    shoe_breadth: shoe.breadth,
+    lead_heel_x: lead.heel.x,
+    lead_heel_y: lead.heel.y,
+    lead_flare: lead.flare,
+    trail_heel_x: trail.heel.x,
+    trail_heel_y: trail.heel.y,
+    trail_flare: trail.flare,
+    lead_share: balance.leadShare,
+    lead_heel_toe: balance.leadHeelToe,
+    trail_heel_toe: balance.trailHeelToe,
+  });
+}
+
+async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry): Promise<void> {
+  await insertRow(client, 'reading_entry', {
+    ...key,
+    address_id: entry.addressId,
+    build_id: entry.buildId,
+    method_id: entry.methodId,
+    method_version: entry.methodVersion,
+    model_version: entry.modelVersion,
+    notices: JSON.stringify(entry.notices),
+  });
+  for (const [position, finding] of entry.findings.entries()) {
+    const { widenedBy, putForward, ...figures } = finding;
+    await insertRow(client, 'finding', {
+      academy_id: key.academy_id,
+      reading_id: key.id,
+      position,
+      ...figures,
+      widened_by: widenedBy,
+      put_forward: putForward,
+    });
+  }
+}
+
+async function addChange(client: ClientBase, key: EntryKey, entry: ChangeEntry): Promise<void> {
+  await insertRow(client, 'change_entry', {
+    ...key,
+    reading_id: entry.readingId,
+    from_address_id: entry.fromAddressId,
+    to_address_id: entry.toAddressId,
+    reason: entry.reason,
+    feel: entry.feel,
+    note: entry.note,
+  });
+}
+
+/**
+ * Adds an entry to the log.
+ * @throws NoSuchLesson when this academy has no such lesson; the database's own error when the
+ * entry refers to something that is not this student's.
+ */
+export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writer): Promise<LogEntry> {
+  const lesson = await client.query('select student_id from lesson where id = $1', [entry.lessonId]);
+  const studentId: string | undefined = lesson.rows[0]?.student_id;
+  if (!studentId) throw new NoSuchLesson();
+  const key = { academy_id: writer.academyId, student_id: studentId, id: entry.id };
+  await insertRow(client, 'log_entry', {
+    ...key,
+    lesson_id: entry.lessonId,
+    instructor_id: writer.instructorId,
+    kind: entry.kind,
+    replaces_id: entry.replaces,
+    made_at: entry.madeAt,
+    received_at: writer.receivedAt,
+  });
+  if (entry.kind === 'address') await addAddress(client, key, entry);
+  if (entry.kind === 'reading') await addReading(client, key, entry);
+  if (entry.kind === 'change') await addChange(client, key, entry);
+  return { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
+}
+
+const FINDINGS_AS_JSON = `
+  select jsonb_agg(jsonb_build_object(
+    'item', item, 'question', question, 'unit', unit, 'measured', measured, 'uncertainty', uncertainty,
+    'low', low, 'middle', middle, 'high', high, 'verdict', verdict, 'close', close,
+    'widenedBy', to_jsonb(widened_by), 'mark', mark, 'why', why, 'limits', limits, 'putForward', put_forward
+  ) order by position)
+  from finding where finding.academy_id = entry.academy_id and finding.reading_id = entry.id`;
+
+/** The log of one student, newest first; each entry in the shape it was sent in. */
+export async function listEntries(client: ClientBase, studentId: string): Promise<LogEntry[]> {
+  const { rows } = await client.query(
+    `select entry.student_id, entry.received_at, entry.made_at,
+       jsonb_build_object('id', entry.id, 'lessonId', entry.lesson_id, 'kind', entry.kind, 'replaces', entry.replaces_id)
+       || case entry.kind
+         when 'address' then (
+           select jsonb_build_object('standing', standing, 'club', club, 'clubLengthInches', club_length_inches, 'shot', shot,
+             'setup', jsonb_build_object(
+               'address', jsonb_build_object(
+                 'shoe', jsonb_build_object('length', shoe_length, 'breadth', shoe_breadth),
+                 'lead', jsonb_build_object('heel', jsonb_build_object('x', lead_heel_x, 'y', lead_heel_y), 'flare', lead_flare),
+                 'trail', jsonb_build_object('heel', jsonb_build_object('x', trail_heel_x, 'y', trail_heel_y), 'flare', trail_flare)),
+               'balance', jsonb_build_object('leadShare', lead_share, 'leadHeelToe', lead_heel_toe, 'trailHeelToe', trail_heel_toe)))
+           from address_entry where address_entry.academy_id = entry.academy_id and address_entry.id = entry.id)
+         when 'reading' then (
+           select jsonb_build_object('addressId', address_id, 'buildId', build_id, 'methodId', method_id,
+             'methodVersion', method_version, 'modelVersion', model_version, 'notices', notices,
+             'findings', (${FINDINGS_AS_JSON}))
+           from reading_entry where reading_entry.academy_id = entry.academy_id and reading_entry.id = entry.id)
+         when 'change' then (
+           select jsonb_build_object('readingId', reading_id, 'fromAddressId', from_address_id,
+             'toAddressId', to_address_id, 'reason', reason, 'feel', feel, 'note', note)
+           from change_entry where change_entry.academy_id = entry.academy_id and change_entry.id = entry.id)
+       end as entry
+     from log_entry as entry
+     where entry.student_id = $1
+     order by entry.made_at desc, entry.id desc`,
+    [studentId],
+  );
+  return rows.map((row) => ({
+    ...row.entry,
+    madeAt: row.made_at.toISOString(),
+    studentId: row.student_id,
+    receivedAt: row.received_at.toISOString(),
+  }));
+}

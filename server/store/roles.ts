@@ -1,0 +1,31 @@
+import type { Client } from 'pg';
+import { APPLICATION_ROLE } from '../config/settings';
+
+const DUPLICATE_ROLE = ['42710', '23505'];
+
+async function createRole(client: Client, role: string): Promise<void> {
+  try {
+    await client.query(`create role ${role} noinherit nosuperuser nobypassrls nocreatedb nocreaterole`);
+  } catch (error) {
+    // Roles belong to the whole cluster: another database of it, or another server starting now, made it.
+    if (!DUPLICATE_ROLE.includes((error as { code?: string }).code ?? '')) throw error;
+  }
+}
+
+/**
+ * Makes the three roles: the owner of the tables and the doorman, as whom nobody signs in, and the
+ * application's, which cannot bypass row-level security. Safe to run again.
+ */
+export async function prepareRoles(client: Client, applicationPassword: string): Promise<void> {
+  for (const role of ['pedastance_owner', 'pedastance_doorman', APPLICATION_ROLE]) {
+    await createRole(client, role);
+  }
+  await client.query(
+    `alter role ${APPLICATION_ROLE} login password ${client.escapeLiteral(applicationPassword)}`,
+  );
+  await client.query('grant pedastance_owner, pedastance_doorman, pedastance_app to current_user');
+  await client.query('grant pedastance_doorman to pedastance_owner');
+  await client.query('revoke create on schema public from public');
+  await client.query('grant usage, create on schema public to pedastance_owner with grant option');
+  await client.query(`grant usage on schema public to ${APPLICATION_ROLE}, pedastance_doorman`);
+}
