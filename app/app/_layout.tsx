@@ -1,6 +1,3 @@
 import '../global.css';
-import { Slot } from 'expo-router';
 
-export default function Layout() {
-  return <Slot />;
-}
+export { Shell as default } from '../features/shell/Shell';

@@ -1,9 +1,5 @@
-import { Text, View } from 'react-native';
+import { Redirect } from 'expo-router';
 
 export default function Home() {
-  return (
-    <View className="flex-1 bg-paper">
-      <Text className="text-ink">Home</Text>
-    </View>
-  );
+  return <Redirect href="/students" />;
 }

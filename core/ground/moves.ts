@@ -61,6 +61,22 @@ export function dropFootTurned(address: Address, distance: number): Address {
   return turned((low + high) / 2);
 }
 
+/**
+ * Takes the trail foot back until its toe is `setback` mm behind the lead toe, by one of the two
+ * ways of dropping it. A foot that turns as it goes back takes its toe along, hence the rounds.
+ */
+export function setSetback(address: Address, setback: number, drop: typeof dropFoot): Address {
+  let distance = 0;
+  let moved = address;
+  for (let round = 0; round < 50; round += 1) {
+    const missing = setback - measureAddress(moved).setback;
+    if (Math.abs(missing) < 1e-6) break;
+    distance += missing;
+    moved = drop(address, distance);
+  }
+  return moved;
+}
+
 function turnedAbout(point: Point, centre: Point, angle: number): Point {
   const cosine = Math.cos(radians(angle));
   const sine = Math.sin(radians(angle));

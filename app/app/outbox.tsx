@@ -1,0 +1,3 @@
+import { lazy } from 'react';
+
+export default lazy(() => import('../features/outbox/OutboxScreen').then((screen) => ({ default: screen.OutboxScreen })));

@@ -1,0 +1,5 @@
+import { lazy } from 'react';
+
+export default lazy(() =>
+  import('../../../features/log/StudentScreen').then((screen) => ({ default: screen.StudentScreen })),
+);

@@ -1,0 +1,5 @@
+import { lazy } from 'react';
+
+export default lazy(() =>
+  import('../../../../features/log/RecordScreen').then((screen) => ({ default: screen.RecordScreen })),
+);

@@ -1,0 +1,136 @@
+import { differences, withItem, withSuggestions, type Finding, type Item, type Setup, type Speech } from '@pedastance/core';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'zustand';
+import { lesson, openStep, replaceAgreed } from '../../state/lesson';
+import { prefer } from '../../state/preferences';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { figure, itemName, tellChange, useSpeech } from '../log/sentences';
+import { useJudge, useLessonContext } from './context';
+import { Desk } from './Desk';
+import { FeetRows, LoadRows } from './MeasureRows';
+import { NeedsClub } from './NeedsClub';
+import { useReading } from './useReading';
+import { WorkPlace } from './WorkPlace';
+
+/** Changes agreed at once, beyond which nobody knows which one helped. */
+const MOST_AT_ONCE = 2;
+
+function Suggestion({ finding, taken, onPress, setup, speech }: { finding: Finding; taken: boolean; onPress: () => void; setup: Setup; speech: Speech }) {
+  const lines = tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
+  return (
+    <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3">
+      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${figure(finding.measured, finding.unit, speech)}, ${finding.verdict}`}</Body>
+      {lines.map((line) => (
+        <Body key={line}>{line}</Body>
+      ))}
+      <Button
+        look={taken ? 'act' : 'plain'}
+        words={taken ? '✓ Taken. Leave it after all' : 'Take this'}
+        label={`${taken ? 'Leave' : 'Take'}: ${itemName(finding.item, speech)}`}
+        onPress={onPress}
+      />
+    </View>
+  );
+}
+
+/** Takes or leaves a suggestion; the others that were taken stay. */
+function toggle(setup: Setup, agreed: Setup | null, findings: readonly Finding[], taken: readonly Item[], item: Item): void {
+  const next = taken.includes(item) ? taken.filter((each) => each !== item) : [...taken, item];
+  const from = taken.includes(item)
+    ? withSuggestions(setup, findings.filter((finding) => next.includes(finding.item)))
+    : withSuggestions(agreed ?? setup, findings.filter((finding) => finding.item === item));
+  replaceAgreed(next.length === 0 ? null : from, next);
+}
+
+/** What the change comes to, in words; follows the feet when they are let go. */
+function useDifference(setup: Setup | null): { agreed: Setup | null; count: number } {
+  const held = useStore(lesson, (state) => (state.dragging ? undefined : (state.draft?.agreed ?? null)));
+  const [agreed, setAgreed] = useState<Setup | null>(null);
+  useEffect(() => {
+    if (held !== undefined) setAgreed(held);
+  }, [held]);
+  return { agreed, count: setup && agreed ? differences(setup, agreed).length : 0 };
+}
+
+function Spoken({ setup, agreed, speech }: { setup: Setup; agreed: Setup | null; speech: Speech }) {
+  const lines = agreed ? tellChange(setup, agreed, speech) : [];
+  return (
+    <View className="gap-1" aria-live="polite" testID="instruction">
+      <Heading>To say</Heading>
+      {lines.length === 0 && <Body>Nothing is changed yet. Take a suggestion, or move the shoes to what you want to agree on.</Body>}
+      {lines.map((line) => (
+        <Body key={line} className="text-lg">
+          {line}
+        </Body>
+      ))}
+      {lines.length > MOST_AT_ONCE && <Quiet>{`${lines.length} changes at once: nobody will know which one helped. One or two stick.`}</Quiet>}
+      <Choice
+        label="Say feet as"
+        options={[
+          { value: 'lead and trail', words: 'Lead, trail' },
+          { value: 'left and right', words: 'Left, right' },
+        ]}
+        value={speech.feet}
+        onChange={(feet) => prefer({ feet })}
+      />
+    </View>
+  );
+}
+
+function Agreeing() {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const judge = useJudge();
+  const read = useReading();
+  const taken = useStore(lesson, (state) => state.draft?.taken ?? []);
+  const { agreed } = useDifference(read?.setup ?? null);
+  if (!read) return null;
+  const { setup, reading } = read;
+  const forward = reading.findings.filter((finding) => finding.putForward);
+  return (
+    <>
+      {forward.map((finding) => (
+        <Suggestion
+          key={finding.item}
+          finding={finding}
+          taken={taken.includes(finding.item)}
+          setup={setup}
+          speech={speech}
+          onPress={() => toggle(setup, agreed, forward, taken, finding.item)}
+        />
+      ))}
+      {forward.length === 0 && <Body>Nothing is put forward: everything is in its band. You can still set a change of your own on the plan.</Body>}
+      <Spoken setup={setup} agreed={agreed} speech={speech} />
+      {agreed && (
+        <View className="flex-row">
+          <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null, [])} />
+        </View>
+      )}
+      <Quiet>Solid: as agreed. Dashed: today.</Quiet>
+      <FeetRows speech={speech} judge={judge} />
+      <LoadRows speech={speech} judge={judge} />
+    </>
+  );
+}
+
+export function ChangeStep() {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  return (
+    <NeedsClub>
+      <WorkPlace
+        label="The change"
+        desk={
+          <Desk loads={false} speech={speech}>
+            <Button look="desk" words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
+          </Desk>
+        }
+      >
+        <Agreeing />
+      </WorkPlace>
+    </NeedsClub>
+  );
+}

@@ -1,0 +1,207 @@
+import { lengthFigure, lengthIn, millimetres, type Speech } from '@pedastance/core';
+import UndoIcon from 'lucide-react-native/icons/undo-2';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { Pressable, Text, TextInput, View } from 'react-native';
+import { useStore } from 'zustand';
+import { LiveFigure } from '../../plan/LiveFigure';
+import {
+  currentSetup,
+  DIAL_RANGES,
+  dialValue,
+  lesson,
+  setDial,
+  setLoadDial,
+  undo,
+  type Dial,
+  type LoadDial,
+} from '../../state/lesson';
+import { IconButton } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { ON_DESK } from '../../ui/colours';
+import { typedNumber } from '../students/buildForm';
+import { mainFigure } from './figures';
+import { dialName } from './MeasureRows';
+
+type AnyDial = Dial | LoadDial;
+type Kind = 'length' | 'angle' | 'percent';
+
+const LOADS: readonly string[] = ['leadShare', 'leadHeelToe', 'trailHeelToe'];
+
+const kindOf = (dial: AnyDial): Kind => {
+  if (dial === 'leadFlare' || dial === 'trailFlare') return 'angle';
+  return LOADS.includes(dial) ? 'percent' : 'length';
+};
+
+/** Exact steps, small and large, in the unit the coach reads. */
+const STEPS: Record<Kind, Record<Speech['length'], readonly [number, number]>> = {
+  length: { cm: [0.5, 2], inches: [0.25, 1] },
+  angle: { cm: [1, 5], inches: [1, 5] },
+  percent: { cm: [1, 5], inches: [1, 5] },
+};
+
+const toShown = (kind: Kind, value: number, speech: Speech): number => (kind === 'length' ? lengthIn(speech.length, value) : value);
+const toStored = (kind: Kind, value: number, speech: Speech): number => (kind === 'length' ? millimetres(speech.length, value) : value);
+
+function set(dial: AnyDial, value: number): void {
+  if (kindOf(dial) === 'percent') setLoadDial(dial as LoadDial, value);
+  else setDial(dial as Dial, value);
+}
+
+/** A step from a figure between steps goes to the next whole one first. */
+function stepBy(dial: AnyDial, step: number, speech: Speech): void {
+  const setup = currentSetup(lesson.getState());
+  if (!setup) return;
+  const kind = kindOf(dial);
+  const shown = toShown(kind, dialValue(setup, dial), speech);
+  const size = kind === 'length' ? STEPS.length[speech.length][0] : 1;
+  const next = Math.round((shown + step) / size) * size;
+  set(dial, toStored(kind, next, speech));
+}
+
+const UNIT: Record<Kind, (speech: Speech) => string> = {
+  length: (speech) => (speech.length === 'cm' ? 'cm' : 'in'),
+  angle: () => '°',
+  percent: () => '%',
+};
+
+function shownValue(dial: AnyDial, value: number, speech: Speech): string {
+  const kind = kindOf(dial);
+  if (kind === 'length') return lengthFigure(value, speech.length);
+  return value.toFixed(kind === 'angle' ? 1 : 0).replace('.0', '');
+}
+
+function faultOf(dial: AnyDial, text: string, speech: Speech): string {
+  const kind = kindOf(dial);
+  const value = toStored(kind, typedNumber(text.replace('\u2212', '-')), speech);
+  const { least, most } = DIAL_RANGES[dial];
+  if (value >= least && value <= most) return '';
+  const range = [least, most].map((end) => shownValue(dial, end, speech)).join(' to ');
+  return `${dialName(dial, speech)}: expected ${range} ${UNIT[kind](speech)}, found ${text.trim() === '' ? 'nothing' : `“${text}”`}`;
+}
+
+function StepButton({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {
+  return (
+    <Pressable role="button" aria-label={label} onPress={onPress} className="h-14 flex-1 items-center justify-center rounded-md bg-desk-raised">
+      <Text className="figures font-text text-lg font-semibold text-on-desk">{words}</Text>
+    </Pressable>
+  );
+}
+
+function TypedFigure({ dial, speech, onDone }: { dial: AnyDial; speech: Speech; onDone: () => void }) {
+  const [text, setText] = useState(() => {
+    const setup = currentSetup(lesson.getState());
+    return setup ? shownValue(dial, dialValue(setup, dial), speech) : '';
+  });
+  const [fault, setFault] = useState('');
+  const take = () => {
+    const wrong = faultOf(dial, text, speech);
+    if (wrong) return setFault(wrong);
+    set(dial, toStored(kindOf(dial), typedNumber(text.replace('\u2212', '-')), speech));
+    onDone();
+  };
+  return (
+    <View className="gap-1">
+      <View className="flex-row gap-2">
+        <TextInput
+          autoFocus
+          selectTextOnFocus
+          aria-label={`${dialName(dial, speech)}, ${UNIT[kindOf(dial)](speech)}`}
+          aria-invalid={fault !== ''}
+          value={text}
+          onChangeText={setText}
+          onSubmitEditing={take}
+          inputMode="decimal"
+          className="figures h-14 flex-1 rounded-md bg-on-desk px-3 font-text text-xl font-semibold text-desk"
+        />
+        <StepButton words="Set" label="Set the typed figure" onPress={take} />
+        <StepButton words="Cancel" label="Leave the figure as it was" onPress={onDone} />
+      </View>
+      {fault !== '' && (
+        <Text role="alert" className="font-text text-sm text-on-desk">
+          {`▲ ${fault}`}
+        </Text>
+      )}
+    </View>
+  );
+}
+
+function WaysOfMoving({ dial }: { dial: AnyDial }) {
+  const keepToe = useStore(lesson, (state) => state.keepToe);
+  const turnWithLine = useStore(lesson, (state) => state.turnWithLine);
+  if (dial === 'leadFlare' || dial === 'trailFlare') {
+    return (
+      <Choice
+        onDesk
+        hideLabel
+        label="How the foot turns"
+        options={[
+          { value: 'toe', words: 'Toe kept on its line' },
+          { value: 'heel', words: 'About the heel' },
+        ]}
+        value={keepToe ? 'toe' : 'heel'}
+        onChange={(way) => lesson.setState({ keepToe: way === 'toe' })}
+      />
+    );
+  }
+  if (dial !== 'setback') return null;
+  return (
+    <Choice
+      onDesk
+      hideLabel
+      label="How the foot goes back"
+      options={[
+        { value: 'kept', words: 'Flare kept' },
+        { value: 'turned', words: 'Turned with the line' },
+      ]}
+      value={turnWithLine ? 'turned' : 'kept'}
+      onChange={(way) => lesson.setState({ turnWithLine: way === 'turned' })}
+    />
+  );
+}
+
+/** The dark desk under the thumb: exact steps for what is chosen, typed figures, and undo. */
+export function Desk({ loads, speech, children }: { loads: boolean; speech: Speech; children?: ReactNode }) {
+  const dial: AnyDial = useStore(lesson, (state) => (loads ? state.loadDial : state.dial));
+  const canUndo = useStore(lesson, (state) => state.past.length > 0);
+  const [typing, setTyping] = useState(false);
+  useEffect(() => setTyping(false), [dial]);
+  const figure = useMemo(() => mainFigure(dial, speech), [dial, speech.length, speech.feet, speech.hand]);
+  const kind = kindOf(dial);
+  const [small, large] = STEPS[kind][speech.length];
+  const name = dialName(dial, speech);
+  const step = (by: number) => (
+    <StepButton
+      words={`${by > 0 ? '+' : '\u2212'}${Math.abs(by)}`}
+      label={`${name} ${by > 0 ? 'plus' : 'minus'} ${Math.abs(by)} ${UNIT[kind](speech)}`}
+      onPress={() => stepBy(dial, by, speech)}
+    />
+  );
+  return (
+    <View className="desk gap-2 bg-desk px-3 pb-3 pt-2" testID="desk">
+      <View className="flex-row items-center justify-between gap-2">
+        <Text className="flex-1 font-text text-base font-semibold text-on-desk">{name}</Text>
+        <IconButton label="Take the last move back" icon={<UndoIcon color={ON_DESK} size={22} />} disabled={!canUndo} onPress={undo} />
+        {children}
+      </View>
+      <WaysOfMoving dial={dial} />
+      {typing ? (
+        <TypedFigure dial={dial} speech={speech} onDone={() => setTyping(false)} />
+      ) : (
+        <View className="flex-row gap-2">
+          {step(-large)}
+          {step(-small)}
+          <Pressable
+            role="button"
+            aria-label={`Type ${name}`}
+            onPress={() => setTyping(true)}
+            className="h-14 flex-[1.6] items-center justify-center rounded-md bg-on-desk"
+          >
+            <LiveFigure figure={figure} className="figures font-text text-xl font-semibold text-desk" testID="desk-figure" />
+          </Pressable>
+          {step(small)}
+          {step(large)}
+        </View>
+      )}
+    </View>
+  );
+}

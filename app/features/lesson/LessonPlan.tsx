@@ -1,0 +1,42 @@
+import { useStore } from 'zustand';
+import { holdFeet, holdLoad, lessonScene } from '../../plan/livePlan';
+import { Plan } from '../../plan/Plan';
+import { lesson } from '../../state/lesson';
+import { usePreferences } from '../../state/preferences';
+import { useJudge, useLessonContext } from './context';
+
+/** The lesson's one plan; what can be taken hold of depends on the step. */
+export function LessonPlan() {
+  const { student, build } = useLessonContext();
+  const judge = useJudge();
+  const viewpoint = usePreferences((state) => state.viewpoint);
+  const length = usePreferences((state) => state.length);
+  const step = useStore(lesson, (state) => state.draft?.step);
+  const agreed = useStore(lesson, (state) => state.standing === 'agreed');
+  const today = useStore(lesson, (state) => (state.standing === 'agreed' ? (state.draft?.setup ?? null) : null));
+  const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
+  if (!hasFeet) return null;
+  const load = step === 'balance';
+  const still = step === 'read' || step === 'keep' || step === 'who' || step === 'club';
+  return (
+    <Plan
+      key={`${load}-${still}-${agreed}`}
+      scene={lessonScene}
+      hand={student.hand}
+      viewpoint={viewpoint}
+      length={length}
+      shoulderBreadth={build.figures.shoulderBreadth.value}
+      judge={judge}
+      ghost={today}
+      holds={still ? 'none' : load ? 'load' : 'feet'}
+      onMount={still ? undefined : load ? holdLoad : holdFeet}
+      label={
+        still
+          ? 'The feet from above'
+          : load
+            ? 'The feet from above. Touch a sole to say where the load is.'
+            : 'The feet from above. t, l or b chooses trail foot, lead foot or ball; arrow keys move it, brackets turn it.'
+      }
+    />
+  );
+}

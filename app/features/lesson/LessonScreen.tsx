@@ -1,0 +1,126 @@
+import { clubById } from '@pedastance/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
+import { useEffect, useMemo, type ComponentType } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'zustand';
+import { currentOwner } from '../../state/account';
+import { useDrafts } from '../../state/drafts';
+import { closeLesson, lesson, openLesson, openStep } from '../../state/lesson';
+import type { Step } from '../../state/lessonDraft';
+import { refreshStudent, useRecords } from '../../state/records';
+import { Button, IconButton } from '../../ui/Button';
+import { INK } from '../../ui/colours';
+import { useWide } from '../../ui/layout';
+import { Body, Quiet } from '../../ui/Words';
+import { Waiting } from '../shell/Shell';
+import { inShort } from '../students/format';
+import { ChangeStep } from './ChangeStep';
+import { ClubStep } from './ClubStep';
+import { LessonContext, useMethod } from './context';
+import { BalanceStep, FeetStep } from './FeetStep';
+import { KeepStep } from './KeepStep';
+import { LessonPlan } from './LessonPlan';
+import { ReadStep } from './ReadStep';
+import { StepBar } from './StepBar';
+import { WhoStep } from './WhoStep';
+
+const PLACES: Record<Step, ComponentType> = {
+  who: WhoStep,
+  club: ClubStep,
+  feet: FeetStep,
+  balance: BalanceStep,
+  read: ReadStep,
+  change: ChangeStep,
+  keep: KeepStep,
+};
+
+function Header({ student }: { student: LessonContext['student'] }) {
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  return (
+    <View role="banner" className="flex-row items-center gap-1 pr-3">
+      <IconButton label={`Back to ${student.name}`} icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push(`/students/${student.id}`)} />
+      <View className="flex-1 py-2">
+        <Body numberOfLines={1} role="heading" aria-level={1} className="font-heading text-xl font-bold">
+          {student.name}
+        </Body>
+        <Quiet numberOfLines={1}>
+          {inShort(student, new Date())}
+          {student.cautions !== '' ? ` · ! ${student.cautions}` : ''}
+        </Quiet>
+      </View>
+      {club && (
+        <Button look="plain" words={`${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}`} label={`Club: ${clubById(club).name}. Choose another`} onPress={() => openStep('club')} />
+      )}
+    </View>
+  );
+}
+
+function Steps() {
+  const step = useStore(lesson, (state) => state.draft?.step ?? 'who');
+  const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
+  const wide = useWide();
+  const Place = PLACES[step];
+  if (!wide) return <Place />;
+  return (
+    <View className="flex-1 flex-row">
+      <View className="flex-1 border-r border-ink">
+        {hasFeet ? (
+          <LessonPlan />
+        ) : (
+          <View className="flex-1 items-center justify-center p-10">
+            <Body>The plan opens when a club is chosen.</Body>
+          </View>
+        )}
+      </View>
+      <View className="w-[460px]">
+        <Place />
+      </View>
+    </View>
+  );
+}
+
+/** A lesson: the steps in order, each openable at any time, and nothing lost on leaving. */
+export function LessonScreen() {
+  const { lesson: id } = useLocalSearchParams<{ lesson: string }>();
+  const kept = useDrafts((state) => state.drafts[id]);
+  const draftsLoaded = useDrafts((state) => state.loaded);
+  const recordsLoaded = useRecords((state) => state.loaded);
+  const student = useRecords((state) => (kept ? state.students[kept.studentId] : undefined));
+  const method = useMethod();
+  const opened = useStore(lesson, (state) => state.draft?.id === id);
+  const build = student?.build;
+  const context = useMemo(() => (student && build && method ? { student, build, method } : null), [student, build, method]);
+
+  useEffect(() => {
+    const owner = currentOwner();
+    if (owner && kept && lesson.getState().draft?.id !== id) {
+      openLesson(owner, kept);
+      void refreshStudent(owner, kept.studentId);
+    }
+  }, [id, kept]);
+  useEffect(() => closeLesson, []);
+
+  if (!draftsLoaded || !recordsLoaded) return <Waiting />;
+  if (!kept) return <Waiting words="This lesson is not on this device. It may have been finished, or belong to another coach." />;
+  if (!student || !method) return <Waiting words="What this lesson needs is not on this device yet; it comes with the connection." />;
+  if (!build) {
+    return (
+      <View role="main" className="flex-1 justify-center gap-3 bg-paper p-6">
+        <Body>{`${student.name} has no build yet. A height is enough to begin.`}</Body>
+        <Button words="Enter the build" onPress={() => router.push(`/students/${student.id}/edit`)} />
+      </View>
+    );
+  }
+  if (!context || !opened) return <Waiting />;
+  return (
+    <LessonContext value={context}>
+      <View role="main" className="flex-1 bg-paper">
+        <Header student={student} />
+        <StepBar />
+        <Steps />
+      </View>
+    </LessonContext>
+  );
+}

@@ -1,0 +1,124 @@
+import { inFootWords, type Item, type Speech } from '@pedastance/core';
+import { useMemo } from 'react';
+import { Pressable, View } from 'react-native';
+import { useStore } from 'zustand';
+import { LiveFigure, type Figure } from '../../plan/LiveFigure';
+import { lesson, type Dial, type LoadDial } from '../../state/lesson';
+import { Body } from '../../ui/Words';
+import type { Judge } from './context';
+import { bandFigure, mainFigure, otherWidths, setbackWords } from './figures';
+
+interface RowProps {
+  label: string;
+  main: () => Figure;
+  more?: (() => Figure) | undefined;
+  band?: (() => Figure) | undefined;
+  chosen?: boolean;
+  onPress?: (() => void) | undefined;
+  testID: string;
+}
+
+const MORE = 'figures font-text text-sm text-pencil';
+
+function Row({ label, main, more, band, chosen = false, onPress, testID }: RowProps) {
+  const inside = (
+    <>
+      <View className="flex-1">
+        <Body className={chosen ? 'font-semibold text-lagoon' : ''}>{label}</Body>
+        {more && <LiveFigure figure={more} className={MORE} />}
+      </View>
+      <View className="items-end">
+        <LiveFigure figure={main} className="figures font-text text-xl font-semibold text-ink" testID={`${testID}-figure`} />
+        {band && <LiveFigure figure={band} className="figures font-text text-sm font-semibold" testID={`${testID}-band`} />}
+      </View>
+    </>
+  );
+  const look = `min-h-[52px] flex-row items-center justify-between gap-3 border-b border-grid py-1 pl-2 ${chosen ? 'border-l-4 border-l-lagoon' : 'border-l-4 border-l-transparent'}`;
+  if (!onPress) return <View testID={testID} className={look}>{inside}</View>;
+  return (
+    <Pressable role="button" aria-pressed={chosen} onPress={onPress} testID={testID} className={look}>
+      {inside}
+    </Pressable>
+  );
+}
+
+const DIAL_NAMES: Record<Dial | LoadDial, string> = {
+  stanceWidth: 'Width, heel to heel',
+  leadFlare: 'Lead flare',
+  trailFlare: 'Trail flare',
+  setback: 'Trail foot set back',
+  ballAlong: 'Ball, inside lead heel',
+  ballOut: 'Ball, out from the toe line',
+  leadShare: 'Weight on lead foot',
+  leadHeelToe: 'Heel to toe, lead foot',
+  trailHeelToe: 'Heel to toe, trail foot',
+};
+
+export function dialName(dial: Dial | LoadDial, speech: Speech): string {
+  const words = inFootWords(DIAL_NAMES[dial], speech.feet, speech.hand);
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+const BANDED: Partial<Record<Dial | LoadDial, Item>> = {
+  stanceWidth: 'stanceWidth',
+  leadFlare: 'leadFlare',
+  trailFlare: 'trailFlare',
+  ballAlong: 'ballAlong',
+  leadShare: 'leadShare',
+  leadHeelToe: 'leadHeelToe',
+  trailHeelToe: 'trailHeelToe',
+};
+
+interface RowsProps {
+  speech: Speech;
+  judge: Judge;
+}
+
+function DialRow({ dial, speech, judge, chosen, onPress }: RowsProps & { dial: Dial | LoadDial; chosen: boolean; onPress: () => void }) {
+  const figures = useMemo(() => {
+    const item = BANDED[dial];
+    const more = { stanceWidth: otherWidths(speech), setback: setbackWords }[dial as string];
+    return { main: mainFigure(dial, speech), band: item && bandFigure(item, judge, speech), more };
+  }, [dial, speech.length, speech.feet, speech.hand, judge]);
+  return <Row label={dialName(dial, speech)} {...figures} chosen={chosen} onPress={onPress} testID={`row-${dial}`} />;
+}
+
+function LineRow({ line, speech, judge }: RowsProps & { line: 'toeLine' | 'heelLine' }) {
+  const figures = useMemo(
+    () => ({ main: mainFigure(line, speech), band: line === 'toeLine' ? bandFigure('stanceLine', judge, speech) : undefined }),
+    [line, speech.length, judge],
+  );
+  return <Row label={line === 'toeLine' ? 'Stance line, through the toes' : 'Heel line'} {...figures} testID={`row-${line}`} />;
+}
+
+/** Every figure of the feet and the ball, live; a touch on a row takes it to the steppers. */
+export function FeetRows({ speech, judge }: RowsProps) {
+  const dial = useStore(lesson, (state) => state.dial);
+  const row = (each: Dial) => (
+    <DialRow key={each} dial={each} speech={speech} judge={judge} chosen={dial === each} onPress={() => lesson.setState({ dial: each })} />
+  );
+  return (
+    <View>
+      {row('stanceWidth')}
+      {row('trailFlare')}
+      {row('leadFlare')}
+      <LineRow line="toeLine" speech={speech} judge={judge} />
+      <LineRow line="heelLine" speech={speech} judge={judge} />
+      {row('setback')}
+      {row('ballAlong')}
+      {row('ballOut')}
+    </View>
+  );
+}
+
+/** Where the load is, live. */
+export function LoadRows({ speech, judge }: RowsProps) {
+  const dial = useStore(lesson, (state) => state.loadDial);
+  return (
+    <View>
+      {(['leadShare', 'leadHeelToe', 'trailHeelToe'] as const).map((each) => (
+        <DialRow key={each} dial={each} speech={speech} judge={judge} chosen={dial === each} onPress={() => lesson.setState({ loadDial: each })} />
+      ))}
+    </View>
+  );
+}

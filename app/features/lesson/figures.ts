@@ -1,0 +1,64 @@
+import {
+  angleFigure,
+  lengthWithUnit,
+  lineWords,
+  measureAddress,
+  setbackMark,
+  type AddressMeasures,
+  type Item,
+  type Setup,
+  type Speech,
+} from '@pedastance/core';
+import type { Figure } from '../../plan/LiveFigure';
+import { VERDICT_SHAPES } from '../../plan/drawing';
+import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
+import { bandWords } from '../log/sentences';
+import type { Judge } from './context';
+
+const measured = new WeakMap<Setup, AddressMeasures>();
+
+/** A setup's figures, taken once. */
+export function measuresOf(setup: Setup): AddressMeasures {
+  const known = measured.get(setup);
+  if (known) return known;
+  const measures = measureAddress(setup.address);
+  measured.set(setup, measures);
+  return measures;
+}
+
+const shown = (make: (setup: Setup) => Figure) => (): Figure => {
+  const setup = currentSetup(lesson.getState());
+  return setup ? make(setup) : { text: '' };
+};
+
+/** What a row shows large. */
+export function mainFigure(dial: Dial | LoadDial | 'toeLine' | 'heelLine', speech: Speech): () => Figure {
+  return shown((setup) => {
+    const measures = measuresOf(setup);
+    if (dial in setup.balance) return { text: `${Math.round(setup.balance[dial as LoadDial])} %` };
+    if (dial === 'leadFlare' || dial === 'trailFlare') return { text: angleFigure(measures[dial], 1) };
+    if (dial === 'toeLine' || dial === 'heelLine') return { text: lineWords(measures[dial]) };
+    return { text: lengthWithUnit(measures[dial as Exclude<Dial, 'leadFlare' | 'trailFlare'>], speech.length) };
+  });
+}
+
+/** What a row says of its band. */
+export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figure {
+  return shown((setup) => {
+    const finding = judge(setup)?.findings.find((each) => each.item === item);
+    if (!finding) return { text: '' };
+    const word = finding.verdict === 'in' ? 'in' : finding.verdict;
+    return { text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${bandWords(finding, speech)}`, verdict: finding.verdict };
+  });
+}
+
+/** Stance width the other two ways instructors say it. */
+export const otherWidths = (speech: Speech): (() => Figure) =>
+  shown((setup) => {
+    const { outerWidth, gap } = measuresOf(setup);
+    return { text: `outer edges ${lengthWithUnit(outerWidth, speech.length)} · gap ${lengthWithUnit(gap, speech.length)}` };
+  });
+
+export const setbackWords = shown((setup) => ({
+  text: `trail toe ${setbackMark(measuresOf(setup).setbackMarks)} (${measuresOf(setup).setbackMarks.toFixed(2)} shoe)`,
+}));

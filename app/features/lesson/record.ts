@@ -1,0 +1,80 @@
+import type { AddressEntry, ChangeEntry, NewBuild, ReadingEntry, Student } from '@pedastance/contract';
+import { clubById, differences, type HouseMethod, type Reading } from '@pedastance/core';
+import { v7 as newId } from 'uuid';
+import { changeDraft, keepNow } from '../../state/lesson';
+import { untouchedClub, type LessonDraft } from '../../state/lessonDraft';
+import { post, type Post } from '../../state/outbox';
+
+interface ToRecord {
+  draft: LessonDraft;
+  student: Student;
+  build: NewBuild;
+  method: HouseMethod;
+  reading: Reading;
+}
+
+/** Whether the draft agrees on anything other than how the student stands today. */
+export const hasChange = ({ setup, agreed }: Pick<LessonDraft, 'setup' | 'agreed'>): boolean =>
+  Boolean(setup && agreed && differences(setup, agreed).length > 0);
+
+/** The entries of a record: the address, what was read in it, and the change where there is one. */
+function entriesOf({ draft, build, method, reading }: ToRecord) {
+  const entry = () => ({ id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null });
+  const club = { club: draft.club!, clubLengthInches: draft.clubLengthInches, shot: draft.shot };
+  const today: AddressEntry = { ...entry(), kind: 'address', standing: 'today', ...club, setup: draft.setup! };
+  const read: ReadingEntry = {
+    ...entry(),
+    kind: 'reading',
+    addressId: today.id,
+    buildId: build.id,
+    methodId: method.id,
+    methodVersion: method.version,
+    ...reading,
+  };
+  if (!hasChange(draft)) return { read, change: null, entries: [today, read] };
+  const agreed: AddressEntry = { ...entry(), kind: 'address', standing: 'agreed', ...club, setup: draft.agreed! };
+  const change: ChangeEntry = {
+    ...entry(),
+    kind: 'change',
+    readingId: read.id,
+    fromAddressId: today.id,
+    toAddressId: agreed.id,
+    reason: draft.reason.trim(),
+    feel: draft.feel.trim(),
+    note: draft.note.trim(),
+  };
+  return { read, change, entries: [today, read, agreed, change] };
+}
+
+const LABELS: Record<'address' | 'reading' | 'change', string> = {
+  address: 'Address',
+  reading: 'Reading',
+  change: 'Change',
+};
+
+/**
+ * Records a lesson's look at one club: all its entries go into the outbox together, and only then
+ * does the draft begin anew for the next club.
+ */
+export async function recordLesson(toRecord: ToRecord): Promise<void> {
+  const { draft, student } = toRecord;
+  const { read, change, entries } = entriesOf(toRecord);
+  const club = clubById(draft.club!).name;
+  const begin: Post[] =
+    draft.recorded.length > 0
+      ? []
+      : [
+          {
+            studentId: student.id,
+            label: `Lesson of ${student.name}`,
+            writing: { route: 'lesson', body: { id: draft.id, studentId: student.id, startedAt: draft.startedAt } },
+          },
+        ];
+  const posts = entries.map(
+    (body): Post => ({ studentId: student.id, label: `${LABELS[body.kind]} of ${student.name}, ${club}`, writing: { route: 'entry', body } }),
+  );
+  await post([...begin, ...posts]);
+  const recorded = [...draft.recorded, { readingId: read.id, changeId: change?.id ?? null, club: draft.club! }];
+  changeDraft({ ...untouchedClub, recorded, step: 'keep' });
+  await keepNow();
+}

@@ -1,0 +1,58 @@
+import { differences, type Speech } from '@pedastance/core';
+import { Link } from 'expo-router';
+import { View } from 'react-native';
+import { VERDICT_SHAPES } from '../../plan/drawing';
+import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
+import { day } from '../students/format';
+import { landed, type LogRecord } from './records';
+import { bandWords, changeName, clubAndShot, figure, itemName } from './sentences';
+
+function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
+  const out = record.reading.findings.filter((finding) => finding.verdict !== 'in');
+  if (out.length === 0) return <Body>● Everything in its band.</Body>;
+  return (
+    <View className="gap-0.5">
+      {out.map((finding) => (
+        <Body key={finding.item} className="figures">
+          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${figure(finding.measured, finding.unit, speech)}, ${finding.verdict} ${bandWords(finding, speech)}`}
+        </Body>
+      ))}
+    </View>
+  );
+}
+
+function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
+  if (!record.change || !record.agreed) return null;
+  return (
+    <View className="gap-1 border-l-4 border-lagoon pl-3">
+      {differences(record.address.setup, record.agreed.setup).map((each) => (
+        <View key={each.change} className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+          <Body>{changeName(each.change, speech)}</Body>
+          <FigureWords className="text-base">{`${figure(each.from, each.unit, speech)} → ${figure(each.to, each.unit, speech)}`}</FigureWords>
+        </View>
+      ))}
+      <Body>{record.change.reason}</Body>
+      {record.change.feel !== '' && <Body>{`Feel: ${record.change.feel}`}</Body>}
+    </View>
+  );
+}
+
+/** One record of the log: what was found, what was changed, from what to what. Opens on the plan. */
+export function LogCard({ record, speech }: { record: LogRecord; speech: Speech }) {
+  const { address, reading } = record;
+  return (
+    <View testID="log-card" className="gap-2 border-b border-grid py-4">
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Heading>{clubAndShot(address.club, address.shot)}</Heading>
+        <Quiet>{landed(record) ? day(reading.madeAt) : `${day(reading.madeAt)} · ◐ not sent yet`}</Quiet>
+      </View>
+      <Found record={record} speech={speech} />
+      <Changed record={record} speech={speech} />
+      <Link href={`/students/${address.studentId}/log/${reading.id}`} className="min-h-[48px] py-3">
+        <Body className="font-semibold text-lagoon underline">
+          {record.change ? 'Both addresses on the plan' : 'This address on the plan'}
+        </Body>
+      </Link>
+    </View>
+  );
+}

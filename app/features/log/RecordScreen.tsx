@@ -1,0 +1,173 @@
+import type { NewBuild, Student } from '@pedastance/contract';
+import type { Speech } from '@pedastance/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
+import { useEffect, useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { Plan, stillScene } from '../../plan/Plan';
+import { currentOwner } from '../../state/account';
+import { usePreferences } from '../../state/preferences';
+import { refreshStudent, useRecords } from '../../state/records';
+import { Button, IconButton } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { INK } from '../../ui/colours';
+import { useWide } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { startLesson } from '../lesson/startLesson';
+import { Waiting } from '../shell/Shell';
+import { dayAndTime } from '../students/format';
+import { CorrectWords } from './CorrectWords';
+import { FindingCard } from './FindingCard';
+import { noticeWords } from './notices';
+import { recordsOf, type LogRecord } from './records';
+import { clubAndShot, tellChange, useSpeech } from './sentences';
+
+type Shown = 'today' | 'agreed';
+
+function RecordPlan({ record, student, build }: { record: LogRecord; student: Student; build: NewBuild | undefined }) {
+  const viewpoint = usePreferences((state) => state.viewpoint);
+  const length = usePreferences((state) => state.length);
+  const [shown, setShown] = useState<Shown>(record.agreed ? 'agreed' : 'today');
+  const { address, agreed } = record;
+  const setup = shown === 'agreed' && agreed ? agreed.setup : address.setup;
+  const ghost = shown === 'agreed' ? address.setup : null;
+  const scene = useMemo(
+    () => stillScene(setup, agreed ? [address.setup, agreed.setup] : []),
+    [setup, address.setup, agreed],
+  );
+  return (
+    <View className="gap-2">
+      <View className="h-[430px] border border-grid">
+        <Plan
+          key={`${shown}-${viewpoint}`}
+          scene={scene}
+          ghost={ghost}
+          hand={student.hand}
+          viewpoint={viewpoint}
+          length={length}
+          shoulderBreadth={build?.figures.shoulderBreadth.value ?? 0}
+          holds="none"
+          label={`${clubAndShot(address.club, address.shot)}: the feet as ${shown === 'today' ? 'they stood' : 'agreed'}`}
+        />
+      </View>
+      {agreed && (
+        <Choice
+          label="Feet"
+          options={[
+            { value: 'today', words: 'As they stood' },
+            { value: 'agreed', words: 'As agreed' },
+          ]}
+          value={shown}
+          onChange={setShown}
+        />
+      )}
+      {ghost && <Quiet>Dashed: as they stood before.</Quiet>}
+    </View>
+  );
+}
+
+function Provenance({ record, build }: { record: LogRecord; build: NewBuild | undefined }) {
+  const { reading, address } = record;
+  const method = useRecords((state) =>
+    state.methods.find((each) => each.id === reading.methodId && each.version === reading.methodVersion),
+  );
+  const received = reading.receivedAt === '' ? 'not sent yet' : `received ${dayAndTime(reading.receivedAt)}`;
+  return (
+    <View>
+      <Quiet>{`Made ${dayAndTime(reading.madeAt)}, ${received}.`}</Quiet>
+      <Quiet>{`Read with ${method?.name ?? 'a house method'}, version ${reading.methodVersion}; model ${reading.modelVersion}.`}</Quiet>
+      <Quiet>{`Club ${address.clubLengthInches} in. Build ${build ? `of ${dayAndTime(build.madeAt)}` : 'as it was then'}.`}</Quiet>
+    </View>
+  );
+}
+
+function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
+  const { change, agreed, address } = record;
+  const [correcting, setCorrecting] = useState(false);
+  if (!change || !agreed) return null;
+  return (
+    <View className="gap-2">
+      <Heading>What was agreed</Heading>
+      {tellChange(address.setup, agreed.setup, speech).map((line) => (
+        <Body key={line} className="text-lg">
+          {line}
+        </Body>
+      ))}
+      <Body>{`Because: ${change.reason}`}</Body>
+      {change.feel !== '' && <Body>{`Feel: ${change.feel}`}</Body>}
+      {change.note !== '' && <Body>{`Note: ${change.note}`}</Body>}
+      {record.corrections > 0 && <Quiet>{`Words corrected ${record.corrections === 1 ? 'once' : `${record.corrections} times`}; what stood before is kept.`}</Quiet>}
+      {correcting ? (
+        <CorrectWords change={change} onDone={() => setCorrecting(false)} />
+      ) : (
+        <View className="flex-row">
+          <Button look="quiet" words="Correct the words" onPress={() => setCorrecting(true)} />
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** An old address on the plan again, with the verdict it had then. */
+export function RecordScreen() {
+  const { student: id, reading: readingId } = useLocalSearchParams<{ student: string; reading: string }>();
+  const student = useRecords((state) => state.students[id]);
+  const entries = useRecords((state) => state.entries);
+  const loaded = useRecords((state) => state.loaded);
+  const record = useMemo(
+    () => recordsOf(Object.values(entries), id).find((each) => each.reading.id === readingId),
+    [entries, id, readingId],
+  );
+  const build = useRecords((state) => (record ? state.builds[record.reading.buildId] : undefined));
+  const speech = useSpeech(student?.hand ?? 'right');
+  const wide = useWide();
+
+  useEffect(() => {
+    const owner = currentOwner();
+    if (owner && loaded) void refreshStudent(owner, id);
+  }, [id, loaded]);
+
+  if (!student || !record) return <Waiting words={loaded ? 'This record is not on this device.' : undefined} />;
+  const { address, reading } = record;
+  const again = async () => {
+    const setup = record.agreed?.setup ?? address.setup;
+    const { club, clubLengthInches, shot } = address;
+    const lesson = await startLesson(student.id, 'feet', { club, clubLengthInches, shot, setup, feetPlaced: true, balanceNoted: true });
+    router.push(`/lessons/${lesson}`);
+  };
+  return (
+    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label={`Record of ${student.name}`}>
+      <View role="main" className="gap-4">
+        <View className="flex-row items-start gap-1">
+          <IconButton label={`Back to ${student.name}`} icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push(`/students/${id}`)} />
+          <View className="flex-1">
+            <Title>{clubAndShot(address.club, address.shot)}</Title>
+            <Quiet>{`${student.name} · ${dayAndTime(reading.madeAt)}`}</Quiet>
+          </View>
+        </View>
+        <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
+          <View className={wide ? 'flex-1' : ''}>
+            <RecordPlan record={record} student={student} build={build} />
+          </View>
+          <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+            <Agreed record={record} speech={speech} />
+            <View>
+              <Heading>What was found</Heading>
+              {reading.notices.map((notice) => (
+                <Notice key={notice.kind} kind="caution">
+                  {noticeWords(notice, speech)}
+                </Notice>
+              ))}
+              {reading.findings.map((finding) => (
+                <FindingCard key={finding.item} finding={finding} speech={speech} />
+              ))}
+            </View>
+            <Provenance record={record} build={build} />
+            <Button look="plain" words="Start a lesson from these feet" onPress={() => void again()} />
+          </View>
+        </View>
+      </View>
+    </ScrollView>
+  );
+}

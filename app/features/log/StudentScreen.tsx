@@ -1,0 +1,123 @@
+import { BUILD_FIGURES, NOT_MEDICAL_ADVICE, cautionsFor, type BuildFigureName } from '@pedastance/core';
+import type { Student } from '@pedastance/contract';
+import { Link, router, useLocalSearchParams } from 'expo-router';
+import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
+import { useEffect, useMemo } from 'react';
+import { ScrollView, View } from 'react-native';
+import { currentOwner } from '../../state/account';
+import { draftsOf, useDrafts } from '../../state/drafts';
+import { usePreferences } from '../../state/preferences';
+import { refreshStudent, useRecords } from '../../state/records';
+import { Button, IconButton } from '../../ui/Button';
+import { INK } from '../../ui/colours';
+import { useWide } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { startLesson } from '../lesson/startLesson';
+import { Waiting } from '../shell/Shell';
+import { ageOf, buildFigure, day, inShort } from '../students/format';
+import { LogCard } from './LogCard';
+import { recordsOf } from './records';
+import { useSpeech } from './sentences';
+
+export const BUILD_LABELS: Record<BuildFigureName, string> = {
+  height: 'Height',
+  shoulderBreadth: 'Shoulders, outer',
+  hipBreadth: 'Hips',
+  shoeLength: 'Sole length',
+  shoeBreadth: 'Sole breadth',
+};
+
+/** The newest build, each figure with how it was come by. */
+export function BuildTable({ student }: { student: Pick<Student, 'build'> }) {
+  const length = usePreferences((state) => state.length);
+  if (!student.build) return <Body>No build yet. The bands that go by the body need one.</Body>;
+  const { figures, madeAt } = student.build;
+  return (
+    <View>
+      {BUILD_FIGURES.map((name) => (
+        <View key={name} className="flex-row items-baseline justify-between gap-2 border-b border-grid py-2">
+          <Body className="flex-1">{BUILD_LABELS[name]}</Body>
+          <Body className="figures font-semibold">{buildFigure(figures[name], length)}</Body>
+          <Quiet className="w-20 text-right">{figures[name].source === 'measured' ? '■ measured' : '□ estimated'}</Quiet>
+        </View>
+      ))}
+      <Quiet className="pt-1">{`Taken ${day(madeAt)}`}</Quiet>
+    </View>
+  );
+}
+
+export function Cautions({ student }: { student: Student }) {
+  const cautions = cautionsFor(student.cautions, ageOf(student, new Date()));
+  if (student.cautions === '' && cautions.length === 0) return null;
+  return (
+    <Notice kind="caution">
+      {student.cautions !== '' && <Body className="font-semibold">{student.cautions}</Body>}
+      {cautions.map((caution) => (
+        <Body key={caution}>{caution}</Body>
+      ))}
+      <Quiet>{NOT_MEDICAL_ADVICE}</Quiet>
+    </Notice>
+  );
+}
+
+function LessonButtons({ student }: { student: Student }) {
+  const drafts = useDrafts((state) => state.drafts);
+  const open = draftsOf(drafts, student.id)[0];
+  const start = async () => router.push(`/lessons/${await startLesson(student.id, 'who')}`);
+  if (!open) return <Button words="Start a lesson" onPress={() => void start()} />;
+  return (
+    <View className="gap-1">
+      <Button words="Go on with the lesson" onPress={() => router.push(`/lessons/${open.id}`)} />
+      <Quiet>{`In progress since ${day(open.startedAt)}, kept on this device.`}</Quiet>
+    </View>
+  );
+}
+
+export function StudentScreen() {
+  const { student: id } = useLocalSearchParams<{ student: string }>();
+  const student = useRecords((state) => state.students[id]);
+  const entries = useRecords((state) => state.entries);
+  const loaded = useRecords((state) => state.loaded);
+  const records = useMemo(() => recordsOf(Object.values(entries), id), [entries, id]);
+  const speech = useSpeech(student?.hand ?? 'right');
+  const wide = useWide();
+
+  useEffect(() => {
+    const owner = currentOwner();
+    if (owner && loaded) void refreshStudent(owner, id);
+  }, [id, loaded]);
+
+  if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  return (
+    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label={`Page of ${student.name}`}>
+      <View role="main" className="w-full max-w-3xl gap-4">
+        <View className="flex-row items-start gap-1">
+          {!wide && <IconButton label="Back to the students" icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push('/students')} />}
+          <View className="flex-1">
+            <Title>{student.name}</Title>
+            <Quiet>{inShort(student, new Date())}</Quiet>
+          </View>
+          <Link href={`/students/${id}/edit`} className="min-h-[48px] px-2 py-3">
+            <Body className="font-semibold text-lagoon underline">Edit</Body>
+          </Link>
+        </View>
+        <Cautions student={student} />
+        <LessonButtons student={student} />
+        <View>
+          <Heading>Log</Heading>
+          {records.length === 0 && (
+            <Body className="py-3">Nothing recorded yet. A lesson ends with a record: the address, what was read in it, and what you agreed to change.</Body>
+          )}
+          {records.map((record) => (
+            <LogCard key={record.reading.id} record={record} speech={speech} />
+          ))}
+        </View>
+        <View className="gap-1">
+          <Heading>Build</Heading>
+          <BuildTable student={student} />
+        </View>
+      </View>
+    </ScrollView>
+  );
+}

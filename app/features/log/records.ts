@@ -1,0 +1,53 @@
+import type { AddressEntry, ChangeEntry, LogEntry, ReadingEntry } from '@pedastance/contract';
+
+type Of<Kind> = Kind & Pick<LogEntry, 'studentId' | 'receivedAt'>;
+
+/** One look at a student: the address, what was read in it, and the change that came of it. */
+export interface LogRecord {
+  reading: Of<ReadingEntry>;
+  address: Of<AddressEntry>;
+  change: Of<ChangeEntry> | null;
+  agreed: Of<AddressEntry> | null;
+  /** How often the change's words were corrected. */
+  corrections: number;
+}
+
+/** The newest of a change and its corrections: the one that no other replaces. */
+function standing(changes: readonly Of<ChangeEntry>[]): Of<ChangeEntry> | null {
+  const replaced = new Set(changes.map((change) => change.replaces));
+  const left = changes.filter((change) => !replaced.has(change.id));
+  return left.sort((a, b) => b.madeAt.localeCompare(a.madeAt))[0] ?? null;
+}
+
+/** A student's log as records, newest first. Entries whose parts have not all come yet wait. */
+export function recordsOf(entries: readonly LogEntry[], studentId: string): LogRecord[] {
+  const own = entries.filter((entry) => entry.studentId === studentId);
+  const byId = new Map(own.map((entry) => [entry.id, entry]));
+  const address = (id: string | undefined) => {
+    const entry = id === undefined ? undefined : byId.get(id);
+    return entry?.kind === 'address' ? (entry as Of<AddressEntry>) : null;
+  };
+  const changes = own.filter((entry): entry is Of<ChangeEntry> => entry.kind === 'change');
+  return own
+    .filter((entry): entry is Of<ReadingEntry> => entry.kind === 'reading')
+    .flatMap((reading) => {
+      const found = address(reading.addressId);
+      if (!found) return [];
+      const own = changes.filter((change) => change.readingId === reading.id);
+      const change = standing(own);
+      return [
+        {
+          reading,
+          address: found,
+          change,
+          agreed: address(change?.toAddressId),
+          corrections: own.filter((each) => each.replaces).length,
+        },
+      ];
+    })
+    .sort((a, b) => b.reading.madeAt.localeCompare(a.reading.madeAt));
+}
+
+/** Whether all of a record has reached the server. */
+export const landed = ({ reading, address, change, agreed }: LogRecord): boolean =>
+  [reading, address, change, agreed].every((entry) => entry === null || entry.receivedAt !== '');

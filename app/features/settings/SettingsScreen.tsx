@@ -1,0 +1,93 @@
+import type { FootWords, LengthUnit } from '@pedastance/core';
+import { router } from 'expo-router';
+import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { currentOwner, signOut, useAccount } from '../../state/account';
+import { useDrafts } from '../../state/drafts';
+import { useOutbox } from '../../state/outbox';
+import { prefer, usePreferences, type Light, type Viewpoint } from '../../state/preferences';
+import { forgetCopies } from '../../state/records';
+import { Button, IconButton } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { INK } from '../../ui/colours';
+import { Notice } from '../../ui/Notice';
+import { Body, Heading, Quiet, Title } from '../../ui/Words';
+
+const LENGTHS: { value: LengthUnit; words: string }[] = [
+  { value: 'cm', words: 'Centimetres' },
+  { value: 'inches', words: 'Inches' },
+];
+const FEET: { value: FootWords; words: string }[] = [
+  { value: 'lead and trail', words: 'Lead and trail' },
+  { value: 'left and right', words: 'Left and right' },
+];
+const VIEWS: { value: Viewpoint; words: string }[] = [
+  { value: 'coach', words: 'Coach, facing the student' },
+  { value: 'student', words: 'Student, looking down' },
+];
+const LIGHTS: { value: Light; words: string }[] = [
+  { value: 'paper', words: 'Paper' },
+  { value: 'dusk', words: 'Dusk' },
+  { value: 'as the device', words: 'As the device' },
+];
+
+/** Signing out never loses anything: what is not sent, and lessons in progress, stay for their owner. */
+function SignOut() {
+  const identity = useAccount((state) => state.identity);
+  const unsent = useOutbox((state) => state.letters.length);
+  const drafts = useDrafts((state) => Object.keys(state.drafts).length);
+  const [warned, setWarned] = useState(false);
+  const keeps = unsent + drafts > 0;
+
+  const leave = async () => {
+    const owner = currentOwner();
+    await signOut();
+    if (owner && !keeps) await forgetCopies(owner);
+    router.replace('/sign-in');
+  };
+
+  if (warned) {
+    return (
+      <Notice kind="caution" live>
+        <Body className="font-semibold">
+          {[unsent > 0 && `${unsent} not sent yet`, drafts > 0 && `${drafts} lesson${drafts > 1 ? 's' : ''} in progress`].filter(Boolean).join(', ')}
+        </Body>
+        <Body>
+          {`They stay on this device, for ${identity?.instructorName} alone, and go on when ${identity?.instructorName} signs in here again. Clearing the browser’s data before then would lose them.`}
+        </Body>
+        <View className="flex-row flex-wrap gap-3 pt-2">
+          <Button words="Stay signed in" onPress={() => setWarned(false)} />
+          <Button look="plain" words="Sign out, keep them here" onPress={() => void leave()} />
+        </View>
+      </Notice>
+    );
+  }
+  return <Button look="plain" words="Sign out" onPress={() => (keeps ? setWarned(true) : void leave())} />;
+}
+
+export function SettingsScreen() {
+  const identity = useAccount((state) => state.identity);
+  const preferences = usePreferences();
+  return (
+    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label="Settings">
+      <View role="main" className="w-full max-w-xl gap-5 self-center">
+        <View className="flex-row items-center gap-1">
+          <IconButton label="Back to the students" icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push('/students')} />
+          <Title>Settings</Title>
+        </View>
+        <Choice label="Lengths" options={LENGTHS} value={preferences.length} onChange={(length) => prefer({ length })} />
+        <Choice label="Say feet as" options={FEET} value={preferences.feet} onChange={(feet) => prefer({ feet })} />
+        <Choice label="Draw the plan as seen by" options={VIEWS} value={preferences.viewpoint} onChange={(viewpoint) => prefer({ viewpoint })} />
+        <Choice label="Light" options={LIGHTS} value={preferences.light} onChange={(light) => prefer({ light })} />
+        <View className="gap-2 pt-4">
+          <Heading>Signed in</Heading>
+          <Body>{identity ? `${identity.instructorName}, ${identity.academyName}` : ''}</Body>
+          <SignOut />
+        </View>
+        <Button look="quiet" words="What is not sent yet" onPress={() => router.push('/outbox')} />
+        <Quiet>Coaching support, not medical advice. Every ± is one standard deviation.</Quiet>
+      </View>
+    </ScrollView>
+  );
+}

@@ -1,0 +1,48 @@
+import { Redirect, Slot, usePathname } from 'expo-router';
+import { Suspense, useEffect } from 'react';
+import { View } from 'react-native';
+import { useAccount } from '../../state/account';
+import { usePreferences } from '../../state/preferences';
+import { Body } from '../../ui/Words';
+import { Shortcuts } from './Shortcuts';
+import { StatusStrip } from './StatusStrip';
+import { startApp } from './start';
+
+function useLight(): void {
+  const light = usePreferences((state) => state.light);
+  useEffect(() => {
+    const dark = matchMedia('(prefers-color-scheme: dark)');
+    const apply = () =>
+      document.documentElement.classList.toggle('dusk', light === 'dusk' || (light === 'as the device' && dark.matches));
+    apply();
+    dark.addEventListener('change', apply);
+    return () => dark.removeEventListener('change', apply);
+  }, [light]);
+}
+
+export const Waiting = ({ words = 'One moment …' }: { words?: string }) => (
+  <View className="flex-1 items-center justify-center bg-paper p-6">
+    <Body>{words}</Body>
+  </View>
+);
+
+/** Around every screen: who is signed in, what is not sent yet, and the light. */
+export function Shell() {
+  useLight();
+  useEffect(startApp, []);
+  const status = useAccount((state) => state.status);
+  const path = usePathname();
+  const signingIn = path === '/sign-in';
+  if (status === 'starting') return <Waiting />;
+  if (status === 'signed out' && !signingIn) return <Redirect href="/sign-in" />;
+  if (status === 'signed in' && signingIn) return <Redirect href="/students" />;
+  return (
+    <View className="h-full flex-1 bg-paper">
+      {!signingIn && <StatusStrip />}
+      <Suspense fallback={<Waiting />}>
+        <Slot />
+      </Suspense>
+      <Shortcuts />
+    </View>
+  );
+}

@@ -1,0 +1,45 @@
+import { Link } from 'expo-router';
+import { View } from 'react-native';
+import { useAccount } from '../../state/account';
+import { useDrafts } from '../../state/drafts';
+import { useOutbox } from '../../state/outbox';
+import { useRecords } from '../../state/records';
+import { Body } from '../../ui/Words';
+
+const entries = (count: number): string => (count === 1 ? '1 entry' : `${count} entries`);
+
+/** What stands between the device and the server, in one line; nothing when all is sent. */
+function useStanding(): { words: string; trouble: boolean; href: '/outbox' | '/sign-in' } | null {
+  const expired = useAccount((state) => state.status === 'expired');
+  const letters = useOutbox((state) => state.letters);
+  const away = useRecords((state) => state.serverAway);
+  const notKept = useDrafts((state) => state.notKept);
+  const refused = letters.filter((letter) => letter.refusal).length;
+  const waiting = letters.length - refused;
+  if (notKept) return { words: `This device cannot keep the lesson: ${notKept}`, trouble: true, href: '/outbox' };
+  if (expired) {
+    const kept = letters.length > 0 ? `${entries(letters.length)} kept here, not sent.` : 'Nothing is lost.';
+    return { words: `Signed out by the server. ${kept} Sign in again`, trouble: true, href: '/sign-in' };
+  }
+  if (refused > 0) return { words: `${entries(refused)} refused: have a look`, trouble: true, href: '/outbox' };
+  if (waiting > 0) {
+    return { words: `${entries(waiting)} not sent yet, ${away ? 'no connection; trying again' : 'sending'}`, trouble: false, href: '/outbox' };
+  }
+  return away ? { words: 'No connection. You can go on working.', trouble: false, href: '/outbox' } : null;
+}
+
+export function StatusStrip() {
+  const standing = useStanding();
+  return (
+    <View role="status" aria-live="polite" testID="status-strip">
+      {standing && (
+        <Link href={standing.href} className={`px-4 py-2 ${standing.trouble ? 'bg-rust' : 'bg-straw'}`}>
+          <Body className={`font-semibold ${standing.trouble ? 'text-paper' : 'text-[#1c2430]'}`}>
+            {standing.trouble ? '▲ ' : '◐ '}
+            {standing.words}
+          </Body>
+        </Link>
+      )}
+    </View>
+  );
+}

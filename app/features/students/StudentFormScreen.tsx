@@ -1,0 +1,192 @@
+import type { Student } from '@pedastance/contract';
+import { SHOE_SIZE_SYSTEMS, type EstimateAs } from '@pedastance/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { Controller, useForm, type Control, type FieldErrors } from 'react-hook-form';
+import { ScrollView, View } from 'react-native';
+import { usePreferences } from '../../state/preferences';
+import { useRecords } from '../../state/records';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Notice } from '../../ui/Notice';
+import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { startLesson } from '../lesson/startLesson';
+import { Waiting } from '../shell/Shell';
+import { EMPTY_FIELDS, estimatesFor, fieldsOf, studentFrom, type FieldName, type StudentFields } from './buildForm';
+import { buildFigure } from './format';
+import { addStudent, saveStudent } from './save';
+
+interface BoxProps {
+  control: Control<StudentFields>;
+  errors: FieldErrors<StudentFields>;
+  name: FieldName;
+  label: string;
+  unit?: string | undefined;
+  help?: string | undefined;
+  multiline?: boolean;
+  numeric?: boolean;
+  autoComplete?: 'off' | 'name';
+}
+
+function Box({ control, errors, name, numeric, autoComplete = 'off', ...field }: BoxProps) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field: { onChange, onBlur, value } }) => (
+        <Field
+          {...field}
+          value={value}
+          onChangeText={onChange}
+          onBlur={onBlur}
+          autoComplete={autoComplete}
+          inputMode={numeric ? 'decimal' : 'text'}
+          fault={errors[name]?.message}
+        />
+      )}
+    />
+  );
+}
+
+interface PickProps<Value extends string> {
+  control: Control<StudentFields>;
+  errors: FieldErrors<StudentFields>;
+  name: FieldName;
+  label: string;
+  options: readonly { value: Value; words: string }[];
+}
+
+function Pick<Value extends string>({ control, errors, name, label, options }: PickProps<Value>) {
+  const fault = errors[name]?.message;
+  return (
+    <View className="gap-1">
+      <Controller
+        control={control}
+        name={name}
+        render={({ field }) => <Choice label={label} options={options} value={field.value as Value} onChange={field.onChange} />}
+      />
+      {fault && <Body role="alert" className="text-rust">{`▲ ${fault}`}</Body>}
+    </View>
+  );
+}
+
+const HANDS = [
+  { value: 'right', words: 'Right-handed' },
+  { value: 'left', words: 'Left-handed' },
+] as const;
+
+const ESTIMATES: readonly { value: EstimateAs; words: string }[] = [
+  { value: 'not said', words: 'Height alone' },
+  { value: 'woman', words: 'Height, a woman' },
+  { value: 'man', words: 'Height, a man' },
+];
+
+const SHOES = [...SHOE_SIZE_SYSTEMS, 'sole length' as const].map((value) => ({
+  value,
+  words: value === 'sole length' ? 'Sole by tape' : value,
+}));
+
+function StudentForm({ student }: { student: Student | null }) {
+  const length = usePreferences((state) => state.length);
+  const [trouble, setTrouble] = useState('');
+  const year = new Date().getFullYear();
+  const form = useForm<StudentFields>({
+    defaultValues: student ? fieldsOf(student, length) : EMPTY_FIELDS,
+    resolver: (fields) => {
+      const made = studentFrom(fields, length, year);
+      if (!('faults' in made)) return { values: fields, errors: {} };
+      const errors = Object.entries(made.faults).map(([name, message]) => [name, { type: 'fault', message }]);
+      return { values: {}, errors: Object.fromEntries(errors) };
+    },
+  });
+  const { control } = form;
+  const { errors } = form.formState;
+  const fields = form.watch();
+  const estimates = estimatesFor(fields, length, year);
+  const unit = length === 'cm' ? 'cm' : 'in';
+  const box = { control, errors };
+
+  const estimateOf = (name: 'shoulderBreadth' | 'hipBreadth' | 'shoeBreadth' | 'shoeLength') =>
+    estimates ? `empty: estimated ${buildFigure(estimates[name], length)}` : 'empty: estimated from the height';
+
+  const save = async (values: StudentFields, andStart: boolean) => {
+    const made = studentFrom(values, length, year);
+    if ('faults' in made) return;
+    try {
+      const id = student ? student.id : await addStudent(made.person, made.build);
+      if (student) await saveStudent(student, made.person, made.build);
+      if (andStart) router.replace(`/lessons/${await startLesson(id, 'club')}`);
+      else router.replace(`/students/${id}`);
+    } catch (error) {
+      setTrouble(`Not saved: this device could not keep it (${(error as Error).message}).`);
+    }
+  };
+
+  return (
+    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-10" tabIndex={0} aria-label="Student form">
+      <View role="main" className="w-full max-w-xl gap-4 self-center">
+        <Title>{student ? `Edit ${student.name}` : 'Add a student'}</Title>
+        <Box {...box} name="name" label="Name" autoComplete="off" />
+        <Pick {...box} name="hand" label="Plays" options={HANDS} />
+        <View className="flex-row gap-3">
+          <View className="flex-1">
+            <Box {...box} name="birthYear" label="Year of birth" numeric />
+          </View>
+          <View className="flex-1">
+            <Box {...box} name="height" label="Height" unit={unit} numeric />
+          </View>
+        </View>
+        <Box {...box} name="cautions" label="Cautions: pain, surgery, what to leave alone" multiline />
+
+        <Heading className="pt-2">Build</Heading>
+        <Quiet>
+          What a tape says counts as measured. What is left empty is estimated from the height, and widens the bands it decides.
+        </Quiet>
+        <Pick {...box} name="estimateAs" label="Estimate from" options={ESTIMATES} />
+        <Box {...box} name="shoulderBreadth" label="Shoulders, outer edge to outer edge" unit={unit} help={estimateOf('shoulderBreadth')} numeric />
+        <Box {...box} name="hipBreadth" label="Hips, widest" unit={unit} help={estimateOf('hipBreadth')} numeric />
+        <Pick {...box} name="shoeBy" label="Shoe by" options={SHOES} />
+        <Box
+          {...box}
+          name="shoe"
+          label={fields.shoeBy === 'sole length' ? 'Sole length' : `Shoe size, ${fields.shoeBy}`}
+          unit={fields.shoeBy === 'sole length' ? unit : undefined}
+          help={
+            fields.shoe.trim() === ''
+              ? estimateOf('shoeLength')
+              : fields.shoeBy === 'sole length'
+                ? undefined
+                : 'Sizes are nominal: the sole’s length is an estimate until a tape is laid along it.'
+          }
+          numeric
+        />
+        <Box {...box} name="shoeBreadth" label="Sole, widest" unit={unit} help={estimateOf('shoeBreadth')} numeric />
+
+        {Object.keys(errors).length > 0 && (
+          <Notice kind="trouble" live>
+            {`Not saved yet: ${Object.values(errors).map((error) => error.message).join('; ')}`}
+          </Notice>
+        )}
+        {trouble !== '' && <Notice kind="trouble" live>{trouble}</Notice>}
+        <View className="flex-row flex-wrap gap-3">
+          {!student && (
+            <Button words="Save and start a lesson" onPress={() => void form.handleSubmit((values) => save(values, true))()} />
+          )}
+          <Button look={student ? 'act' : 'plain'} words="Save" onPress={() => void form.handleSubmit((values) => save(values, false))()} />
+          <Button look="quiet" words="Cancel" onPress={() => (router.canGoBack() ? router.back() : router.replace('/students'))} />
+        </View>
+      </View>
+    </ScrollView>
+  );
+}
+
+export const NewStudentScreen = () => <StudentForm student={null} />;
+
+export function EditStudentScreen() {
+  const { student: id } = useLocalSearchParams<{ student: string }>();
+  const student = useRecords((state) => state.students[id]);
+  const loaded = useRecords((state) => state.loaded);
+  if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  return <StudentForm key={student.id} student={student} />;
+}

@@ -1,0 +1,115 @@
+import type { Student } from '@pedastance/contract';
+import { Link, router, usePathname } from 'expo-router';
+import PlusIcon from 'lucide-react-native/icons/plus';
+import SettingsIcon from 'lucide-react-native/icons/settings';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { ScrollView, TextInput, View } from 'react-native';
+import { useAccount } from '../../state/account';
+import { useDrafts } from '../../state/drafts';
+import { useRecords } from '../../state/records';
+import { Button, IconButton } from '../../ui/Button';
+import { INK, ON_LAGOON } from '../../ui/colours';
+import { Body, Quiet, Title } from '../../ui/Words';
+import { day, inShort } from './format';
+
+/** More rows than this are not drawn at once: a few letters of the name find anybody. */
+const MOST_SHOWN = 60;
+
+/** Letters without their marks, so that "odile" finds "Ödilé". */
+const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+
+/** The students whose name, hand or caution has every word that was typed. */
+export function matching(students: readonly Student[], typed: string): Student[] {
+  const words = plain(typed).split(/\s+/).filter(Boolean);
+  return students
+    .filter((student) => {
+      const text = plain(`${student.name} ${student.hand}-handed ${student.cautions}`);
+      return words.every((word) => text.includes(word));
+    })
+    .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+function Row({ student, chosen, inLesson }: { student: Student; chosen: boolean; inLesson: boolean }) {
+  return (
+    <Link href={`/students/${student.id}`} className={`border-b border-grid px-4 py-3 ${chosen ? 'bg-grid' : ''}`}>
+      <View className="min-h-[36px] flex-1 gap-0.5">
+        <Body className="text-lg font-semibold">{student.name}</Body>
+        <Quiet className={chosen ? 'text-ink' : ''}>
+          {inShort(student, new Date())}
+          {student.lastEntryAt ? ` · last lesson ${day(student.lastEntryAt)}` : ' · no lesson yet'}
+          {inLesson ? ' · lesson in progress' : ''}
+        </Quiet>
+        {student.cautions !== '' && <Quiet className="text-ink">{`! ${student.cautions}`}</Quiet>}
+      </View>
+    </Link>
+  );
+}
+
+function Empty({ typed, any, loaded }: { typed: string; any: boolean; loaded: boolean }) {
+  if (!loaded) return <Body className="p-5">Looking for your students …</Body>;
+  if (any) return <Body className="p-5">{`No student matches “${typed}”.`}</Body>;
+  return (
+    <View className="gap-2 p-5">
+      <Body className="font-semibold">No students yet.</Body>
+      <Body>Add the first: a name, a hand, a year of birth and a height are enough to start measuring feet.</Body>
+    </View>
+  );
+}
+
+export function StudentList() {
+  const students = useRecords((state) => state.students);
+  const loaded = useRecords((state) => state.loaded);
+  const drafts = useDrafts((state) => state.drafts);
+  const academy = useAccount((state) => state.identity?.academyName ?? '');
+  const [typed, setTyped] = useState('');
+  const search = useRef<TextInput>(null);
+  const path = usePathname();
+  const found = useMemo(() => matching(Object.values(students), typed), [students, typed]);
+  const inLesson = useMemo(() => new Set(Object.values(drafts).map((draft) => draft.studentId)), [drafts]);
+
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      if (event.key !== '/' || event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
+      event.preventDefault();
+      search.current?.focus();
+    };
+    addEventListener('keydown', pressed);
+    return () => removeEventListener('keydown', pressed);
+  }, []);
+
+  return (
+    <View role="navigation" aria-label="Students" className="h-full bg-paper">
+      <View className="flex-row items-center justify-between pl-4 pr-2 pt-3">
+        <View className="flex-1">
+          <Quiet>{academy}</Quiet>
+          <Title>Students</Title>
+        </View>
+        <IconButton label="Settings and sign-out" icon={<SettingsIcon color={INK} size={22} />} onPress={() => router.push('/settings')} />
+      </View>
+      <View className="px-4 py-2">
+        <TextInput
+          ref={search}
+          aria-label="Search students"
+          placeholder="Search by name, hand or note"
+          placeholderTextColor="rgb(var(--pencil))"
+          value={typed}
+          onChangeText={setTyped}
+          inputMode="search"
+          className="h-12 rounded-md border border-ink bg-sheet px-3 font-text text-lg text-ink"
+        />
+      </View>
+      <ScrollView className="flex-1" tabIndex={0} aria-label="List of students">
+        {found.length === 0 && <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} />}
+        {found.slice(0, MOST_SHOWN).map((student) => (
+          <Row key={student.id} student={student} chosen={path.startsWith(`/students/${student.id}`)} inLesson={inLesson.has(student.id)} />
+        ))}
+        {found.length > MOST_SHOWN && (
+          <Quiet className="p-4">{`${found.length - MOST_SHOWN} more; type a few letters of the name.`}</Quiet>
+        )}
+      </ScrollView>
+      <View className="border-t border-grid p-3">
+        <Button words="Add a student" icon={<PlusIcon color={ON_LAGOON} size={20} />} onPress={() => router.push('/students/new')} />
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,40 @@
+import type { Verdict } from '@pedastance/core';
+import { useEffect, useRef } from 'react';
+import { Text, type TextProps } from 'react-native';
+import { lesson } from '../state/lesson';
+
+export interface Figure {
+  text: string;
+  verdict?: Verdict | null;
+}
+
+const COLOURS: Record<Verdict, string> = {
+  below: 'rgb(var(--rust))',
+  above: 'rgb(var(--rust))',
+  in: 'rgb(var(--moss))',
+};
+
+/**
+ * A figure that follows the feet. Its words are set on the element itself when they change, so
+ * that a shoe under the finger renders nothing.
+ */
+export function LiveFigure({ figure, ...text }: { figure: () => Figure } & TextProps) {
+  const element = useRef<Text>(null);
+  useEffect(() => {
+    const node = element.current as unknown as HTMLElement | null;
+    let shown: string | undefined;
+    let colour: string | undefined;
+    const show = () => {
+      if (!node) return;
+      const next = figure();
+      if (next.text !== shown) node.textContent = next.text;
+      shown = next.text;
+      const wanted = next.verdict ? COLOURS[next.verdict] : '';
+      if (wanted !== colour) node.style.color = wanted;
+      colour = wanted;
+    };
+    show();
+    return lesson.subscribe(show);
+  }, [figure]);
+  return <Text ref={element} {...text} />;
+}

@@ -1,0 +1,220 @@
+import type { Hand, LengthUnit, Reading, Setup } from '@pedastance/core';
+import { useEffect, useId, useRef } from 'react';
+import type { Viewpoint } from '../state/preferences';
+import { drawPlan, footMatrix, solePath, viewOf, type DrawingInput } from './drawing';
+import { frameFor, projection, type Frame } from './frame';
+import { createPainter, type Painter } from './painter';
+import { planWords } from './words';
+
+/** Where a plan gets its feet from: a lesson in progress, or something that stands still. */
+export interface Scene {
+  setup(): Setup | null;
+  frame(): Frame | null;
+  subscribe(changed: () => void): () => void;
+}
+
+export const stillScene = (setup: Setup, shown: readonly Setup[] = []): Scene => ({
+  setup: () => setup,
+  frame: () => widestFrame([setup, ...shown]),
+  subscribe: () => () => undefined,
+});
+
+/** A frame in which several setups over one another can be seen whole. */
+function widestFrame(setups: readonly Setup[]): Frame {
+  const frames = setups.map((setup) => frameFor(setup.address));
+  const first = frames[0]!;
+  const aside = Math.max(...frames.map((frame) => Math.abs(frame.centre.x - first.centre.x)));
+  const back = Math.max(...frames.map((frame) => Math.abs(frame.centre.y - first.centre.y)));
+  return {
+    centre: first.centre,
+    width: Math.max(...frames.map((frame) => frame.width)) + 2 * aside,
+    depth: Math.max(...frames.map((frame) => frame.depth)) + back,
+  };
+}
+
+/** Hands over the svg element and how it is laid out now, to whoever moves things on it. */
+export interface PlanSurface {
+  element: SVGSVGElement;
+  input: () => DrawingInput | null;
+}
+
+export interface PlanProps {
+  scene: Scene;
+  hand: Hand;
+  viewpoint: Viewpoint;
+  length: LengthUnit;
+  shoulderBreadth: number;
+  /** Drawn dashed under the feet: the address before the change. */
+  ghost?: Setup | null;
+  judge?: ((setup: Setup) => Reading | null) | undefined;
+  /** Shows what can be taken hold of: the feet and the ball, the load, or nothing. */
+  holds: 'feet' | 'load' | 'none';
+  label: string;
+  onMount?: (surface: PlanSurface) => () => void;
+}
+
+const ACROSS = 100;
+const FINE = 50;
+
+function Grid({ id }: { id: string }) {
+  return (
+    <>
+      <defs>
+        <pattern id={`${id}-grid`} width={ACROSS} height={ACROSS} patternUnits="userSpaceOnUse">
+          <path className="grid-fine" d={`M${FINE} 0V${ACROSS}M0 ${FINE}H${ACROSS}`} />
+          <path className="grid-bold" d={`M0 0V${ACROSS}M0 0H${ACROSS}`} />
+        </pattern>
+      </defs>
+      <rect data-part="grid" fill={`url(#${id}-grid)`} />
+    </>
+  );
+}
+
+const GRIP = 'M0 -16V16M-16 0H16M-5 -11L0 -16L5 -11M-5 11L0 16L5 11M-11 -5L-16 0L-11 5M11 -5L16 0L11 5';
+
+function Shoe({ foot, setup, holds }: { foot: 'lead' | 'trail'; setup: Setup; holds: PlanProps['holds'] }) {
+  const { length } = setup.address.shoe;
+  return (
+    <g data-part={foot}>
+      <path className="sole" d={solePath(setup.address.shoe)} />
+      <path className="axis" d={`M0 0V${length}`} />
+      <circle className="load" data-part={`${foot}-load`} cx="0" opacity={holds === 'feet' ? 0.35 : 0.85} />
+      {holds === 'feet' && (
+        <>
+          <path className="grip" d={GRIP} transform={`translate(0 ${length * 0.24})`} />
+          <circle className="handle" cx="0" cy={length} r="17" />
+        </>
+      )}
+    </g>
+  );
+}
+
+function Ghost({ setup, input }: { setup: Setup; input: Pick<DrawingInput, 'frame' | 'hand' | 'viewpoint'> }) {
+  const place = projection(input.frame, input.hand, input.viewpoint);
+  return (
+    <g data-part="ghost">
+      {(['trail', 'lead'] as const).map((foot) => (
+        <path key={foot} className="ghost" d={solePath(setup.address.shoe)} transform={footMatrix(setup, foot, place)} />
+      ))}
+    </g>
+  );
+}
+
+/**
+ * The two shoes from above. React renders it once; what the feet decide is painted straight onto
+ * the elements, so that dragging a shoe costs a few attributes and no rendering.
+ */
+export function Plan(props: PlanProps) {
+  const { scene, hand, viewpoint, length, shoulderBreadth, judge, holds, label, onMount, ghost } = props;
+  const root = useRef<SVGSVGElement>(null);
+  const description = useRef<HTMLParagraphElement>(null);
+  const id = useId();
+  const first = scene.setup();
+  const frame = scene.frame();
+
+  useEffect(() => {
+    const element = root.current;
+    if (!element) return;
+    const painter: Painter = createPainter(element);
+    let size = { width: element.clientWidth, height: element.clientHeight };
+    let words: ReturnType<typeof setTimeout> | undefined;
+    const input = (): DrawingInput | null => {
+      const setup = scene.setup();
+      const shown = scene.frame();
+      if (!setup || !shown || size.width === 0 || size.height === 0) return null;
+      return { setup, frame: shown, hand, viewpoint, length, shoulderBreadth, reading: judge?.(setup) ?? null, size };
+    };
+    const paint = () => {
+      const drawn = input();
+      if (!drawn) return;
+      painter.paint(drawPlan(drawn));
+      paintGhost(element, ghost ?? null, drawn);
+      clearTimeout(words);
+      words = setTimeout(() => {
+        if (description.current) description.current.textContent = planWords(drawn.setup, length);
+      }, 300);
+    };
+    const resized = new ResizeObserver(() => {
+      size = { width: element.clientWidth, height: element.clientHeight };
+      paint();
+    });
+    resized.observe(element);
+    paint();
+    const unsubscribe = scene.subscribe(paint);
+    const unmount = onMount?.({ element, input });
+    return () => {
+      clearTimeout(words);
+      resized.disconnect();
+      unsubscribe();
+      unmount?.();
+    };
+  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghost]);
+
+  if (!first || !frame) return null;
+  return (
+    <>
+      <svg
+        ref={root}
+        className={holds === 'none' ? 'plan still' : 'plan'}
+        role={holds === 'none' ? 'img' : 'application'}
+        aria-label={label}
+        aria-describedby={`${id}-words`}
+        tabIndex={holds === 'none' ? undefined : 0}
+        data-testid="plan"
+      >
+        <Grid id={id} />
+        <path className="plumb" data-part="shoulders" />
+        <text className="quiet" data-part="shoulders-figure" textAnchor="middle" fontSize="0.85em" />
+        <line className="square" data-part="trail-square" />
+        <line className="square" data-part="lead-square" />
+        <line className="square" data-part="ball-drop" />
+        <Shoe foot="trail" setup={first} holds={holds} />
+        <Shoe foot="lead" setup={first} holds={holds} />
+        {ghost && <Ghost setup={ghost} input={{ frame, hand, viewpoint }} />}
+        <path className="arc" data-part="trail-arc" />
+        <path className="arc" data-part="lead-arc" />
+        <line className="heel-line" data-part="heel-line" />
+        <line className="toe-line" data-part="toe-line" />
+        <path className="measure" data-part="width" />
+        <text className="strong" data-part="width-figure" textAnchor="middle" fontSize="1.15em" />
+        <text className="strong" data-part="trail-flare" textAnchor="middle" fontSize="1.15em" />
+        <text className="strong" data-part="lead-flare" textAnchor="middle" fontSize="1.15em" />
+        <path className="break" data-part="break" />
+        <line className="target-line" data-part="target" />
+        <path className="target-line" data-part="target-arrow" />
+        <text className="quiet" data-part="target-word" fontSize="0.9em">
+          target
+        </text>
+        <line className="face" data-part="face" />
+        <circle className="ball" data-part="ball" />
+        <text className="quiet" data-part="ball-figure" fontSize="0.9em" />
+      </svg>
+      <p ref={description} id={`${id}-words`} className="sr-only" />
+    </>
+  );
+}
+
+/** The ghost is rendered for the first frame; a new frame lays it on the ground anew. */
+function paintGhost(element: SVGSVGElement, ghost: Setup | null, drawn: DrawingInput): void {
+  const group = element.querySelector('[data-part="ghost"]');
+  if (!group || !ghost) return;
+  const place = projection(drawn.frame, drawn.hand, drawn.viewpoint);
+  (['trail', 'lead'] as const).forEach((foot, index) => {
+    const matrix = footMatrix(ghost, foot, place);
+    const path = group.children[index]!;
+    if (path.getAttribute('transform') !== matrix) path.setAttribute('transform', matrix);
+  });
+}
+
+/** A screen point of the page as a point of the drawing, mm, with how many mm a pixel is. */
+export function drawingPoint(surface: PlanSurface, clientX: number, clientY: number) {
+  const input = surface.input();
+  if (!input) return null;
+  const view = viewOf(input);
+  const box = surface.element.getBoundingClientRect();
+  return {
+    input,
+    mmPerPx: view.mmPerPx,
+    at: { x: view.left + (clientX - box.left) * view.mmPerPx, y: view.top + (clientY - box.top) * view.mmPerPx },
+  };
+}

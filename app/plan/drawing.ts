@@ -1,0 +1,220 @@
+import {
+  angleFigure,
+  lengthFigure,
+  lengthWithUnit,
+  measureAddress,
+  outwardSign,
+  radians,
+  soleOutline,
+  toePoint,
+  type FootName,
+  type Hand,
+  type LengthUnit,
+  type Point,
+  type Reading,
+  type Setup,
+  type Shoe,
+  type Verdict,
+} from '@pedastance/core';
+import type { Viewpoint } from '../state/preferences';
+import { STRIP_MM, projection, type Frame, type Projection } from './frame';
+
+/** Attributes of the drawing's parts by part and attribute; `text` is a part's words. */
+export type Drawing = Record<string, Record<string, string>>;
+
+export interface DrawingInput {
+  setup: Setup;
+  frame: Frame;
+  hand: Hand;
+  viewpoint: Viewpoint;
+  length: LengthUnit;
+  /** Outer shoulder breadth, mm. */
+  shoulderBreadth: number;
+  reading: Reading | null;
+  /** The drawing's box, px. */
+  size: { width: number; height: number };
+}
+
+/** A figure out of its band carries a shape as well as a colour. */
+export const VERDICT_SHAPES: Record<Verdict, string> = { below: '▼', in: '●', above: '▲' };
+
+const n = (value: number): string => (Math.round(value * 100) / 100).toString();
+
+const closedPath = (points: readonly Point[]): string =>
+  `M${points.map((point) => `${n(point.x)} ${n(point.y)}`).join('L')}Z`;
+
+/** The sole in its own frame: heel at the origin, toe along +y, outward +x. */
+export const solePath = (shoe: Shoe): string => closedPath(soleOutline(shoe));
+
+/** From a foot's own frame to the drawing. */
+export function footMatrix(setup: Setup, foot: FootName, { toScreen, signs }: Projection): string {
+  const { heel, flare } = setup.address[foot];
+  const at = toScreen(heel);
+  const outward = outwardSign(foot) * signs.x;
+  const sine = Math.sin(radians(flare));
+  const cosine = Math.cos(radians(flare));
+  const cells = [outward * cosine, -signs.y * sine, outward * sine, signs.y * cosine, at.x, at.y];
+  return `matrix(${cells.map((cell) => (Math.round(cell * 1e4) / 1e4).toString()).join(' ')})`;
+}
+
+const segment = (from: Point, to: Point) => ({ x1: n(from.x), y1: n(from.y), x2: n(to.x), y2: n(to.y) });
+
+const OVERHANG_MM = 55;
+
+/** A line through two points, drawn on a little beyond both. */
+function extended(from: Point, to: Point) {
+  const length = Math.max(1, Math.hypot(to.x - from.x, to.y - from.y));
+  const x = ((to.x - from.x) / length) * OVERHANG_MM;
+  const y = ((to.y - from.y) / length) * OVERHANG_MM;
+  return segment({ x: from.x - x, y: from.y - y }, { x: to.x + x, y: to.y + y });
+}
+
+function scaleOf({ frame, size }: DrawingInput): number {
+  return Math.max(frame.width / size.width, frame.depth / size.height);
+}
+
+const BALL_MARGIN_MM = 75;
+
+/** The drawing's box in mm, and how many mm a pixel is. */
+export function viewOf(input: DrawingInput) {
+  const mmPerPx = scaleOf(input);
+  const width = input.size.width * mmPerPx;
+  const height = input.size.height * mmPerPx;
+  const spare = (height - input.frame.depth) / 2;
+  const ballSide = STRIP_MM + BALL_MARGIN_MM + spare;
+  const top = input.viewpoint === 'coach' ? ballSide - height : -ballSide;
+  return { mmPerPx, left: -width / 2, top, width, height };
+}
+
+const ARC_SHARE = 0.62;
+
+function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPerPx: number): Drawing {
+  const { setup } = input;
+  const { heel, flare } = setup.address[foot];
+  const { length } = setup.address.shoe;
+  const radius = length * ARC_SHARE;
+  const at = place.toScreen(heel);
+  const straight = place.toScreen({ x: heel.x, y: heel.y + length });
+  const arcFrom = place.toScreen({ x: heel.x, y: heel.y + radius });
+  const turned = { x: outwardSign(foot) * radius * Math.sin(radians(flare)), y: radius * Math.cos(radians(flare)) };
+  const arcTo = place.toScreen({ x: heel.x + turned.x, y: heel.y + turned.y });
+  const sweep = outwardSign(foot) * place.signs.x * place.signs.y * Math.sign(flare) > 0 ? 0 : 1;
+  const toe = place.toScreen(toePoint(setup.address, foot));
+  const aside = outwardSign(foot) * place.signs.x * 30 * mmPerPx;
+  const verdict = verdictOf(input.reading, foot === 'lead' ? 'leadFlare' : 'trailFlare');
+  const along = setup.balance[foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe'] / 100;
+  const share = (foot === 'lead' ? setup.balance.leadShare : 100 - setup.balance.leadShare) / 50;
+  return {
+    [foot]: { transform: footMatrix(setup, foot, place) },
+    [`${foot}-load`]: { cy: n(along * length), r: n(22 * Math.sqrt(share)) },
+    [`${foot}-square`]: segment(at, straight),
+    [`${foot}-arc`]: { d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}` },
+    [`${foot}-flare`]: {
+      x: n(toe.x + aside),
+      y: n(toe.y + 5 * mmPerPx),
+      text: `${verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ` : ''}${angleFigure(flare)}`,
+      'data-verdict': verdict ?? 'none',
+    },
+  };
+}
+
+function verdictOf(reading: Reading | null, item: string): Verdict | null {
+  return reading?.findings.find((finding) => finding.item === item)?.verdict ?? null;
+}
+
+/** Behind the heels: the width between them, and the shoulders' edges dropped as plumb marks. */
+function behindHeels(input: DrawingInput, place: Projection, mmPerPx: number): Drawing {
+  const { lead, trail } = input.setup.address;
+  const back = Math.min(lead.heel.y, trail.heel.y);
+  const rowY = (px: number) => place.toScreen({ x: 0, y: back }).y - place.signs.y * px * mmPerPx;
+  const leadX = place.toScreen(lead.heel).x;
+  const trailX = place.toScreen(trail.heel).x;
+  const width = measureAddress(input.setup.address).stanceWidth;
+  const middle = (leadX + trailX) / 2;
+  const half = input.shoulderBreadth / 2;
+  const tick = 6 * mmPerPx;
+  const verdict = verdictOf(input.reading, 'stanceWidth');
+  const shape = verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ` : '';
+  const widthY = rowY(16);
+  const plumbY = rowY(40);
+  const dimension = (from: number, to: number, y: number) =>
+    `M${n(from)} ${n(y - tick)}V${n(y + tick)}M${n(from)} ${n(y)}H${n(to)}M${n(to)} ${n(y - tick)}V${n(y + tick)}`;
+  return {
+    width: { d: dimension(trailX, leadX, widthY) },
+    'width-figure': {
+      x: n(middle),
+      y: n(widthY + 5 * mmPerPx),
+      text: `${shape}${lengthWithUnit(width, input.length)}`,
+      'data-verdict': verdict ?? 'none',
+    },
+    shoulders: { d: dimension(middle - half, middle + half, plumbY) },
+    'shoulders-figure': {
+      x: n(middle),
+      y: n(plumbY + 4 * mmPerPx),
+      text: `shoulders ${lengthFigure(input.shoulderBreadth, input.length)}`,
+    },
+  };
+}
+
+/** The target line's strip: the line, ball and club face, and the break that cuts the distance short. */
+function strip(input: DrawingInput, place: Projection, view: ReturnType<typeof viewOf>): Drawing {
+  const { mmPerPx, left, width } = view;
+  const measures = measureAddress(input.setup.address);
+  const y = place.signs.y * STRIP_MM;
+  const breakY = place.signs.y * (STRIP_MM - 48);
+  const ballX = place.toScreen({ x: 0, y: 0 }).x;
+  const leadX = place.toScreen(input.setup.address.lead.heel).x;
+  const toTarget = place.signs.x;
+  const zig = 9 * mmPerPx;
+  const right = left + width;
+  const end = toTarget > 0 ? right : left;
+  const arrow = 10 * mmPerPx;
+  const tip = end - toTarget * 3 * mmPerPx;
+  const below = (px: number) => n(y + (place.signs.y > 0 ? px : -px + 9) * mmPerPx);
+  return {
+    target: segment({ x: left, y }, { x: right, y }),
+    'target-arrow': {
+      d: `M${n(tip - toTarget * arrow)} ${n(y - arrow * 0.7)}L${n(tip)} ${n(y)}L${n(tip - toTarget * arrow)} ${n(y + arrow * 0.7)}`,
+    },
+    'target-word': {
+      x: n(end - toTarget * 14 * mmPerPx),
+      y: n(y - 10 * mmPerPx),
+      'text-anchor': toTarget > 0 ? 'end' : 'start',
+    },
+    break: {
+      d: `M${n(left - 5)} ${n(breakY)}H${n(-2 * zig)}L${n(-zig)} ${n(breakY - zig)}L${n(zig)} ${n(breakY + zig)}L${n(2 * zig)} ${n(breakY)}H${n(right + 5)}`,
+    },
+    ball: { cx: n(ballX), cy: n(y), r: n(Math.max(21.3, 9 * mmPerPx)) },
+    face: segment(
+      { x: ballX - toTarget * (Math.max(21.3, 9 * mmPerPx) + 6 * mmPerPx), y: y - 16 * mmPerPx },
+      { x: ballX - toTarget * (Math.max(21.3, 9 * mmPerPx) + 6 * mmPerPx), y: y + 16 * mmPerPx },
+    ),
+    'ball-drop': segment(place.toScreen(input.setup.address.lead.heel), { x: leadX, y }),
+    'ball-figure': {
+      x: n(left + 10 * mmPerPx),
+      y: below(30),
+      text: `ball ${lengthFigure(measures.ballAlong, input.length)} inside lead heel, ${lengthFigure(measures.ballOut, input.length)} ${input.length === 'cm' ? 'cm' : 'in'} out`,
+    },
+  };
+}
+
+/** Everything that the placing of feet, ball and load decides about the drawing. */
+export function drawPlan(input: DrawingInput): Drawing {
+  const place = projection(input.frame, input.hand, input.viewpoint);
+  const view = viewOf(input);
+  const { address } = input.setup;
+  const at = (foot: FootName) => place.toScreen(toePoint(address, foot));
+  return {
+    root: {
+      viewBox: `${n(view.left)} ${n(view.top)} ${n(view.width)} ${n(view.height)}`,
+      'font-size': n(14 * view.mmPerPx),
+    },
+    grid: { x: n(view.left), y: n(view.top), width: n(view.width), height: n(view.height) },
+    ...footParts(input, 'trail', place, view.mmPerPx),
+    ...footParts(input, 'lead', place, view.mmPerPx),
+    'toe-line': extended(at('trail'), at('lead')),
+    'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
+    ...behindHeels(input, place, view.mmPerPx),
+    ...strip(input, place, view),
+  };
+}

@@ -1,0 +1,68 @@
+import type { LogEntry, NewBuild, Student } from '@pedastance/contract';
+import type { HouseMethod } from '@pedastance/core';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { LessonDraft } from './lessonDraft';
+import type { Letter } from './letter';
+
+/** Everything on the device belongs to one academy and one instructor, named by `owner`. */
+interface Owned {
+  owner: string;
+}
+
+type ById<Value> = { key: [string, string]; value: Owned & { id: string; value: Value } };
+type OfStudent<Value> = {
+  key: [string, string];
+  value: Owned & { id: string; studentId: string; value: Value };
+  indexes: { byStudent: [string, string] };
+};
+
+interface Schema extends DBSchema {
+  /** Who is signed in, and how this device is set. */
+  device: { key: string; value: unknown };
+  students: ById<Student>;
+  methods: ById<HouseMethod>;
+  builds: OfStudent<NewBuild>;
+  entries: OfStudent<LogEntry>;
+  drafts: ById<LessonDraft>;
+  outbox: { key: number; value: Letter; indexes: { byOwner: string } };
+}
+
+export type DeviceDatabase = IDBPDatabase<Schema>;
+export type OwnedStore = 'students' | 'methods' | 'builds' | 'entries' | 'drafts';
+/** Copies of what the server has; a sign-out may remove them, never the drafts or the outbox. */
+export const COPIES = ['students', 'methods', 'builds', 'entries'] as const;
+
+const NAME = 'pedastance';
+const VERSION = 1;
+
+let opened: Promise<DeviceDatabase> | undefined;
+
+/** The device's database, opened once. */
+export function deviceDatabase(): Promise<DeviceDatabase> {
+  opened ??= openDB<Schema>(NAME, VERSION, {
+    upgrade(database) {
+      database.createObjectStore('device');
+      for (const name of ['students', 'methods', 'drafts'] as const) {
+        database.createObjectStore(name, { keyPath: ['owner', 'id'] });
+      }
+      for (const name of ['builds', 'entries'] as const) {
+        const store = database.createObjectStore(name, { keyPath: ['owner', 'id'] });
+        store.createIndex('byStudent', ['owner', 'studentId']);
+      }
+      const outbox = database.createObjectStore('outbox', { keyPath: 'sequence', autoIncrement: true });
+      outbox.createIndex('byOwner', 'owner');
+    },
+    // Another tab wants a newer version: let go, and open again when next asked.
+    blocking(_current, _blocked, event) {
+      (event.target as IDBDatabase).close();
+      opened = undefined;
+    },
+    terminated() {
+      opened = undefined;
+    },
+  });
+  return opened;
+}
+
+/** All keys that begin with an owner; identifiers are shorter than any run of the last character. */
+export const ownedBy = (owner: string): IDBKeyRange => IDBKeyRange.bound([owner, ''], [owner, '\uffff']);

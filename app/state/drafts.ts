@@ -1,0 +1,47 @@
+import { create } from 'zustand';
+import { currentOwner } from './account';
+import { deviceDatabase, ownedBy } from './database';
+import type { LessonDraft } from './lessonDraft';
+
+interface Drafts {
+  drafts: Record<string, LessonDraft>;
+  loaded: boolean;
+  /** The device refused to keep the lesson; the coach has to know at once. */
+  notKept: string | null;
+}
+
+export const useDrafts = create<Drafts>(() => ({ drafts: {}, loaded: false, notKept: null }));
+
+export async function openDrafts(owner: string): Promise<void> {
+  const rows = await (await deviceDatabase()).getAll('drafts', ownedBy(owner));
+  if (currentOwner() !== owner) return;
+  useDrafts.setState({ drafts: Object.fromEntries(rows.map((row) => [row.id, row.value])), loaded: true });
+}
+
+export const closeDrafts = (): void => useDrafts.setState({ drafts: {}, loaded: false, notKept: null });
+
+/** Keeps a lesson in progress on the device. */
+export async function keepDraft(owner: string, draft: LessonDraft): Promise<void> {
+  if (currentOwner() === owner) {
+    useDrafts.setState((state) => ({ drafts: { ...state.drafts, [draft.id]: draft } }));
+  }
+  try {
+    await (await deviceDatabase()).put('drafts', { owner, id: draft.id, value: draft });
+    if (useDrafts.getState().notKept) useDrafts.setState({ notKept: null });
+  } catch (error) {
+    useDrafts.setState({ notKept: (error as Error).message });
+  }
+}
+
+export async function removeDraft(owner: string, id: string): Promise<void> {
+  await (await deviceDatabase()).delete('drafts', [owner, id]);
+  useDrafts.setState((state) => {
+    const { [id]: _gone, ...rest } = state.drafts;
+    return { drafts: rest };
+  });
+}
+
+export const draftsOf = (drafts: Record<string, LessonDraft>, studentId: string): LessonDraft[] =>
+  Object.values(drafts)
+    .filter((draft) => draft.studentId === studentId)
+    .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt));

@@ -1,0 +1,62 @@
+import type { ClubId, Item, Setup, Shot } from '@pedastance/core';
+
+export const STEPS = ['who', 'club', 'feet', 'balance', 'read', 'change', 'keep'] as const;
+export type Step = (typeof STEPS)[number];
+
+/** What a lesson has recorded, so that it is not offered to be recorded again. */
+export interface Recorded {
+  readingId: string;
+  changeId: string | null;
+  club: ClubId;
+}
+
+/** A lesson in progress, kept on the device until it is finished. */
+export interface LessonDraft {
+  id: string;
+  studentId: string;
+  startedAt: string;
+  updatedAt: string;
+  step: Step;
+  club: ClubId | null;
+  clubLengthInches: number;
+  shot: Shot;
+  /** Today's feet and balance; null until a club is chosen. */
+  setup: Setup | null;
+  /** The coach has placed the feet, or noted the balance; before that they only stand there. */
+  feetPlaced: boolean;
+  balanceNoted: boolean;
+  /** The agreed feet and balance; null until a change is begun. */
+  agreed: Setup | null;
+  taken: Item[];
+  reason: string;
+  feel: string;
+  note: string;
+  recorded: Recorded[];
+}
+
+export function newDraft(id: string, studentId: string, startedAt: string): LessonDraft {
+  return {
+    id,
+    studentId,
+    startedAt,
+    updatedAt: startedAt,
+    step: 'who',
+    recorded: [],
+    ...untouchedClub,
+  };
+}
+
+/** The part of a draft that starts anew with each club. */
+export const untouchedClub = {
+  club: null,
+  clubLengthInches: 0,
+  shot: 'full' as const,
+  setup: null,
+  feetPlaced: false,
+  balanceNoted: false,
+  agreed: null,
+  taken: [],
+  reason: '',
+  feel: '',
+  note: '',
+};

@@ -1,0 +1,29 @@
+import type { NewBuild, NewEntry, NewLesson, NewStudent, Problem, StudentEdit } from '@pedastance/contract';
+
+/** What can be sent: each write with where it goes. */
+export type Writing =
+  | { route: 'student'; body: NewStudent }
+  | { route: 'student edit'; body: StudentEdit }
+  | { route: 'build'; body: NewBuild }
+  | { route: 'lesson'; body: NewLesson }
+  | { route: 'entry'; body: NewEntry };
+
+export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: string }> = {
+  student: { method: 'POST', path: '/api/students' },
+  'student edit': { method: 'PUT', path: '/api/students' },
+  build: { method: 'POST', path: '/api/builds' },
+  lesson: { method: 'POST', path: '/api/lessons' },
+  entry: { method: 'POST', path: '/api/entries' },
+};
+
+/** A write waiting in the outbox, in the order it was made. */
+export interface Letter {
+  sequence?: number;
+  owner: string;
+  studentId: string;
+  /** What it is, in the coach's words. */
+  label: string;
+  writing: Writing;
+  /** Why the server refused it; a refused letter waits for the coach. */
+  refusal: Problem | null;
+}

@@ -1,0 +1,133 @@
+import { create } from 'zustand';
+import { currentOwner, sessionExpired, useAccount } from './account';
+import { api, isSignedOut, Refused, ServerAway } from './api';
+import { deviceDatabase } from './database';
+import type { Letter, Writing } from './letter';
+import { keepAnswer, openRecords, showLetters, useRecords } from './records';
+
+interface Outbox {
+  /** This coach's letters only, in the order they were made. */
+  letters: Letter[];
+  sending: boolean;
+}
+
+export const useOutbox = create<Outbox>(() => ({ letters: [], sending: false }));
+
+const FIRST_WAIT_MS = 2_000;
+const LONGEST_WAIT_MS = 30_000;
+/** Tabs of one browser take turns at sending. */
+const LOCK = 'pedastance-outbox';
+
+let wait = FIRST_WAIT_MS;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Shows the letters of the coach who is signed in. */
+export async function openOutbox(owner: string): Promise<void> {
+  const letters = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
+  if (currentOwner() === owner) useOutbox.setState({ letters });
+}
+
+export const closeOutbox = (): void => {
+  clearTimeout(timer);
+  useOutbox.setState({ letters: [], sending: false });
+};
+
+export interface Post {
+  studentId: string;
+  label: string;
+  writing: Writing;
+}
+
+/**
+ * Puts writes into the outbox, all or none, and starts sending. They are on the device when this
+ * resolves, whatever becomes of the page.
+ */
+export async function post(posts: readonly Post[]): Promise<void> {
+  const owner = currentOwner();
+  if (!owner) throw new Error('nobody is signed in');
+  const letters = posts.map((each): Letter => ({ ...each, owner, refusal: null }));
+  const transaction = (await deviceDatabase()).transaction('outbox', 'readwrite');
+  for (const letter of letters) void transaction.store.add(letter);
+  await transaction.done;
+  showLetters(letters);
+  await openOutbox(owner);
+  void sendLetters();
+}
+
+type Outcome = 'sent' | 'refused' | 'stop';
+
+async function sendOne(owner: string, letter: Letter): Promise<Outcome> {
+  const database = await deviceDatabase();
+  try {
+    const answer = await api.write(owner, letter.writing);
+    await keepAnswer(owner, letter, answer);
+    await database.delete('outbox', letter.sequence!);
+    useRecords.setState({ serverAway: false });
+    return 'sent';
+  } catch (error) {
+    if (isSignedOut(error)) sessionExpired();
+    else if (error instanceof ServerAway) useRecords.setState({ serverAway: true });
+    else if (error instanceof Refused && error.problem.status !== 429) {
+      await database.put('outbox', { ...letter, refusal: error.problem });
+      return 'refused';
+    } else if (!(error instanceof Refused)) throw error;
+    return 'stop';
+  }
+}
+
+/** Sends what waits, in order. A refused letter holds back the later ones of the same student. */
+async function sendAll(owner: string): Promise<boolean> {
+  const waiting = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
+  const heldBack = new Set(waiting.filter((letter) => letter.refusal).map((letter) => letter.studentId));
+  for (const letter of waiting) {
+    if (currentOwner() !== owner) return true;
+    if (letter.refusal || heldBack.has(letter.studentId)) continue;
+    const outcome = await sendOne(owner, letter);
+    await openOutbox(owner);
+    if (outcome === 'stop') return false;
+    if (outcome === 'refused') heldBack.add(letter.studentId);
+  }
+  return true;
+}
+
+function tryLater(): void {
+  clearTimeout(timer);
+  timer = setTimeout(() => void sendLetters(), wait);
+  wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+}
+
+/** Sends the signed-in coach's letters, and keeps trying while the server is away. */
+export async function sendLetters(): Promise<void> {
+  const owner = currentOwner();
+  if (!owner || useAccount.getState().status !== 'signed in') return;
+  clearTimeout(timer);
+  useOutbox.setState({ sending: true });
+  let through = false;
+  try {
+    through = await navigator.locks.request(LOCK, () => sendAll(owner));
+  } finally {
+    useOutbox.setState({ sending: false });
+    if (through) wait = FIRST_WAIT_MS;
+    else tryLater();
+  }
+}
+
+/** Tries at once, when there is reason to think that the server is back. */
+export function trySoon(): void {
+  wait = FIRST_WAIT_MS;
+  void sendLetters();
+}
+
+/** Takes back a refusal and sends again. */
+export async function sendAgain(letter: Letter): Promise<void> {
+  await (await deviceDatabase()).put('outbox', { ...letter, refusal: null });
+  trySoon();
+}
+
+/** Removes a refused letter for good; only ever on the coach's word. */
+export async function discardLetter(letter: Letter): Promise<void> {
+  await (await deviceDatabase()).delete('outbox', letter.sequence!);
+  await openRecords(letter.owner);
+  await openOutbox(letter.owner);
+  trySoon();
+}

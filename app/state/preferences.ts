@@ -1,0 +1,32 @@
+import type { FootWords, LengthUnit } from '@pedastance/core';
+import { create } from 'zustand';
+import { deviceDatabase } from './database';
+
+export type Viewpoint = 'coach' | 'student';
+export type Light = 'paper' | 'dusk' | 'as the device';
+
+interface Preferences {
+  length: LengthUnit;
+  feet: FootWords;
+  viewpoint: Viewpoint;
+  light: Light;
+}
+
+export const usePreferences = create<Preferences>(() => ({
+  length: 'cm',
+  feet: 'lead and trail',
+  viewpoint: 'coach',
+  light: 'paper',
+}));
+
+const KEPT = 'preferences';
+
+export async function startPreferences(): Promise<void> {
+  const kept = (await (await deviceDatabase()).get('device', KEPT)) as Partial<Preferences> | undefined;
+  if (kept) usePreferences.setState(kept);
+}
+
+export function prefer(preference: Partial<Preferences>): void {
+  usePreferences.setState(preference);
+  void deviceDatabase().then((database) => database.put('device', usePreferences.getState(), KEPT));
+}

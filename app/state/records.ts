@@ -1,0 +1,189 @@
+import type { LogEntry, NewBuild, Student } from '@pedastance/contract';
+import type { HouseMethod } from '@pedastance/core';
+import { create } from 'zustand';
+import { sessionExpired } from './account';
+import { api, isSignedOut, ServerAway } from './api';
+import { COPIES, deviceDatabase, ownedBy } from './database';
+import type { Letter, Writing } from './letter';
+
+/** What the device knows of one coach's academy; the server's copy and what waits to be sent. */
+interface Records {
+  owner: string | null;
+  students: Record<string, Student>;
+  methods: HouseMethod[];
+  builds: Record<string, NewBuild>;
+  entries: Record<string, LogEntry>;
+  /** Whether the server answered when last asked. */
+  serverAway: boolean;
+  loaded: boolean;
+}
+
+const EMPTY = { students: {}, methods: [], builds: {}, entries: {}, serverAway: false, loaded: false };
+
+export const useRecords = create<Records>(() => ({ owner: null, ...EMPTY }));
+
+const byId = <Value extends { id: string }>(values: readonly Value[]): Record<string, Value> =>
+  Object.fromEntries(values.map((value) => [value.id, value]));
+
+/** What a write does to the records of the device, before the server has had it. */
+function applied(records: Pick<Records, 'students' | 'builds'>, writing: Writing) {
+  const { students, builds } = records;
+  switch (writing.route) {
+    case 'student': {
+      const { body } = writing;
+      const student: Student = { ...body, version: 1, updatedAt: body.madeAt, build: null, lastEntryAt: null };
+      return { students: { ...students, [body.id]: { ...student, ...students[body.id] } } };
+    }
+    case 'student edit': {
+      const { id: _write, studentId, madeAt, version, ...person } = writing.body;
+      const student = students[studentId];
+      if (!student || student.version > version) return {};
+      return {
+        students: { ...students, [studentId]: { ...student, ...person, version: version + 1, updatedAt: madeAt } },
+      };
+    }
+    case 'build': {
+      const { body } = writing;
+      const student = students[body.studentId];
+      const newer = student && (!student.build || student.build.madeAt <= body.madeAt);
+      return {
+        builds: { ...builds, [body.id]: body },
+        ...(newer && { students: { ...students, [student.id]: { ...student, build: body } } }),
+      };
+    }
+    default:
+      return {};
+  }
+}
+
+/** An entry on its way, shown in the log as it will be; `receivedAt` is empty until it landed. */
+const entryOnItsWay = (letter: Letter): LogEntry | null =>
+  letter.writing.route === 'entry' ? { ...letter.writing.body, studentId: letter.studentId, receivedAt: '' } : null;
+
+function withLetters(records: Pick<Records, 'students' | 'builds' | 'entries'>, letters: readonly Letter[]) {
+  return letters.reduce((sum, letter) => {
+    const entry = entryOnItsWay(letter);
+    const next = { ...sum, ...applied(sum, letter.writing) };
+    if (entry && !sum.entries[entry.id]) next.entries = { ...next.entries, [entry.id]: entry };
+    return next;
+  }, records);
+}
+
+/** Shows a letter's contents at once. */
+export const showLetters = (letters: readonly Letter[]): void =>
+  useRecords.setState((records) => withLetters(records, letters));
+
+const lettersOf = async (owner: string): Promise<Letter[]> =>
+  (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
+
+/** Opens one coach's records from the device. */
+export async function openRecords(owner: string): Promise<void> {
+  if (useRecords.getState().owner !== owner) useRecords.setState({ owner, ...EMPTY });
+  const database = await deviceDatabase();
+  const [students, methods, builds, entries] = await Promise.all(
+    COPIES.map((store) => database.getAll(store, ownedBy(owner))),
+  );
+  const values = (rows: unknown) => (rows as { value: never }[]).map((row) => row.value);
+  const kept = {
+    students: byId<Student>(values(students)),
+    builds: byId<NewBuild>(values(builds)),
+    entries: byId<LogEntry>(values(entries)),
+  };
+  const shown = withLetters(kept, await lettersOf(owner));
+  if (useRecords.getState().owner !== owner) return;
+  useRecords.setState({ ...shown, methods: values(methods), loaded: true });
+}
+
+export const closeRecords = (): void => useRecords.setState({ owner: null, ...EMPTY });
+
+/** Notes whether the server answered, and whether it still knows the session. */
+function noteFailure(error: unknown): void {
+  if (error instanceof ServerAway) useRecords.setState({ serverAway: true });
+  else if (isSignedOut(error)) sessionExpired();
+  else throw error;
+}
+
+async function keepStudents(owner: string, students: readonly Student[]): Promise<void> {
+  const transaction = (await deviceDatabase()).transaction('students', 'readwrite');
+  for (const value of students) void transaction.store.put({ owner, id: value.id, value });
+  await transaction.done;
+}
+
+/** Brings the students and the methods up to the server's. A server that is away changes nothing. */
+export async function refreshStudents(owner: string): Promise<void> {
+  try {
+    const [students, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
+    await keepStudents(owner, students);
+    const transaction = (await deviceDatabase()).transaction('methods', 'readwrite');
+    for (const value of methods) void transaction.store.put({ owner, id: `${value.id}:${value.version}`, value });
+    await transaction.done;
+    const letters = await lettersOf(owner);
+    if (useRecords.getState().owner !== owner) return;
+    useRecords.setState((records) => ({
+      ...withLetters({ ...records, students: byId(students) }, letters),
+      methods,
+      serverAway: false,
+      loaded: true,
+    }));
+  } catch (error) {
+    noteFailure(error);
+  }
+}
+
+/** Brings one student with builds and log up to the server's. */
+export async function refreshStudent(owner: string, id: string): Promise<void> {
+  try {
+    const { student, builds, entries } = await api.student(owner, id);
+    await keepStudents(owner, [student]);
+    const transaction = (await deviceDatabase()).transaction(['builds', 'entries'], 'readwrite');
+    for (const value of builds) void transaction.objectStore('builds').put({ owner, id: value.id, studentId: id, value });
+    for (const value of entries) void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
+    await transaction.done;
+    const letters = await lettersOf(owner);
+    if (useRecords.getState().owner !== owner) return;
+    useRecords.setState((records) => ({
+      ...withLetters(
+        {
+          students: { ...records.students, [id]: student },
+          builds: { ...records.builds, ...byId(builds) },
+          entries: { ...records.entries, ...byId(entries) },
+        },
+        letters,
+      ),
+      serverAway: false,
+    }));
+  } catch (error) {
+    // A student added on this device and not sent yet is unknown to the server, which is no failure.
+    if (useRecords.getState().students[id] && !isSignedOut(error) && !(error instanceof ServerAway)) return;
+    noteFailure(error);
+  }
+}
+
+/** Keeps the server's answer to a letter as the record it is. */
+export async function keepAnswer(owner: string, letter: Letter, answer: unknown): Promise<void> {
+  const database = await deviceDatabase();
+  const { route } = letter.writing;
+  if (route === 'student' || route === 'student edit') {
+    const answered = answer as Student;
+    const build = useRecords.getState().students[answered.id]?.build ?? answered.build;
+    const value = { ...answered, build };
+    await database.put('students', { owner, id: value.id, value });
+    useRecords.setState((records) => ({ students: { ...records.students, [value.id]: value } }));
+  }
+  if (route === 'build') {
+    const value = answer as NewBuild;
+    await database.put('builds', { owner, id: value.id, studentId: letter.studentId, value });
+  }
+  if (route === 'entry') {
+    const value = answer as LogEntry;
+    await database.put('entries', { owner, id: value.id, studentId: letter.studentId, value });
+    useRecords.setState((records) => ({ entries: { ...records.entries, [value.id]: value } }));
+  }
+}
+
+/** Removes one coach's copies from the device; drafts and the outbox stay. */
+export async function forgetCopies(owner: string): Promise<void> {
+  const transaction = (await deviceDatabase()).transaction([...COPIES], 'readwrite');
+  for (const store of COPIES) void transaction.objectStore(store).delete(ownedBy(owner));
+  await transaction.done;
+}
