@@ -4,3 +4,5 @@ export * from './account';
 export * from './students';
 export * from './lessons';
 export * from './method';
+export * from './owner';
+export * from './limits';

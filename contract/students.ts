@@ -1,15 +1,13 @@
 import { BUILD_FIGURES, BUILD_RANGES, SHOE_SIZE_SYSTEMS, type BuildFigureName } from '@pedastance/core';
 import { z } from 'zod';
 import { Id, Moment, text } from './common';
-
-export const EARLIEST_BIRTH_YEAR = 1900;
-export const LATEST_BIRTH_YEAR = 2100;
+import { EARLIEST_BIRTH_YEAR, LATEST_BIRTH_YEAR, LONGEST_CAUTIONS, LONGEST_NAME, MOST_SHOULDERS_OF_HEIGHT } from './limits';
 
 export const Person = z.strictObject({
-  name: text(1, 80),
+  name: text(1, LONGEST_NAME),
   hand: z.enum(['right', 'left']),
   birthYear: z.int().min(EARLIEST_BIRTH_YEAR).max(LATEST_BIRTH_YEAR),
-  cautions: text(0, 500),
+  cautions: text(0, LONGEST_CAUTIONS),
 });
 export type Person = z.infer<typeof Person>;
 
@@ -36,9 +34,6 @@ const figures = Object.fromEntries(BUILD_FIGURES.map((name) => [name, figure(nam
   BuildFigureName,
   ReturnType<typeof figure>
 >;
-
-/** A shoulder breadth is at most this share of height (starting value; the tallest ratio seen is a third). */
-export const MOST_SHOULDERS_OF_HEIGHT = 0.4;
 
 export const BuildFigures = z.strictObject(figures).refine(
   (build) => build.shoulderBreadth.value <= MOST_SHOULDERS_OF_HEIGHT * build.height.value,

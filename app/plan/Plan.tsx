@@ -81,8 +81,8 @@ function Shoe({ foot, setup, holds }: { foot: 'lead' | 'trail'; setup: Setup; ho
       <circle className="load" data-part={`${foot}-load`} cx="0" opacity={holds === 'feet' ? 0.35 : 0.85} />
       {holds === 'feet' && (
         <>
-          <path className="grip" d={GRIP} transform={`translate(0 ${length * 0.24})`} />
-          <circle className="handle" cx="0" cy={length} r="17" />
+          <path className="grip" data-part={`${foot}-grip`} d={GRIP} />
+          <circle className="handle" data-part={`${foot}-handle`} cx="0" />
         </>
       )}
     </g>

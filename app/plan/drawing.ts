@@ -1,5 +1,6 @@
 import {
   angleFigure,
+  heelToToe,
   lengthFigure,
   lengthWithUnit,
   measureAddress,
@@ -86,7 +87,11 @@ export function viewOf(input: DrawingInput) {
   return { mmPerPx, left: -width / 2, top, width, height };
 }
 
+/** Where along the sole its handle for moving is. */
+const GRIP_SHARE = 0.24;
 const ARC_SHARE = 0.62;
+/** How far along the sole its flare is written beside it. */
+const LABEL_SHARE = 0.6;
 
 function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPerPx: number): Drawing {
   const { setup } = input;
@@ -99,19 +104,22 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
   const turned = { x: outwardSign(foot) * radius * Math.sin(radians(flare)), y: radius * Math.cos(radians(flare)) };
   const arcTo = place.toScreen({ x: heel.x + turned.x, y: heel.y + turned.y });
   const sweep = outwardSign(foot) * place.signs.x * place.signs.y * Math.sign(flare) > 0 ? 0 : 1;
-  const toe = place.toScreen(toePoint(setup.address, foot));
-  const aside = outwardSign(foot) * place.signs.x * 30 * mmPerPx;
+  const beside = heelToToe(foot, flare, length * LABEL_SHARE);
+  const sole = place.toScreen({ x: heel.x + beside.x, y: heel.y + beside.y });
+  const aside = outwardSign(foot) * place.signs.x * (setup.address.shoe.breadth / 2 + 30 * mmPerPx);
   const verdict = verdictOf(input.reading, foot === 'lead' ? 'leadFlare' : 'trailFlare');
   const along = setup.balance[foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe'] / 100;
   const share = (foot === 'lead' ? setup.balance.leadShare : 100 - setup.balance.leadShare) / 50;
   return {
     [foot]: { transform: footMatrix(setup, foot, place) },
+    [`${foot}-grip`]: { transform: `translate(0 ${n(length * GRIP_SHARE)}) scale(${n(0.62 * mmPerPx)})` },
+    [`${foot}-handle`]: { cy: n(length), r: n(9 * mmPerPx) },
     [`${foot}-load`]: { cy: n(along * length), r: n(22 * Math.sqrt(share)) },
     [`${foot}-square`]: segment(at, straight),
     [`${foot}-arc`]: { d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}` },
     [`${foot}-flare`]: {
-      x: n(toe.x + aside),
-      y: n(toe.y + 5 * mmPerPx),
+      x: n(sole.x + aside),
+      y: n(sole.y + 5 * mmPerPx),
       text: `${verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ` : ''}${angleFigure(flare)}`,
       'data-verdict': verdict ?? 'none',
     },
@@ -137,22 +145,26 @@ function behindHeels(input: DrawingInput, place: Projection, mmPerPx: number): D
   const shape = verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ` : '';
   const widthY = rowY(16);
   const plumbY = rowY(40);
-  const dimension = (from: number, to: number, y: number) =>
-    `M${n(from)} ${n(y - tick)}V${n(y + tick)}M${n(from)} ${n(y)}H${n(to)}M${n(to)} ${n(y - tick)}V${n(y + tick)}`;
+  const widthWords = `${shape}${lengthWithUnit(width, input.length)}`;
+  const shoulderWords = `shoulders ${lengthWithUnit(input.shoulderBreadth, input.length)}`;
+  // A dimension line leaves room for its words, which are about half as wide as high for each letter.
+  const dimension = (from: number, to: number, y: number, words: string, letterPx: number) => {
+    const left = Math.min(from, to);
+    const right = Math.max(from, to);
+    const room = Math.min((right - left) / 2, (words.length * letterPx * mmPerPx) / 2 + 6 * mmPerPx);
+    const end = (x: number) => `M${n(x)} ${n(y - tick)}V${n(y + tick)}`;
+    return `${end(left)}M${n(left)} ${n(y)}H${n(middle - room)}M${n(middle + room)} ${n(y)}H${n(right)}${end(right)}`;
+  };
   return {
-    width: { d: dimension(trailX, leadX, widthY) },
+    width: { d: dimension(trailX, leadX, widthY, widthWords, 8.6) },
     'width-figure': {
       x: n(middle),
       y: n(widthY + 5 * mmPerPx),
-      text: `${shape}${lengthWithUnit(width, input.length)}`,
+      text: widthWords,
       'data-verdict': verdict ?? 'none',
     },
-    shoulders: { d: dimension(middle - half, middle + half, plumbY) },
-    'shoulders-figure': {
-      x: n(middle),
-      y: n(plumbY + 4 * mmPerPx),
-      text: `shoulders ${lengthFigure(input.shoulderBreadth, input.length)}`,
-    },
+    shoulders: { d: dimension(middle - half, middle + half, plumbY, shoulderWords, 6.2) },
+    'shoulders-figure': { x: n(middle), y: n(plumbY + 4 * mmPerPx), text: shoulderWords },
   };
 }
 
@@ -178,7 +190,7 @@ function strip(input: DrawingInput, place: Projection, view: ReturnType<typeof v
     },
     'target-word': {
       x: n(end - toTarget * 14 * mmPerPx),
-      y: n(y - 10 * mmPerPx),
+      y: n(y + (place.signs.y > 0 ? -10 : 20) * mmPerPx),
       'text-anchor': toTarget > 0 ? 'end' : 'start',
     },
     break: {

@@ -17,10 +17,10 @@ export interface Frame {
 
 /** Between the toes and the drawn target line, mm; the ball's true distance is cut short by a break. */
 export const STRIP_MM = 150;
-const MARGIN_ACROSS_MM = 90;
+const MARGIN_ACROSS_MM = 150;
 const MARGIN_HEELS_MM = 110;
 const MARGIN_BALL_MM = 75;
-const LEAST_WIDTH_MM = 620;
+const LEAST_WIDTH_MM = 700;
 
 /** A frame that shows both feet with room to move them. */
 export function frameFor(address: Address): Frame {
@@ -39,7 +39,7 @@ export function frameFor(address: Address): Frame {
 export function outgrown(frame: Frame, address: Address): boolean {
   const wanted = frameFor(address);
   const aside = Math.abs(wanted.centre.x - frame.centre.x) + (wanted.width - frame.width) / 2;
-  return aside > MARGIN_ACROSS_MM * 0.7 || Math.abs(wanted.centre.y - frame.centre.y) > 60 || wanted.depth > frame.depth + 40;
+  return aside > MARGIN_ACROSS_MM * 0.5 || Math.abs(wanted.centre.y - frame.centre.y) > 60 || wanted.depth > frame.depth + 40;
 }
 
 /** Signs that take ground axes to the screen's (x to the right, y down). */

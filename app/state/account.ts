@@ -1,6 +1,7 @@
-import { ownerOf, type Identity, type SignIn } from '@pedastance/contract';
+import type { SignIn } from '@pedastance/contract';
+import { ownerOf, type Identity } from '@pedastance/contract/owner';
 import { create } from 'zustand';
-import { api, isSignedOut } from './api';
+import { api } from './api';
 import { deviceDatabase } from './database';
 
 /**
@@ -40,12 +41,12 @@ export async function startAccount(): Promise<void> {
   if (kept) useAccount.setState({ status: 'signed in', identity: kept });
   try {
     const identity = await api.whoAmI();
-    if (kept && !sameOwner(kept, identity)) return useAccount.setState({ status: 'expired' });
+    if (!kept && !identity) return useAccount.setState({ status: 'signed out', identity: null });
+    if (!identity || (kept && !sameOwner(kept, identity))) return useAccount.setState({ status: 'expired' });
     await keep(identity);
     useAccount.setState({ status: 'signed in', identity });
-  } catch (error) {
+  } catch {
     if (!kept) useAccount.setState({ status: 'signed out', identity: null });
-    else if (isSignedOut(error)) useAccount.setState({ status: 'expired' });
   }
 }
 

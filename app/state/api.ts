@@ -1,4 +1,5 @@
-import { OWNER_HEADER, type Identity, type LogEntry, type NewBuild, type Problem, type SignIn, type Student } from '@pedastance/contract';
+import type { LogEntry, NewBuild, Problem, SignIn, Student } from '@pedastance/contract';
+import { OWNER_HEADER, type Identity } from '@pedastance/contract/owner';
 import type { HouseMethod } from '@pedastance/core';
 import { ROUTES, type Writing } from './letter';
 
@@ -42,7 +43,7 @@ const read = async <Answer>(path: string, owner: string | null): Promise<Answer>
   (await ask('GET', path, owner)).json() as Promise<Answer>;
 
 export const api = {
-  whoAmI: () => read<Identity>('/api/session', null),
+  whoAmI: () => read<Identity | null>('/api/session', null),
   signIn: async (body: SignIn) => (await ask('POST', '/api/session', null, body)).json() as Promise<Identity>,
   signOut: (owner: string) => ask('DELETE', '/api/session', owner),
   students: (owner: string) => read<Student[]>('/api/students', owner),

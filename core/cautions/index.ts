@@ -36,10 +36,14 @@ const RULES: readonly CautionRule[] = [
 const JUNIOR_CAUTION =
   'Junior: growth spurts, low volume, no forced end-range stretch. Take the build again when they have grown.';
 
+/** What a note says is not there, as in "no pain". */
+const DENIED = /\b(no|without|never|not)\s+(any\s+)?\w+/gi;
+
 /** The cautions for a student from the coach's own note and the age reached this year. */
 export function cautionsFor(note: string, age: number): string[] {
+  const said = note.replace(DENIED, '');
   return [
     ...(age < ADULT_AGE ? [JUNIOR_CAUTION] : []),
-    ...RULES.filter((rule) => rule.words.test(note)).map((rule) => rule.caution),
+    ...RULES.filter((rule) => rule.words.test(said)).map((rule) => rule.caution),
   ];
 }

@@ -28,7 +28,7 @@ export const lengthWithUnit = (mm: number, unit: LengthUnit): string =>
 
 export const angleFigure = (degrees: number, decimals = 0): string => `${rounded(degrees, decimals)}°`;
 
-/** A figure of any unit, with its unit. */
+/** A figure of any unit, with its unit; a line's angle is told by `lineWords`. */
 export function figureWithUnit(value: number, unit: Unit, length: LengthUnit): string {
   if (unit === 'mm') return lengthWithUnit(value, length);
   return unit === 'degrees' ? angleFigure(value, 1) : `${rounded(value, 0)} %`;

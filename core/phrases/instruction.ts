@@ -46,7 +46,7 @@ function leadAndTrail(difference: Difference, shoeLength: number, toeKept: boole
     case 'stanceWidth':
       return `Trail foot ${length} ${by > 0 ? 'wider' : 'narrower'}, to ${lengthWithUnit(to, unit)} between the heels.`;
     case 'leadFlare':
-      return `Turn the lead foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}.`;
+      return `Turn the lead foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${onItsLine}.`;
     case 'trailFlare':
       return `Turn the trail foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${onItsLine}.`;
     case 'setback':

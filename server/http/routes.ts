@@ -126,8 +126,8 @@ export function routes(services: Services): Route[] {
     {
       method: 'get',
       path: '/api/session',
-      access: instructor,
-      handler: (request, response) => void response.json(request.session.identity),
+      access: anyone,
+      handler: (request, response) => void response.json(request.session.identity ?? null),
     },
     { method: 'delete', path: '/api/session', access: instructor, handler: signOut },
     { method: 'get', path: '/api/methods', access: instructor, handler: reading(services, listMethods) },

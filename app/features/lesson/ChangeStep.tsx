@@ -7,11 +7,12 @@ import { prefer } from '../../state/preferences';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { figure, itemName, tellChange, useSpeech } from '../log/sentences';
+import { itemFigure, itemName, tellChange, useSpeech } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
 import { Desk } from './Desk';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
+import { NotPlaced } from './ReadStep';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 
@@ -22,7 +23,7 @@ function Suggestion({ finding, taken, onPress, setup, speech }: { finding: Findi
   const lines = tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
   return (
     <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3">
-      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${figure(finding.measured, finding.unit, speech)}, ${finding.verdict}`}</Body>
+      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${itemFigure(finding.item, finding.measured, finding.unit, speech)}, ${finding.verdict}`}</Body>
       {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}
@@ -92,6 +93,7 @@ function Agreeing() {
   const forward = reading.findings.filter((finding) => finding.putForward);
   return (
     <>
+      <NotPlaced />
       {forward.map((finding) => (
         <Suggestion
           key={finding.item}

@@ -71,7 +71,7 @@ export function ClubStep() {
                 onPress={() => choose(each.id, shot)}
                 className={`min-h-[52px] min-w-[104px] flex-1 items-center justify-center rounded-md border px-2 ${each.id === club ? 'border-ink bg-ink' : 'border-ink bg-sheet'}`}
               >
-                <Text className={`font-text text-base ${each.id === club ? 'font-semibold text-paper' : 'text-ink'}`}>{each.name}</Text>
+                <Text className={`text-center font-text text-base ${each.id === club ? 'font-semibold text-paper' : 'text-ink'}`}>{each.name}</Text>
               </Pressable>
             ))}
           </View>

@@ -58,6 +58,30 @@ function ReasonChips({ onPick }: { onPick: (reason: string) => void }) {
   );
 }
 
+/** What is recorded has to have been looked at: starting figures are nobody's address. */
+function Unlooked({ draft }: { draft: LessonDraft }) {
+  if (draft.feetPlaced && draft.balanceNoted) return null;
+  return (
+    <Notice kind="caution">
+      <Body>Before it is recorded: is this how the student stands?</Body>
+      <View className="flex-row flex-wrap gap-2">
+        {!draft.feetPlaced && (
+          <>
+            <Button look="plain" words="The feet stand as drawn" onPress={() => changeDraft({ feetPlaced: true })} />
+            <Button look="quiet" words="Place them" onPress={() => openStep('feet')} />
+          </>
+        )}
+        {!draft.balanceNoted && (
+          <>
+            <Button look="plain" words={`${Math.round(draft.setup?.balance.leadShare ?? 50)} % on the lead foot, as drawn`} onPress={() => changeDraft({ balanceNoted: true })} />
+            <Button look="quiet" words="Note the balance" onPress={() => openStep('balance')} />
+          </>
+        )}
+      </View>
+    </Notice>
+  );
+}
+
 function Words({ draft }: { draft: LessonDraft }) {
   const { student, build, method } = useLessonContext();
   const speech = useSpeech(student.hand);
@@ -66,6 +90,7 @@ function Words({ draft }: { draft: LessonDraft }) {
   const [busy, setBusy] = useState(false);
   if (!read || !draft.club || !draft.setup) return null;
   const changing = hasChange(draft);
+  const looked = draft.feetPlaced && draft.balanceNoted;
 
   const record = async () => {
     if (changing && draft.reason.trim() === '') {
@@ -85,6 +110,7 @@ function Words({ draft }: { draft: LessonDraft }) {
   return (
     <View className="gap-3">
       <Heading>{clubAndShot(draft.club, draft.shot)}</Heading>
+      <Unlooked draft={draft} />
       {changing && draft.agreed ? (
         tellChange(draft.setup, draft.agreed, speech).map((line) => (
           <Body key={line} className="text-lg">
@@ -103,7 +129,7 @@ function Words({ draft }: { draft: LessonDraft }) {
         </>
       )}
       {fault !== '' && !changing && <Notice kind="trouble" live>{fault}</Notice>}
-      <Button words={busy ? 'Recording …' : changing ? 'Record the change' : 'Record as it is'} disabled={busy} onPress={() => void record()} />
+      <Button words={busy ? 'Recording …' : changing ? 'Record the change' : 'Record as it is'} disabled={busy || !looked} onPress={() => void record()} />
       <Quiet>It is kept on this device first and sent by itself.</Quiet>
     </View>
   );

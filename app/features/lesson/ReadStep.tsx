@@ -18,7 +18,7 @@ import { WorkPlace } from './WorkPlace';
 const adviceFor = (setup: Setup, finding: Finding, speech: Speech): string[] =>
   finding.verdict === 'in' ? [] : tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
 
-function NotPlaced() {
+export function NotPlaced() {
   const feetPlaced = useStore(lesson, (state) => state.draft?.feetPlaced);
   const balanceNoted = useStore(lesson, (state) => state.draft?.balanceNoted);
   if (feetPlaced && balanceNoted) return null;

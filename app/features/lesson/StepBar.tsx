@@ -26,7 +26,7 @@ export function StepBar() {
   return (
     <View className="border-y border-ink">
       <ScrollView ref={bar} horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="min-w-full">
-        <View role="tablist" aria-label="Steps of the lesson" className="flex-1 flex-row">
+        <View role="tablist" aria-label="Steps of the lesson" className="grow flex-row">
           {STEPS.map((step) => {
             const chosen = step === current;
             return (
@@ -35,7 +35,7 @@ export function StepBar() {
                 role="tab"
                 aria-selected={chosen}
                 onPress={() => openStep(step)}
-                className={`h-12 min-w-[48px] flex-1 flex-row items-center justify-center px-1.5 ${chosen ? 'bg-ink' : ''}`}
+                className={`h-12 min-w-[48px] grow flex-row items-center justify-center px-1.5 ${chosen ? 'bg-ink' : ''}`}
               >
                 <Text className={`font-text text-base ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>{step}</Text>
                 {done.includes(step) && (

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { VerdictMark } from '../../ui/VerdictMark';
 import { Body, FigureWords, Quiet } from '../../ui/Words';
-import { bandWords, figure, itemName, spoken } from './sentences';
+import { bandWords, figure, itemFigure, itemName, spoken } from './sentences';
 
 const BUILD_WORDS: Record<BuildFigureName, string> = {
   height: 'height',
@@ -47,7 +47,7 @@ export function FindingCard({ finding, speech, advice = [], openAtFirst = false 
           </View>
         </View>
         <View className="items-end">
-          <FigureWords>{figure(finding.measured, finding.unit, speech)}</FigureWords>
+          <FigureWords>{itemFigure(finding.item, finding.measured, finding.unit, speech)}</FigureWords>
           <Quiet className="figures">{`± ${figure(finding.uncertainty, finding.unit, speech)}`}</Quiet>
         </View>
         <Quiet aria-hidden className="w-4 text-center text-base">{open ? '–' : '+'}</Quiet>
@@ -65,7 +65,7 @@ export function FindingCard({ finding, speech, advice = [], openAtFirst = false 
             <Quiet>The edge of the band is within what the measuring can be off (one standard deviation): it could be either.</Quiet>
           )}
           {finding.widenedBy.length > 0 && <Body>{widenedWords(finding.widenedBy)}</Body>}
-          <Quiet>{`Band ${bandWords(finding, speech)}, middle ${figure(finding.middle, finding.unit, speech)}: ${finding.mark}.`}</Quiet>
+          <Quiet>{`Band ${bandWords(finding, speech)}, middle ${itemFigure(finding.item, finding.middle, finding.unit, speech)}: ${finding.mark}.`}</Quiet>
         </View>
       )}
     </View>

@@ -5,7 +5,7 @@ import { VERDICT_SHAPES } from '../../plan/drawing';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { day } from '../students/format';
 import { landed, type LogRecord } from './records';
-import { bandWords, changeName, clubAndShot, figure, itemName } from './sentences';
+import { bandWords, changeName, clubAndShot, figure, itemFigure, itemName } from './sentences';
 
 function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
   const out = record.reading.findings.filter((finding) => finding.verdict !== 'in');
@@ -14,7 +14,7 @@ function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
     <View className="gap-0.5">
       {out.map((finding) => (
         <Body key={finding.item} className="figures">
-          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${figure(finding.measured, finding.unit, speech)}, ${finding.verdict} ${bandWords(finding, speech)}`}
+          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${itemFigure(finding.item, finding.measured, finding.unit, speech)}, ${finding.verdict} ${bandWords(finding, speech)}`}
         </Body>
       ))}
     </View>

@@ -8,6 +8,7 @@ import {
   inFootWords,
   instructions,
   lengthFigure,
+  lineWords,
   type Difference,
   type Finding,
   type Hand,
@@ -24,8 +25,9 @@ export function useSpeech(hand: Hand): Speech {
   return { length, feet, hand };
 }
 
-/** A band's ends, with its unit once. */
-export function bandWords({ low, high, unit }: Pick<Finding, 'low' | 'high' | 'unit'>, speech: Speech): string {
+/** A band's ends, with its unit once; a line's ends as open and closed. */
+export function bandWords({ item, low, high, unit }: Pick<Finding, 'item' | 'low' | 'high' | 'unit'>, speech: Speech): string {
+  if (item === 'stanceLine') return `${lineWords(low)} to ${lineWords(high)}`;
   const bare = (value: number): string => {
     if (unit === 'mm') return lengthFigure(value, speech.length);
     return String(Math.round(value)).replace('-', '\u2212');
@@ -41,6 +43,10 @@ export const changeName = (change: Difference['change'], speech: Speech): string
   capitalised(inFootWords(CHANGE_NAMES[change], speech.feet, speech.hand));
 
 export const figure = (value: number, unit: Unit, speech: Speech): string => figureWithUnit(value, unit, speech.length);
+
+/** What was measured for an item, as a coach says it. */
+export const itemFigure = (item: Finding['item'], value: number, unit: Unit, speech: Speech): string =>
+  item === 'stanceLine' ? lineWords(value) : figure(value, unit, speech);
 
 export const spoken = (text: string, speech: Speech): string => inFootWords(text, speech.feet, speech.hand);
 

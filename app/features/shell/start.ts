@@ -1,4 +1,4 @@
-import { ownerOf } from '@pedastance/contract';
+import { ownerOf } from '@pedastance/contract/owner';
 import { startAccount, useAccount } from '../../state/account';
 import { closeDrafts, openDrafts } from '../../state/drafts';
 import { closeLesson, keepBeforeLeaving } from '../../state/lesson';

@@ -1,4 +1,11 @@
-import { BuildFigures, EARLIEST_BIRTH_YEAR, LATEST_BIRTH_YEAR, type NewBuild, type Person, type Student } from '@pedastance/contract';
+import type { NewBuild, Person, Student } from '@pedastance/contract';
+import {
+  EARLIEST_BIRTH_YEAR,
+  LATEST_BIRTH_YEAR,
+  LONGEST_CAUTIONS,
+  LONGEST_NAME,
+  MOST_SHOULDERS_OF_HEIGHT,
+} from '@pedastance/contract/limits';
 import {
   ADULT_AGE,
   BUILD_RANGES,
@@ -10,6 +17,7 @@ import {
   lengthIn,
   millimetres,
   shoeLengthFromSize,
+  type Build,
   type BuildFigure,
   type BuildFigureName,
   type EstimateAs,
@@ -124,8 +132,8 @@ function attempt<Value>(make: () => Value): Attempt<Value> {
 function personFrom(fields: StudentFields): { person: Person; faults: FieldFaults } {
   const faults: FieldFaults = {};
   const name = fields.name.trim();
-  if (name.length < 1 || name.length > 80) {
-    faults.name = sentence({ field: 'Name', expected: '1 to 80 characters', found: name === '' ? 'nothing' : `${name.length}` });
+  if (name.length < 1 || name.length > LONGEST_NAME) {
+    faults.name = sentence({ field: 'Name', expected: `1 to ${LONGEST_NAME} characters`, found: name === '' ? 'nothing' : `${name.length}` });
   }
   if (fields.hand === '') faults.hand = sentence({ field: 'Hand', expected: 'right or left', found: 'neither' });
   const birthYear = typedNumber(fields.birthYear);
@@ -133,8 +141,8 @@ function personFrom(fields: StudentFields): { person: Person; faults: FieldFault
     const found = fields.birthYear.trim() === '' ? 'nothing' : `“${fields.birthYear.trim()}”`;
     faults.birthYear = sentence({ field: 'Year of birth', expected: 'a year such as 1968', found });
   }
-  if (fields.cautions.trim().length > 500) {
-    faults.cautions = sentence({ field: 'Cautions', expected: 'at most 500 characters', found: `${fields.cautions.trim().length}` });
+  if (fields.cautions.trim().length > LONGEST_CAUTIONS) {
+    faults.cautions = sentence({ field: 'Cautions', expected: `at most ${LONGEST_CAUTIONS} characters`, found: `${fields.cautions.trim().length}` });
   }
   return { person: { name, hand: fields.hand || 'right', birthYear, cautions: fields.cautions.trim() }, faults };
 }
@@ -145,8 +153,6 @@ function shoeFrom(fields: StudentFields, length: LengthUnit): { figure: BuildFig
   const figure = shoeLengthFromSize(fields.shoeBy, size);
   return { figure, shoeSize: { system: fields.shoeBy, size } };
 }
-
-const FIELD_OF: Partial<Record<BuildFigureName, FieldName>> = { shoeLength: 'shoe' };
 
 export type StudentFromFields =
   | { faults: FieldFaults }
@@ -170,12 +176,12 @@ export function studentFrom(fields: StudentFields, length: LengthUnit, year: num
       : attempt(() => shoeFrom(fields, length));
   if ('fault' in shoe) faults.shoe = shoe.fault;
   if (Object.keys(faults).length > 0 || 'fault' in shoe) return { faults };
-  const checked = BuildFigures.safeParse({ ...figures, shoeLength: shoe.value.figure });
-  if (!checked.success) {
-    const issue = checked.error.issues[0]!;
-    const name = issue.path[0] as BuildFigureName;
-    const found = lengthFigure(figures[name]?.value ?? 0, length);
-    return { faults: { [FIELD_OF[name] ?? name]: sentence({ field: LABELS[name], expected: issue.message, found }) } };
+  const build = { ...figures, shoeLength: shoe.value.figure } as Build;
+  const widest = MOST_SHOULDERS_OF_HEIGHT * build.height.value;
+  if (build.shoulderBreadth.value > widest) {
+    const expected = `at most ${lengthFigure(widest, length)}, which is ${MOST_SHOULDERS_OF_HEIGHT} of the height`;
+    const found = lengthFigure(build.shoulderBreadth.value, length);
+    return { faults: { shoulderBreadth: sentence({ field: LABELS.shoulderBreadth, expected, found }) } };
   }
-  return { person, build: { figures: checked.data, estimateAs: fields.estimateAs, shoeSize: shoe.value.shoeSize } };
+  return { person, build: { figures: build, estimateAs: fields.estimateAs, shoeSize: shoe.value.shoeSize } };
 }

@@ -1,0 +1,13 @@
+/** Who is signed in; also the owner of everything kept on the device. */
+export interface Identity {
+  academyId: string;
+  academyName: string;
+  instructorId: string;
+  instructorName: string;
+}
+
+/** Names the owner a request was made for; the server refuses it under anybody else's session. */
+export const OWNER_HEADER = 'x-pedastance-owner';
+
+export const ownerOf = (identity: Pick<Identity, 'academyId' | 'instructorId'>): string =>
+  `${identity.academyId}:${identity.instructorId}`;
