@@ -32,7 +32,9 @@ function limit(issue: Issue & { code: 'too_small' | 'too_big' }): string {
   const word = issue.code === 'too_small' ? 'at least' : 'at most';
   if (issue.origin === 'string') return `${word} ${bound} character${bound === 1 ? '' : 's'}`;
   if (issue.origin === 'array') return `${word} ${bound} of them`;
-  return issue.inclusive === false ? `${word === 'at least' ? 'more' : 'less'} than ${bound}` : `${word} ${bound}`;
+  return issue.inclusive === false
+    ? `${word === 'at least' ? 'more' : 'less'} than ${bound}`
+    : `${word} ${bound}`;
 }
 
 function expectedBy(issue: Issue): string {
@@ -69,7 +71,6 @@ export function faultsOf(error: z.ZodError, input: unknown): Fault[] {
   return error.issues.map((issue) => ({
     field: issue.path.map(String).join('.') || 'body',
     expected: expectedBy(issue),
-    found:
-      issue.code === 'unrecognized_keys' ? issue.keys.join(', ') : shown(foundAt(input, issue.path)),
+    found: issue.code === 'unrecognized_keys' ? issue.keys.join(', ') : shown(foundAt(input, issue.path)),
   }));
 }

@@ -1,4 +1,12 @@
-import { CLUB_IDS, QUESTIONS, SHOTS, checkedClubLength, coverageFaults, type HouseMethod, type Question } from '@pedastance/core';
+import {
+  CLUB_IDS,
+  QUESTIONS,
+  SHOTS,
+  checkedClubLength,
+  coverageFaults,
+  type HouseMethod,
+  type Question,
+} from '@pedastance/core';
 import { z } from 'zod';
 import { Id, text } from './common';
 

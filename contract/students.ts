@@ -1,7 +1,13 @@
 import { BUILD_FIGURES, BUILD_RANGES, SHOE_SIZE_SYSTEMS, type BuildFigureName } from '@pedastance/core';
 import { z } from 'zod';
 import { Id, Moment, text } from './common';
-import { EARLIEST_BIRTH_YEAR, LATEST_BIRTH_YEAR, LONGEST_CAUTIONS, LONGEST_NAME, MOST_SHOULDERS_OF_HEIGHT } from './limits';
+import {
+  EARLIEST_BIRTH_YEAR,
+  LATEST_BIRTH_YEAR,
+  LONGEST_CAUTIONS,
+  LONGEST_NAME,
+  MOST_SHOULDERS_OF_HEIGHT,
+} from './limits';
 
 export const Person = z.strictObject({
   name: text(1, LONGEST_NAME),
@@ -35,10 +41,12 @@ const figures = Object.fromEntries(BUILD_FIGURES.map((name) => [name, figure(nam
   ReturnType<typeof figure>
 >;
 
-export const BuildFigures = z.strictObject(figures).refine(
-  (build) => build.shoulderBreadth.value <= MOST_SHOULDERS_OF_HEIGHT * build.height.value,
-  { path: ['shoulderBreadth', 'value'], error: `at most ${MOST_SHOULDERS_OF_HEIGHT} of the height` },
-);
+export const BuildFigures = z
+  .strictObject(figures)
+  .refine((build) => build.shoulderBreadth.value <= MOST_SHOULDERS_OF_HEIGHT * build.height.value, {
+    path: ['shoulderBreadth', 'value'],
+    error: `at most ${MOST_SHOULDERS_OF_HEIGHT} of the height`,
+  });
 
 export const NewBuild = z.strictObject({
   id: Id,
@@ -47,7 +55,9 @@ export const NewBuild = z.strictObject({
   figures: BuildFigures,
   estimateAs: z.enum(['woman', 'man', 'not said']),
   /** The size the shoe length was taken from, as it was given. */
-  shoeSize: z.strictObject({ system: z.enum(SHOE_SIZE_SYSTEMS), size: z.number().min(0).max(400) }).nullable(),
+  shoeSize: z
+    .strictObject({ system: z.enum(SHOE_SIZE_SYSTEMS), size: z.number().min(0).max(400) })
+    .nullable(),
 });
 export type NewBuild = z.infer<typeof NewBuild>;
 

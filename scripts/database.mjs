@@ -1,6 +1,17 @@
 // The project's own PostgreSQL cluster: made once, started on loopback at a free port, stopped again.
 import { createHash, randomBytes } from 'node:crypto';
-import { accessSync, chownSync, constants, existsSync, mkdirSync, readFileSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  accessSync,
+  chownSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, Trouble, freePort, installDebian, isRoot, must, run, step } from './tools.mjs';
 
@@ -10,7 +21,9 @@ const CLUSTER_USER = 'postgres';
 
 const newestBinaries = () => {
   if (!existsSync(DEBIAN_BINARIES)) return undefined;
-  const versions = readdirSync(DEBIAN_BINARIES).filter((version) => existsSync(join(DEBIAN_BINARIES, version, 'bin', 'initdb')));
+  const versions = readdirSync(DEBIAN_BINARIES).filter((version) =>
+    existsSync(join(DEBIAN_BINARIES, version, 'bin', 'initdb')),
+  );
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0];
   return newest && join(DEBIAN_BINARIES, newest, 'bin');
 };
@@ -55,13 +68,17 @@ export function readSecrets(home) {
   try {
     return JSON.parse(readFileSync(file, 'utf8'));
   } catch (error) {
-    throw new Trouble(`${file} cannot be read (${error.message}). It belongs to whoever started this first: start as that user, or remove ${home} to begin anew with demo data.`);
+    throw new Trouble(
+      `${file} cannot be read (${error.message}). It belongs to whoever started this first: start as that user, or remove ${home} to begin anew with demo data.`,
+    );
   }
 }
 
 function giveToClusterUser(folder) {
   if (!isRoot) return;
-  const entry = readFileSync('/etc/passwd', 'utf8').split('\n').find((line) => line.startsWith(`${CLUSTER_USER}:`));
+  const entry = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find((line) => line.startsWith(`${CLUSTER_USER}:`));
   if (!entry) throw new Trouble(`There is no user "${CLUSTER_USER}"; Debian's postgresql package brings it.`);
   const [, , user, group] = entry.split(':');
   chownSync(folder, Number(user), Number(group));
@@ -76,7 +93,13 @@ async function makeCluster(binaries, folder, password, { forTests }) {
   writeFileSync(passwordFile, password, { mode: 0o600 });
   giveToClusterUser(making);
   giveToClusterUser(passwordFile);
-  const options = ['--username=postgres', '--auth=scram-sha-256', `--pwfile=${passwordFile}`, '--encoding=UTF8', '--locale=C.UTF-8'];
+  const options = [
+    '--username=postgres',
+    '--auth=scram-sha-256',
+    `--pwfile=${passwordFile}`,
+    '--encoding=UTF8',
+    '--locale=C.UTF-8',
+  ];
   if (forTests) options.push('--no-sync');
   try {
     const [command, args] = asClusterUser(join(binaries, 'initdb'), [...options, '-D', making]);
@@ -100,10 +123,23 @@ async function startServer(binaries, folder, { forTests }) {
   const log = join(folder, 'server.log');
   const options = [`-p ${port}`, '-c listen_addresses=127.0.0.1', "-c unix_socket_directories=''"];
   if (forTests) options.push('-c fsync=off', '-c full_page_writes=off', '-c max_connections=200');
-  const { code, output } = await runAsClusterUser(join(binaries, 'pg_ctl'), ['-D', folder, '-w', '-t', '60', '-l', log, '-o', options.join(' '), 'start']);
+  const { code, output } = await runAsClusterUser(join(binaries, 'pg_ctl'), [
+    '-D',
+    folder,
+    '-w',
+    '-t',
+    '60',
+    '-l',
+    log,
+    '-o',
+    options.join(' '),
+    'start',
+  ]);
   if (code !== 0) {
     const { output: tail } = await runAsClusterUser('tail', ['-n', '15', log]);
-    throw new Trouble(`The database did not come up.\n${output.trim()}\n${tail.trim()}\nIts log is ${log}. When the data are not worth keeping, remove ${folder} and start again.`);
+    throw new Trouble(
+      `The database did not come up.\n${output.trim()}\n${tail.trim()}\nIts log is ${log}. When the data are not worth keeping, remove ${folder} and start again.`,
+    );
   }
   return port;
 }
@@ -117,7 +153,9 @@ export async function openCluster(home, { forTests = false } = {}) {
   const { databasePassword } = readSecrets(home);
   const folder = join(home, 'postgres');
   if (!existsSync(folder)) {
-    await step('Making the database cluster', () => makeCluster(binaries, folder, databasePassword, { forTests }));
+    await step('Making the database cluster', () =>
+      makeCluster(binaries, folder, databasePassword, { forTests }),
+    );
   }
   if (!isRoot) {
     try {

@@ -31,7 +31,9 @@ function takeTurn(home, port) {
   if (existsSync(file)) {
     const earlier = JSON.parse(readFileSync(file, 'utf8') || '{}');
     if (earlier.pid !== process.pid && isThisScript(earlier.pid)) {
-      throw new Trouble(`It is started already, at port ${earlier.port} (process ${earlier.pid}). Stop that one with Ctrl-C first.`);
+      throw new Trouble(
+        `It is started already, at port ${earlier.port} (process ${earlier.pid}). Stop that one with Ctrl-C first.`,
+      );
     }
   }
   writeFileSync(file, JSON.stringify({ pid: process.pid, port }));
@@ -64,7 +66,9 @@ async function start() {
   const port = wantedPort();
   const host = process.env.HOST ?? '127.0.0.1';
   if (!(await portIsFree(port, host))) {
-    throw new Trouble(`Port ${port} is in use by another program. Stop that program, or choose another port: PORT=${port + 1} npm start`);
+    throw new Trouble(
+      `Port ${port} is in use by another program. Stop that program, or choose another port: PORT=${port + 1} npm start`,
+    );
   }
   await installPackages();
   const home = await dataHome();

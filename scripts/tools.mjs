@@ -29,7 +29,11 @@ export function run(command, args, { cwd = ROOT, env = {}, quiet = false, input 
     const child = spawn(command, args, {
       cwd,
       env: { ...process.env, ...env },
-      stdio: [input === undefined ? 'ignore' : 'pipe', quiet ? 'pipe' : 'inherit', quiet ? 'pipe' : 'inherit'],
+      stdio: [
+        input === undefined ? 'ignore' : 'pipe',
+        quiet ? 'pipe' : 'inherit',
+        quiet ? 'pipe' : 'inherit',
+      ],
     });
     let output = '';
     child.stdout?.on('data', (data) => (output += data));
@@ -66,7 +70,9 @@ export async function step(what, work) {
 export async function installDebian(packages, what) {
   const command = `apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   if (!isRoot) {
-    throw new Trouble(`${what} is missing, and installing it needs root. Ask for:\n  sudo ${command}\nthen run this again.`);
+    throw new Trouble(
+      `${what} is missing, and installing it needs root. Ask for:\n  sudo ${command}\nthen run this again.`,
+    );
   }
   const env = { DEBIAN_FRONTEND: 'noninteractive' };
   await step(`Installing ${what} from Debian's packages`, async () => {
@@ -82,7 +88,9 @@ export async function installPackages() {
   const stamp = join(ROOT, 'node_modules', '.installed-from');
   const lock = hashOf(readFileSync(join(ROOT, 'package-lock.json')));
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
-  await step('Installing npm packages', () => must('npm ci', 'npm', ['ci', '--loglevel=error'], { quiet: true }));
+  await step('Installing npm packages', () =>
+    must('npm ci', 'npm', ['ci', '--loglevel=error'], { quiet: true }),
+  );
   writeFileSync(stamp, lock);
 }
 

@@ -58,7 +58,11 @@ async function writeServiceWorker(folder) {
 /** Builds the web app unless it stands as built from these very sources. */
 export async function buildWeb() {
   const sources = ['app', 'core', 'contract'].flatMap((room) => sourceFiles(join(ROOT, room)));
-  const builtFrom = hashOfFiles([...sources, join(ROOT, 'package-lock.json'), join(ROOT, 'scripts', 'webBuild.mjs')]);
+  const builtFrom = hashOfFiles([
+    ...sources,
+    join(ROOT, 'package-lock.json'),
+    join(ROOT, 'scripts', 'webBuild.mjs'),
+  ]);
   const stamp = join(WEB_ROOT, STAMP);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === builtFrom) return;
   await step('Building the web app', async () => {

@@ -13,7 +13,10 @@ import { migrate } from './store/migrate';
 function listener(settings: Settings, app: Parameters<typeof createServer>[1]): Server {
   const { tls } = settings;
   if (!tls) return createServer(app);
-  return createSecureServer({ cert: readFileSync(tls.certificateFile), key: readFileSync(tls.keyFile) }, app!);
+  return createSecureServer(
+    { cert: readFileSync(tls.certificateFile), key: readFileSync(tls.keyFile) },
+    app!,
+  );
 }
 
 const listening = (server: Server, { port, host }: Settings): Promise<void> =>
@@ -37,7 +40,8 @@ async function main(): Promise<void> {
   const { port } = server.address() as AddressInfo;
   const host = settings.host === '::1' ? '[::1]' : settings.host;
   say(`Ready at ${settings.publicOrigin ?? `http://${host}:${port}`}`);
-  if (settings.demo && settings.onLoopback) say(`Demo sign-in: ${DEMO_SIGN_IN.email}  password: ${DEMO_SIGN_IN.password}`);
+  if (settings.demo && settings.onLoopback)
+    say(`Demo sign-in: ${DEMO_SIGN_IN.email}  password: ${DEMO_SIGN_IN.password}`);
 
   const stop = () => {
     server.close(() => void pool.end().then(() => process.exit(0)));

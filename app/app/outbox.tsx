@@ -1,3 +1,5 @@
 import { lazy } from 'react';
 
-export default lazy(() => import('../features/outbox/OutboxScreen').then((screen) => ({ default: screen.OutboxScreen })));
+export default lazy(() =>
+  import('../features/outbox/OutboxScreen').then((screen) => ({ default: screen.OutboxScreen })),
+);

@@ -89,12 +89,23 @@ function Shoe({ foot, setup, holds }: { foot: 'lead' | 'trail'; setup: Setup; ho
   );
 }
 
-function Ghost({ setup, input }: { setup: Setup; input: Pick<DrawingInput, 'frame' | 'hand' | 'viewpoint'> }) {
+function Ghost({
+  setup,
+  input,
+}: {
+  setup: Setup;
+  input: Pick<DrawingInput, 'frame' | 'hand' | 'viewpoint'>;
+}) {
   const place = projection(input.frame, input.hand, input.viewpoint);
   return (
     <g data-part="ghost">
       {(['trail', 'lead'] as const).map((foot) => (
-        <path key={foot} className="ghost" d={solePath(setup.address.shoe)} transform={footMatrix(setup, foot, place)} />
+        <path
+          key={foot}
+          className="ghost"
+          d={solePath(setup.address.shoe)}
+          transform={footMatrix(setup, foot, place)}
+        />
       ))}
     </g>
   );
@@ -122,7 +133,16 @@ export function Plan(props: PlanProps) {
       const setup = scene.setup();
       const shown = scene.frame();
       if (!setup || !shown || size.width === 0 || size.height === 0) return null;
-      return { setup, frame: shown, hand, viewpoint, length, shoulderBreadth, reading: judge?.(setup) ?? null, size };
+      return {
+        setup,
+        frame: shown,
+        hand,
+        viewpoint,
+        length,
+        shoulderBreadth,
+        reading: judge?.(setup) ?? null,
+        size,
+      };
     };
     const paint = () => {
       const drawn = input();
@@ -215,6 +235,9 @@ export function drawingPoint(surface: PlanSurface, clientX: number, clientY: num
   return {
     input,
     mmPerPx: view.mmPerPx,
-    at: { x: view.left + (clientX - box.left) * view.mmPerPx, y: view.top + (clientY - box.top) * view.mmPerPx },
+    at: {
+      x: view.left + (clientX - box.left) * view.mmPerPx,
+      y: view.top + (clientY - box.top) * view.mmPerPx,
+    },
   };
 }

@@ -101,7 +101,10 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
   const at = place.toScreen(heel);
   const straight = place.toScreen({ x: heel.x, y: heel.y + length });
   const arcFrom = place.toScreen({ x: heel.x, y: heel.y + radius });
-  const turned = { x: outwardSign(foot) * radius * Math.sin(radians(flare)), y: radius * Math.cos(radians(flare)) };
+  const turned = {
+    x: outwardSign(foot) * radius * Math.sin(radians(flare)),
+    y: radius * Math.cos(radians(flare)),
+  };
   const arcTo = place.toScreen({ x: heel.x + turned.x, y: heel.y + turned.y });
   const sweep = outwardSign(foot) * place.signs.x * place.signs.y * Math.sign(flare) > 0 ? 0 : 1;
   const beside = heelToToe(foot, flare, length * LABEL_SHARE);
@@ -116,7 +119,9 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
     [`${foot}-handle`]: { cy: n(length), r: n(9 * mmPerPx) },
     [`${foot}-load`]: { cy: n(along * length), r: n(22 * Math.sqrt(share)) },
     [`${foot}-square`]: segment(at, straight),
-    [`${foot}-arc`]: { d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}` },
+    [`${foot}-arc`]: {
+      d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}`,
+    },
     [`${foot}-flare`]: {
       x: n(sole.x + aside),
       y: n(sole.y + 5 * mmPerPx),

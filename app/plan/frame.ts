@@ -39,7 +39,11 @@ export function frameFor(address: Address): Frame {
 export function outgrown(frame: Frame, address: Address): boolean {
   const wanted = frameFor(address);
   const aside = Math.abs(wanted.centre.x - frame.centre.x) + (wanted.width - frame.width) / 2;
-  return aside > MARGIN_ACROSS_MM * 0.5 || Math.abs(wanted.centre.y - frame.centre.y) > 60 || wanted.depth > frame.depth + 40;
+  return (
+    aside > MARGIN_ACROSS_MM * 0.5 ||
+    Math.abs(wanted.centre.y - frame.centre.y) > 60 ||
+    wanted.depth > frame.depth + 40
+  );
 }
 
 /** Signs that take ground axes to the screen's (x to the right, y down). */

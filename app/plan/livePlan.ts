@@ -22,7 +22,8 @@ export const lessonScene: Scene = {
   frame: () => lesson.getState().frame,
   subscribe: (changed) =>
     lesson.subscribe((state, before) => {
-      if (state.draft !== before.draft || state.frame !== before.frame || state.standing !== before.standing) changed();
+      if (state.draft !== before.draft || state.frame !== before.frame || state.standing !== before.standing)
+        changed();
     }),
 };
 
@@ -42,7 +43,8 @@ const noteDial = (hold: Hold): void => {
   if (hold.kind === 'toe') lesson.setState({ dial: hold.foot === 'lead' ? 'leadFlare' : 'trailFlare' });
   if (hold.kind === 'ball') lesson.setState({ dial: 'ballAlong' });
   if (hold.kind === 'shoe') lesson.setState({ dial: 'stanceWidth' });
-  if (hold.kind === 'load') lesson.setState({ loadDial: hold.foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe' });
+  if (hold.kind === 'load')
+    lesson.setState({ loadDial: hold.foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe' });
 };
 
 const noteLoad = (foot: FootName, along: number): void =>
@@ -82,7 +84,8 @@ export function followPointer(surface: PlanSurface, load: boolean): () => void {
     const { hold, last } = grasp;
     const { setup } = found.input;
     const along = found.ground.x - last.x;
-    if (hold.kind === 'toe') flareFoot(hold.foot, flareToward(setup, hold.foot, found.ground) + grasp.turnedBy);
+    if (hold.kind === 'toe')
+      flareFoot(hold.foot, flareToward(setup, hold.foot, found.ground) + grasp.turnedBy);
     if (hold.kind === 'shoe') dragFoot(hold.foot, along, found.ground.y - last.y);
     if (hold.kind === 'load') noteLoad(hold.foot, loadAlong(setup, hold.foot, found.ground));
     if (hold.kind === 'ball') dragBall(along);

@@ -1,4 +1,12 @@
-import { heelToToe, outwardSign, radians, toePoint, type FootName, type Point, type Setup } from '@pedastance/core';
+import {
+  heelToToe,
+  outwardSign,
+  radians,
+  toePoint,
+  type FootName,
+  type Point,
+  type Setup,
+} from '@pedastance/core';
 import { STRIP_MM, type Projection } from './frame';
 
 /** What a finger has hold of. */
@@ -25,7 +33,10 @@ const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y
 function shoeUnder(setup: Setup, point: Point, reach: number): FootName | undefined {
   const { length, breadth } = setup.address.shoe;
   return FEET.map((foot) => ({ foot, ...inFoot(setup, foot, point) }))
-    .filter(({ outward, along }) => Math.abs(outward) < breadth / 2 + reach && along > -reach && along < length + reach)
+    .filter(
+      ({ outward, along }) =>
+        Math.abs(outward) < breadth / 2 + reach && along > -reach && along < length + reach,
+    )
     .sort((a, b) => Math.abs(a.outward) - Math.abs(b.outward))[0]?.foot;
 }
 
@@ -33,7 +44,13 @@ function shoeUnder(setup: Setup, point: Point, reach: number): FootName | undefi
  * What is under a finger at a screen point of the drawing (mm). `reach` is how far off it may be,
  * mm; `load` asks for the soles alone.
  */
-export function holdAt(setup: Setup, place: Projection, at: Point, reach: number, load: boolean): Hold | null {
+export function holdAt(
+  setup: Setup,
+  place: Projection,
+  at: Point,
+  reach: number,
+  load: boolean,
+): Hold | null {
   const ground = place.toGround(at);
   const shoe = shoeUnder(setup, ground, reach / 2);
   if (load) return shoe ? { kind: 'load', foot: shoe } : null;

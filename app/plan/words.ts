@@ -1,4 +1,12 @@
-import { angleFigure, lengthWithUnit, lineWords, measureAddress, setbackMark, type LengthUnit, type Setup } from '@pedastance/core';
+import {
+  angleFigure,
+  lengthWithUnit,
+  lineWords,
+  measureAddress,
+  setbackMark,
+  type LengthUnit,
+  type Setup,
+} from '@pedastance/core';
 
 /** The plan in words, for those who do not see it. */
 export function planWords({ address, balance }: Setup, length: LengthUnit): string {

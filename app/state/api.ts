@@ -56,4 +56,5 @@ export const api = {
   },
 };
 
-export const isSignedOut = (error: unknown): boolean => error instanceof Refused && error.problem.status === 401;
+export const isSignedOut = (error: unknown): boolean =>
+  error instanceof Refused && error.problem.status === 401;

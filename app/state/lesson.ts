@@ -1,5 +1,4 @@
 import {
-
   clubById,
   canPitch,
   dropFoot,
@@ -78,7 +77,8 @@ export async function keepNow(): Promise<void> {
 }
 
 lesson.subscribe((state, before) => {
-  if (!state.draft || state.draft === before.draft || state.draft.id !== before.draft?.id || state.dragging) return;
+  if (!state.draft || state.draft === before.draft || state.draft.id !== before.draft?.id || state.dragging)
+    return;
   clearTimeout(keeping);
   keeping = setTimeout(() => void keepNow(), KEEP_AFTER_MS);
 });
@@ -132,7 +132,12 @@ export function chooseClub(club: ClubId, shot: Shot, build: Build, lastFeet: Las
   const { lengthInches } = clubById(club);
   const untouched = !draft.setup || (!draft.feetPlaced && !draft.balanceNoted);
   const setup = untouched ? (lastFeet(club, played) ?? startingSetup(build, lengthInches)) : draft.setup;
-  changeDraft({ club, shot: played, clubLengthInches: draft.club === club ? draft.clubLengthInches : lengthInches, setup });
+  changeDraft({
+    club,
+    shot: played,
+    clubLengthInches: draft.club === club ? draft.clubLengthInches : lengthInches,
+    setup,
+  });
   lesson.setState({ frame: framed(setup) });
 }
 
@@ -182,7 +187,8 @@ export function replaceAgreed(agreed: Setup | null, taken: LessonDraft['taken'])
 export function reframe(): void {
   const state = lesson.getState();
   const setup = currentSetup(state);
-  if (setup && (!state.frame || outgrown(state.frame, setup.address))) lesson.setState({ frame: framed(setup) });
+  if (setup && (!state.frame || outgrown(state.frame, setup.address)))
+    lesson.setState({ frame: framed(setup) });
 }
 
 export function startDrag(): void {
@@ -278,4 +284,3 @@ export function setLoadDial(dial: LoadDial, value: number): void {
 
 export const dialValue = ({ address, balance }: Setup, dial: Dial | LoadDial): number =>
   dial in balance ? balance[dial as LoadDial] : measureAddress(address)[dial as Dial];
-

@@ -31,7 +31,13 @@ function applied(records: Pick<Records, 'students' | 'builds'>, writing: Writing
   switch (writing.route) {
     case 'student': {
       const { body } = writing;
-      const student: Student = { ...body, version: 1, updatedAt: body.madeAt, build: null, lastEntryAt: null };
+      const student: Student = {
+        ...body,
+        version: 1,
+        updatedAt: body.madeAt,
+        build: null,
+        lastEntryAt: null,
+      };
       return { students: { ...students, [body.id]: { ...student, ...students[body.id] } } };
     }
     case 'student edit': {
@@ -39,7 +45,10 @@ function applied(records: Pick<Records, 'students' | 'builds'>, writing: Writing
       const student = students[studentId];
       if (!student || student.version > version) return {};
       return {
-        students: { ...students, [studentId]: { ...student, ...person, version: version + 1, updatedAt: madeAt } },
+        students: {
+          ...students,
+          [studentId]: { ...student, ...person, version: version + 1, updatedAt: madeAt },
+        },
       };
     }
     case 'build': {
@@ -58,7 +67,9 @@ function applied(records: Pick<Records, 'students' | 'builds'>, writing: Writing
 
 /** An entry on its way, shown in the log as it will be; `receivedAt` is empty until it landed. */
 const entryOnItsWay = (letter: Letter): LogEntry | null =>
-  letter.writing.route === 'entry' ? { ...letter.writing.body, studentId: letter.studentId, receivedAt: '' } : null;
+  letter.writing.route === 'entry'
+    ? { ...letter.writing.body, studentId: letter.studentId, receivedAt: '' }
+    : null;
 
 function withLetters(records: Pick<Records, 'students' | 'builds' | 'entries'>, letters: readonly Letter[]) {
   return letters.reduce((sum, letter) => {
@@ -115,7 +126,8 @@ export async function refreshStudents(owner: string): Promise<void> {
     const [students, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
     await keepStudents(owner, students);
     const transaction = (await deviceDatabase()).transaction('methods', 'readwrite');
-    for (const value of methods) void transaction.store.put({ owner, id: `${value.id}:${value.version}`, value });
+    for (const value of methods)
+      void transaction.store.put({ owner, id: `${value.id}:${value.version}`, value });
     await transaction.done;
     const letters = await lettersOf(owner);
     if (useRecords.getState().owner !== owner) return;
@@ -136,8 +148,10 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
     const { student, builds, entries } = await api.student(owner, id);
     await keepStudents(owner, [student]);
     const transaction = (await deviceDatabase()).transaction(['builds', 'entries'], 'readwrite');
-    for (const value of builds) void transaction.objectStore('builds').put({ owner, id: value.id, studentId: id, value });
-    for (const value of entries) void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
+    for (const value of builds)
+      void transaction.objectStore('builds').put({ owner, id: value.id, studentId: id, value });
+    for (const value of entries)
+      void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
     await transaction.done;
     const letters = await lettersOf(owner);
     if (useRecords.getState().owner !== owner) return;

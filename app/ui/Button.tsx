@@ -30,7 +30,16 @@ export interface ButtonProps {
 }
 
 /** Something to do. At least 48 px high, for a thumb in a glove. */
-export function Button({ words, onPress, look = 'act', icon, disabled = false, label, className = '', testID }: ButtonProps) {
+export function Button({
+  words,
+  onPress,
+  look = 'act',
+  icon,
+  disabled = false,
+  label,
+  className = '',
+  testID,
+}: ButtonProps) {
   return (
     <Pressable
       role="button"
@@ -48,7 +57,17 @@ export function Button({ words, onPress, look = 'act', icon, disabled = false, l
 }
 
 /** A button that is a picture alone; the label says what it does. */
-export function IconButton({ label, icon, onPress, disabled = false }: { label: string; icon: ReactNode; onPress: () => void; disabled?: boolean }) {
+export function IconButton({
+  label,
+  icon,
+  onPress,
+  disabled = false,
+}: {
+  label: string;
+  icon: ReactNode;
+  onPress: () => void;
+  disabled?: boolean;
+}) {
   return (
     <Pressable
       role="button"

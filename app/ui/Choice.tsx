@@ -17,22 +17,25 @@ interface ChoiceProps<Value extends string> {
 }
 
 /** One of a few, all in view. */
-export function Choice<Value extends string>({ label, options, value, onChange, onDesk = false, hideLabel = false }: ChoiceProps<Value>) {
+export function Choice<Value extends string>({
+  label,
+  options,
+  value,
+  onChange,
+  onDesk = false,
+  hideLabel = false,
+}: ChoiceProps<Value>) {
   return (
     <View className="gap-1">
-      {!hideLabel && <Text className={`font-text text-sm ${onDesk ? 'text-on-desk-quiet' : 'text-pencil'}`}>{label}</Text>}
+      {!hideLabel && (
+        <Text className={`font-text text-sm ${onDesk ? 'text-on-desk-quiet' : 'text-pencil'}`}>{label}</Text>
+      )}
       <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
         {options.map((option) => {
           const chosen = option.value === value;
           const rest = onDesk ? 'border-on-desk-quiet' : 'border-ink';
           const filled = onDesk ? 'bg-on-desk border-on-desk' : 'bg-ink border-ink';
-          const words = onDesk
-            ? chosen
-              ? 'text-desk'
-              : 'text-on-desk'
-            : chosen
-              ? 'text-paper'
-              : 'text-ink';
+          const words = onDesk ? (chosen ? 'text-desk' : 'text-on-desk') : chosen ? 'text-paper' : 'text-ink';
           return (
             <Pressable
               key={option.value}
@@ -43,7 +46,9 @@ export function Choice<Value extends string>({ label, options, value, onChange, 
               onPress={() => onChange(option.value)}
               className={`min-h-[48px] items-center justify-center rounded-md border px-3 ${chosen ? filled : rest} ${option.disabled ? 'opacity-40' : ''}`}
             >
-              <Text className={`font-text text-base ${chosen ? 'font-semibold' : ''} ${words}`}>{option.words}</Text>
+              <Text className={`font-text text-base ${chosen ? 'font-semibold' : ''} ${words}`}>
+                {option.words}
+              </Text>
             </Pressable>
           );
         })}

@@ -14,13 +14,26 @@ const EDGE: Record<Kind, string> = {
 const SIGN: Record<Kind, string> = { caution: '!', trouble: '▲', good: '●', plain: '·' };
 
 /** Something to be told: an edge in its colour and a sign in its shape. */
-export function Notice({ kind, children, live = false }: { kind: Kind; children: ReactNode; live?: boolean }) {
+export function Notice({
+  kind,
+  children,
+  live = false,
+}: {
+  kind: Kind;
+  children: ReactNode;
+  live?: boolean;
+}) {
   return (
-    <View role={live ? 'alert' : undefined} className={`flex-row gap-2 border-l-4 bg-sheet py-2 pl-3 pr-3 ${EDGE[kind]}`}>
+    <View
+      role={live ? 'alert' : undefined}
+      className={`flex-row gap-2 border-l-4 bg-sheet py-2 pl-3 pr-3 ${EDGE[kind]}`}
+    >
       <Body aria-hidden className="font-bold">
         {SIGN[kind]}
       </Body>
-      <View className="flex-1 gap-1">{typeof children === 'string' ? <Body>{children}</Body> : children}</View>
+      <View className="flex-1 gap-1">
+        {typeof children === 'string' ? <Body>{children}</Body> : children}
+      </View>
     </View>
   );
 }

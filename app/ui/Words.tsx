@@ -4,11 +4,21 @@ import { Text, type TextProps } from 'react-native';
 type Words = TextProps & { children?: ReactNode; className?: string };
 
 export const Title = ({ className = '', ...props }: Words) => (
-  <Text role="heading" aria-level={1} className={`font-heading text-2xl font-bold text-ink ${className}`} {...props} />
+  <Text
+    role="heading"
+    aria-level={1}
+    className={`font-heading text-2xl font-bold text-ink ${className}`}
+    {...props}
+  />
 );
 
 export const Heading = ({ className = '', ...props }: Words) => (
-  <Text role="heading" aria-level={2} className={`font-heading text-lg font-bold text-ink ${className}`} {...props} />
+  <Text
+    role="heading"
+    aria-level={2}
+    className={`font-heading text-lg font-bold text-ink ${className}`}
+    {...props}
+  />
 );
 
 export const Body = ({ className = '', ...props }: Words) => (

@@ -28,8 +28,7 @@ const FOOT_LENGTH = { least: 140, most: 350 };
  */
 export function footLengthFromSize(system: ShoeSizeSystem, size: number): number {
   if (!Number.isFinite(size)) throw new InputError('shoe size', 'a number', String(size));
-  const length =
-    system === 'Mondopoint' ? size : (size - SCALES[system].sizeAtZero) * SCALES[system].stepMm;
+  const length = system === 'Mondopoint' ? size : (size - SCALES[system].sizeAtZero) * SCALES[system].stepMm;
   try {
     return withinRange('shoe size', length, FOOT_LENGTH.least, FOOT_LENGTH.most, 'mm of foot');
   } catch {

@@ -4,7 +4,8 @@
  */
 import { ADULT_AGE } from '../build';
 
-export const NOT_MEDICAL_ADVICE = 'Coaching support, not medical advice. Pain ends a test or a drill at once.';
+export const NOT_MEDICAL_ADVICE =
+  'Coaching support, not medical advice. Pain ends a test or a drill at once.';
 
 interface CautionRule {
   /** Words in the coach's own note that call for the caution. */
@@ -25,11 +26,13 @@ const RULES: readonly CautionRule[] = [
   },
   {
     words: /hip|back|spine|disc/i,
-    caution: 'Wide plus a bump, reverse tilt or a locked trail knee load the lower back and the knee. Go in small steps.',
+    caution:
+      'Wide plus a bump, reverse tilt or a locked trail knee load the lower back and the knee. Go in small steps.',
   },
   {
     words: /fall|fell|balance/i,
-    caution: 'Balance drills only on clear ground with something to hold, and not for anyone who has fallen lately.',
+    caution:
+      'Balance drills only on clear ground with something to hold, and not for anyone who has fallen lately.',
   },
 ];
 

@@ -34,7 +34,15 @@ function figuresOf({ address, balance }: Setup): Record<ChangeName, number> {
   const { stanceWidth, leadFlare, trailFlare, setback, ballAlong } = measureAddress(address);
   const leadToeFromTargetLine =
     -address.lead.heel.y - address.shoe.length * Math.cos((leadFlare * Math.PI) / 180);
-  return { stanceWidth, leadFlare, trailFlare, setback, ballAlong, ballOut: leadToeFromTargetLine, ...balance };
+  return {
+    stanceWidth,
+    leadFlare,
+    trailFlare,
+    setback,
+    ballAlong,
+    ballOut: leadToeFromTargetLine,
+    ...balance,
+  };
 }
 
 /** What differs between two setups, in body order, from what to what. */

@@ -1,10 +1,4 @@
-import {
-  flareToeKept,
-  setBallAlong,
-  setStanceWidth,
-  setToeLine,
-  type Setup,
-} from '../ground';
+import { flareToeKept, setBallAlong, setStanceWidth, setToeLine, type Setup } from '../ground';
 import type { Finding, Item } from '../reading';
 
 /** Puts one item of a setup to `value` (mm, degrees or percent), moving as little else as it can. */

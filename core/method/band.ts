@@ -61,7 +61,9 @@ export function bandFor(answer: Answer, build: Build, clubLengthInches: number):
     middle,
     high: middle + Math.max(above, reach),
     widenedBy: wider
-      ? used.filter(([name, weight]) => weight !== 0 && build[name].source === 'estimated').map(([name]) => name)
+      ? used
+          .filter(([name, weight]) => weight !== 0 && build[name].source === 'estimated')
+          .map(([name]) => name)
       : [],
   };
 }

@@ -17,7 +17,11 @@ export function coverageFaults(questions: HouseMethod['questions']): string[] {
       const given = questions[question].answers.filter((answer) => covers(answer, club, shot)).length;
       if (given === 1) return [];
       const what = `${question}, ${clubById(club).name}, ${shot} shot`;
-      return [given === 0 ? `${what}: expected an answer, found none` : `${what}: expected one answer, found ${given}`];
+      return [
+        given === 0
+          ? `${what}: expected an answer, found none`
+          : `${what}: expected one answer, found ${given}`,
+      ];
     }),
   );
 }

@@ -27,7 +27,8 @@ export const SHOULDERS_AND_NEUTRAL: Omit<HouseMethod, 'id' | 'version'> = {
   questions: {
     stanceWidth: {
       why: 'A stance as wide as the shoulders and the club ask for holds the swing steady and still lets the hips get over the lead foot.',
-      limitsBelow: 'Narrower than this there is little to push against, and balance goes first with the longer clubs.',
+      limitsBelow:
+        'Narrower than this there is little to push against, and balance goes first with the longer clubs.',
       limitsAbove: 'Wider than this the hips cannot get over the lead foot, and the player falls back.',
       answers: [
         answer(
@@ -74,10 +75,7 @@ export const SHOULDERS_AND_NEUTRAL: Omit<HouseMethod, 'id' | 'version'> = {
       why: 'Even weight on both feet leaves both ways free; on a pitch it is set forward so that the club meets the ball first.',
       limitsBelow: 'Weight on the trail foot leaves the low point behind the ball.',
       limitsAbove: 'Weight this far forward opens the shoulders and steepens the swing.',
-      answers: [
-        answer('full', fixed(50), 3, PRACTICE),
-        answer('pitch', fixed(60), 5, STARTING),
-      ],
+      answers: [answer('full', fixed(50), 3, PRACTICE), answer('pitch', fixed(60), 5, STARTING)],
     },
     heelToe: {
       why: 'In the middle of the foot the hips can turn without the body having to save its balance.',

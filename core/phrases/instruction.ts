@@ -37,7 +37,12 @@ function heelToeWords(foot: 'lead' | 'trail', by: number, to: number): string {
   return `Weight under the ${foot} foot toward the ${by > 0 ? 'toes' : 'heel'}, to ${place}.`;
 }
 
-function leadAndTrail(difference: Difference, shoeLength: number, toeKept: boolean, unit: LengthUnit): string {
+function leadAndTrail(
+  difference: Difference,
+  shoeLength: number,
+  toeKept: boolean,
+  unit: LengthUnit,
+): string {
   const { change, from, to } = difference;
   const by = to - from;
   const length = lengthWithUnit(Math.abs(by), unit);

@@ -7,7 +7,16 @@ import {
 } from '../ground';
 import { answerFor, bandFor } from '../method';
 import { ITEM_DEFINITIONS } from './items';
-import { ITEMS, MODEL_VERSION, type Finding, type Item, type Notice, type Reading, type ReadingInput, type Verdict } from './types';
+import {
+  ITEMS,
+  MODEL_VERSION,
+  type Finding,
+  type Item,
+  type Notice,
+  type Reading,
+  type ReadingInput,
+  type Verdict,
+} from './types';
 
 export const MOST_PUT_FORWARD = 2;
 

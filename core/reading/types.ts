@@ -46,8 +46,7 @@ export interface Finding {
 }
 
 export type Notice =
-  | { kind: 'lines disagree'; toeLine: number; heelLine: number }
-  | { kind: 'shoes overlap'; gap: number };
+  { kind: 'lines disagree'; toeLine: number; heelLine: number } | { kind: 'shoes overlap'; gap: number };
 
 export interface ReadingInput {
   setup: Setup;

@@ -26,7 +26,13 @@ import { addEntry, addLesson } from '../store/lessons';
 import { addMethod } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addStudent } from '../store/students';
-import { DEMO_ACADEMIES, DEMO_PASSWORD, type DemoAcademy, type DemoLesson, type DemoStudent } from './scenario';
+import {
+  DEMO_ACADEMIES,
+  DEMO_PASSWORD,
+  type DemoAcademy,
+  type DemoLesson,
+  type DemoStudent,
+} from './scenario';
 
 export const DEMO_SIGN_IN = { email: DEMO_ACADEMIES[0]!.instructor.email, password: DEMO_PASSWORD };
 
@@ -38,7 +44,11 @@ const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - d
 const idAt = (moment: Date): string => uuidv7({ msecs: moment.getTime() });
 
 function buildOf(student: DemoStudent, studentId: string, height: number, madeAt: Date): NewBuild {
-  const estimates = estimateBuild({ height, estimateAs: student.estimateAs, junior: student.age < ADULT_AGE });
+  const estimates = estimateBuild({
+    height,
+    estimateAs: student.estimateAs,
+    junior: student.age < ADULT_AGE,
+  });
   const figure = (name: Exclude<BuildFigureName, 'height'>) => {
     const value = student.measured[name];
     return value === undefined
@@ -70,7 +80,8 @@ function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setu
   const start = startingSetup(build.figures, lengthInches);
   const middle = withSuggestions(start, readSetup({ ...input, setup: start }).findings);
   return readSetup({ ...input, setup: middle }).findings.reduce(
-    (setup, finding) => withItem(setup, finding.item, finding.middle + (lesson.offsets[finding.item as Item] ?? 0)),
+    (setup, finding) =>
+      withItem(setup, finding.item, finding.middle + (lesson.offsets[finding.item as Item] ?? 0)),
     middle,
   );
 }
@@ -83,7 +94,11 @@ interface Scene {
   build: NewBuild;
 }
 
-async function addLessonWithEntries({ client, writer, method, studentId, build }: Scene, lesson: DemoLesson, startedAt: Date) {
+async function addLessonWithEntries(
+  { client, writer, method, studentId, build }: Scene,
+  lesson: DemoLesson,
+  startedAt: Date,
+) {
   const after = (minutes: number) => new Date(startedAt.getTime() + minutes * MINUTE_MS);
   const lessonId = idAt(startedAt);
   const entry = (minutes: number) => ({
@@ -114,9 +129,18 @@ async function addLessonWithEntries({ client, writer, method, studentId, build }
   await addEntry(client, today, land);
   await addEntry(client, read, land);
 
-  const agreed = withSuggestions(setup, findings.filter((finding) => finding.putForward));
+  const agreed = withSuggestions(
+    setup,
+    findings.filter((finding) => finding.putForward),
+  );
   if (!lesson.change || differences(setup, agreed).length === 0) return;
-  const toAddress: AddressEntry = { ...entry(25), kind: 'address', standing: 'agreed', ...club, setup: agreed };
+  const toAddress: AddressEntry = {
+    ...entry(25),
+    kind: 'address',
+    standing: 'agreed',
+    ...club,
+    setup: agreed,
+  };
   const change: ChangeEntry = {
     ...entry(35),
     kind: 'change',
@@ -133,7 +157,8 @@ async function addLessonWithEntries({ client, writer, method, studentId, build }
 
 async function addDemoStudent(scene: Omit<Scene, 'studentId' | 'build'>, student: DemoStudent, now: Date) {
   const { client, writer } = scene;
-  const firstSeen = Math.max(7, student.grownFrom?.daysAgo ?? 0, ...student.lessons.map((lesson) => lesson.daysAgo)) + 1;
+  const firstSeen =
+    Math.max(7, student.grownFrom?.daysAgo ?? 0, ...student.lessons.map((lesson) => lesson.daysAgo)) + 1;
   const madeAt = daysBefore(now, firstSeen);
   const studentId = idAt(madeAt);
   const person = {

@@ -26,7 +26,10 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   log_entry_replaces_another: { field: 'replaces', expected: 'another entry than itself' },
   reading_entry_address: { field: 'addressId', expected: 'an address of this student' },
   reading_entry_build: { field: 'buildId', expected: 'a build of this student' },
-  reading_entry_method: { field: 'methodVersion', expected: 'a version of one of this academy’s house methods' },
+  reading_entry_method: {
+    field: 'methodVersion',
+    expected: 'a version of one of this academy’s house methods',
+  },
   change_entry_reading: { field: 'readingId', expected: 'a reading of this student' },
   change_entry_from: { field: 'fromAddressId', expected: 'an address of this student' },
   change_entry_to: { field: 'toAddressId', expected: 'an address of this student' },
@@ -72,7 +75,8 @@ function asRefusal(error: unknown): Refusal | undefined {
   const { status, type } = error as { status?: number; type?: string };
   if (type === 'entity.too.large') return new Refusal(413, 'too-large', 'The body is larger than is allowed');
   if (type === 'entity.parse.failed') return new Refusal(400, 'bad-json', 'The body is not JSON');
-  if (status && status >= 400 && status < 500) return new Refusal(status, 'bad-request', 'The request was refused');
+  if (status && status >= 400 && status < 500)
+    return new Refusal(status, 'bad-request', 'The request was refused');
   return fromDatabase(error as { code?: string; constraint?: string });
 }
 

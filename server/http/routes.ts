@@ -132,7 +132,12 @@ export function routes(services: Services): Route[] {
     { method: 'delete', path: '/api/session', access: instructor, handler: signOut },
     { method: 'get', path: '/api/methods', access: instructor, handler: reading(services, listMethods) },
     { method: 'get', path: '/api/students', access: instructor, handler: reading(services, listStudents) },
-    { method: 'get', path: '/api/students/:studentId', access: instructor, handler: reading(services, studentWithLog) },
+    {
+      method: 'get',
+      path: '/api/students/:studentId',
+      access: instructor,
+      handler: reading(services, studentWithLog),
+    },
     {
       method: 'post',
       path: '/api/students',
@@ -145,7 +150,12 @@ export function routes(services: Services): Route[] {
       access: instructor,
       handler: landing(services, 'student edit', StudentEdit, edit),
     },
-    { method: 'post', path: '/api/builds', access: instructor, handler: landing(services, 'build', NewBuild, addBuild) },
+    {
+      method: 'post',
+      path: '/api/builds',
+      access: instructor,
+      handler: landing(services, 'build', NewBuild, addBuild),
+    },
     {
       method: 'post',
       path: '/api/lessons',

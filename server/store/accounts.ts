@@ -40,6 +40,14 @@ export async function addAccount(owner: ClientBase, account: NewAccount, madeAt:
   await owner.query(
     `insert into instructor (academy_id, id, email, name, password_hash, demo, created_at)
      values ($1, $2, $3, $4, $5, $6, $7)`,
-    [account.academyId, account.instructorId, account.email, account.instructorName, account.passwordHash, account.demo, madeAt],
+    [
+      account.academyId,
+      account.instructorId,
+      account.email,
+      account.instructorName,
+      account.passwordHash,
+      account.demo,
+      madeAt,
+    ],
   );
 }

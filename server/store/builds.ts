@@ -40,7 +40,9 @@ export const buildFromRow = (row: BuildRow): NewBuild => ({
   figures: figuresFromRow(row),
   estimateAs: row.estimate_as,
   shoeSize:
-    row.shoe_size_system && row.shoe_size !== null ? { system: row.shoe_size_system, size: row.shoe_size } : null,
+    row.shoe_size_system && row.shoe_size !== null
+      ? { system: row.shoe_size_system, size: row.shoe_size }
+      : null,
 });
 
 /** A student's builds, newest first. */

@@ -33,7 +33,11 @@ const hashOf = ({ instructorId, route, body }: Write): Buffer =>
  * another body is refused. Two sent at the same moment take turns.
  * @throws WriteConflict, or whatever `work` throws, with nothing written.
  */
-export async function landOnce(client: ClientBase, write: Write, work: () => Promise<object>): Promise<Landed> {
+export async function landOnce(
+  client: ClientBase,
+  write: Write,
+  work: () => Promise<object>,
+): Promise<Landed> {
   const { academyId, instructorId, id, route, receivedAt } = write;
   await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [`${academyId}:${id}`]);
   const bodyHash = hashOf(write);

@@ -1,4 +1,11 @@
-import type { AddressEntry, ChangeEntry, LogEntry, NewEntry, NewLesson, ReadingEntry } from '@pedastance/contract';
+import type {
+  AddressEntry,
+  ChangeEntry,
+  LogEntry,
+  NewEntry,
+  NewLesson,
+  ReadingEntry,
+} from '@pedastance/contract';
 import type { ClientBase } from 'pg';
 import { insertRow, type Writer } from './rows';
 

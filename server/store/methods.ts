@@ -11,7 +11,12 @@ export async function listMethods(client: ClientBase): Promise<HouseMethod[]> {
 }
 
 /** Adds a version of a method, as the owner. @throws ZodError when the method is not whole. */
-export async function addMethod(owner: ClientBase, academyId: string, method: HouseMethod, madeAt: Date): Promise<void> {
+export async function addMethod(
+  owner: ClientBase,
+  academyId: string,
+  method: HouseMethod,
+  madeAt: Date,
+): Promise<void> {
   const whole = Method.parse(method);
   await owner.query(
     'insert into house_method (academy_id, id, version, name, summary, questions, made_at) values ($1, $2, $3, $4, $5, $6, $7)',

@@ -39,7 +39,9 @@ async function applyMissing(client: Client): Promise<string[]> {
     drop policy if exists schema_migration_owner on schema_migration;
     create policy schema_migration_owner on schema_migration to pedastance_owner using (true) with check (true);
   `);
-  const applied = new Set((await client.query('select name from schema_migration')).rows.map((row) => row.name));
+  const applied = new Set(
+    (await client.query('select name from schema_migration')).rows.map((row) => row.name),
+  );
   const missing = (await migrationNames()).filter((name) => !applied.has(name));
   for (const name of missing) {
     const sql = await readFile(join(MIGRATIONS, name), 'utf8');

@@ -1,7 +1,11 @@
 import type { ClientBase } from 'pg';
 
 /** Inserts one row given as column names and values. Column names come from code, never from input. */
-export async function insertRow(client: ClientBase, table: string, row: Record<string, unknown>): Promise<void> {
+export async function insertRow(
+  client: ClientBase,
+  table: string,
+  row: Record<string, unknown>,
+): Promise<void> {
   const columns = Object.keys(row);
   const places = columns.map((_, index) => `$${index + 1}`);
   await client.query(

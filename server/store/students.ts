@@ -54,7 +54,9 @@ const SELECT_STUDENTS = `
 
 /** All students of the academy, by name, each with the newest build. */
 export async function listStudents(client: ClientBase): Promise<Student[]> {
-  const { rows } = await client.query<StudentRow>(`${SELECT_STUDENTS} order by lower(student.name), student.id`);
+  const { rows } = await client.query<StudentRow>(
+    `${SELECT_STUDENTS} order by lower(student.name), student.id`,
+  );
   return rows.map(studentFromRow);
 }
 
@@ -93,4 +95,3 @@ export async function editStudent(client: ClientBase, edit: StudentEdit): Promis
   if (rowCount === 0) throw new StaleEdit(current);
   return current;
 }
-

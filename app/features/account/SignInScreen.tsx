@@ -45,7 +45,14 @@ export function SignInScreen() {
             {`The session of ${expiredFor.instructorName} has ended. What was not sent is kept on this device and goes out when ${expiredFor.instructorName} signs in again.`}
           </Notice>
         )}
-        <Field label="E-mail address" value={email} onChangeText={setEmail} autoComplete="username" inputMode="email" autoCapitalize="none" />
+        <Field
+          label="E-mail address"
+          value={email}
+          onChangeText={setEmail}
+          autoComplete="username"
+          inputMode="email"
+          autoCapitalize="none"
+        />
         <Field
           label="Password"
           value={password}

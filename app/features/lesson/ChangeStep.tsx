@@ -1,4 +1,12 @@
-import { differences, withItem, withSuggestions, type Finding, type Item, type Setup, type Speech } from '@pedastance/core';
+import {
+  differences,
+  withItem,
+  withSuggestions,
+  type Finding,
+  type Item,
+  type Setup,
+  type Speech,
+} from '@pedastance/core';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
@@ -19,7 +27,19 @@ import { WorkPlace } from './WorkPlace';
 /** Changes agreed at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 2;
 
-function Suggestion({ finding, taken, onPress, setup, speech }: { finding: Finding; taken: boolean; onPress: () => void; setup: Setup; speech: Speech }) {
+function Suggestion({
+  finding,
+  taken,
+  onPress,
+  setup,
+  speech,
+}: {
+  finding: Finding;
+  taken: boolean;
+  onPress: () => void;
+  setup: Setup;
+  speech: Speech;
+}) {
   const lines = tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
   return (
     <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3">
@@ -38,11 +58,23 @@ function Suggestion({ finding, taken, onPress, setup, speech }: { finding: Findi
 }
 
 /** Takes or leaves a suggestion; the others that were taken stay. */
-function toggle(setup: Setup, agreed: Setup | null, findings: readonly Finding[], taken: readonly Item[], item: Item): void {
+function toggle(
+  setup: Setup,
+  agreed: Setup | null,
+  findings: readonly Finding[],
+  taken: readonly Item[],
+  item: Item,
+): void {
   const next = taken.includes(item) ? taken.filter((each) => each !== item) : [...taken, item];
   const from = taken.includes(item)
-    ? withSuggestions(setup, findings.filter((finding) => next.includes(finding.item)))
-    : withSuggestions(agreed ?? setup, findings.filter((finding) => finding.item === item));
+    ? withSuggestions(
+        setup,
+        findings.filter((finding) => next.includes(finding.item)),
+      )
+    : withSuggestions(
+        agreed ?? setup,
+        findings.filter((finding) => finding.item === item),
+      );
   replaceAgreed(next.length === 0 ? null : from, next);
 }
 
@@ -61,13 +93,19 @@ function Spoken({ setup, agreed, speech }: { setup: Setup; agreed: Setup | null;
   return (
     <View className="gap-1" aria-live="polite" testID="instruction">
       <Heading>To say</Heading>
-      {lines.length === 0 && <Body>Nothing is changed yet. Take a suggestion, or move the shoes to what you want to agree on.</Body>}
+      {lines.length === 0 && (
+        <Body>
+          Nothing is changed yet. Take a suggestion, or move the shoes to what you want to agree on.
+        </Body>
+      )}
       {lines.map((line) => (
         <Body key={line} className="text-lg">
           {line}
         </Body>
       ))}
-      {lines.length > MOST_AT_ONCE && <Quiet>{`${lines.length} changes at once: nobody will know which one helped. One or two stick.`}</Quiet>}
+      {lines.length > MOST_AT_ONCE && (
+        <Quiet>{`${lines.length} changes at once: nobody will know which one helped. One or two stick.`}</Quiet>
+      )}
       <Choice
         label="Say feet as"
         options={[
@@ -104,7 +142,12 @@ function Agreeing() {
           onPress={() => toggle(setup, agreed, forward, taken, finding.item)}
         />
       ))}
-      {forward.length === 0 && <Body>Nothing is put forward: everything is in its band. You can still set a change of your own on the plan.</Body>}
+      {forward.length === 0 && (
+        <Body>
+          Nothing is put forward: everything is in its band. You can still set a change of your own on the
+          plan.
+        </Body>
+      )}
       <Spoken setup={setup} agreed={agreed} speech={speech} />
       {agreed && (
         <View className="flex-row">

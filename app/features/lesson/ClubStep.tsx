@@ -1,4 +1,12 @@
-import { BAG, InputError, canPitch, checkedClubLength, type ClubId, type Setup, type Shot } from '@pedastance/core';
+import {
+  BAG,
+  InputError,
+  canPitch,
+  checkedClubLength,
+  type ClubId,
+  type Setup,
+  type Shot,
+} from '@pedastance/core';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -34,7 +42,9 @@ function LengthField({ lengthInches }: { lengthInches: number }) {
       setFault(undefined);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      setFault(`Club length: expected ${error.expected}, found ${next.trim() === '' ? 'nothing' : `“${next}”`}`);
+      setFault(
+        `Club length: expected ${error.expected}, found ${next.trim() === '' ? 'nothing' : `“${next}”`}`,
+      );
     }
   };
   return (
@@ -56,10 +66,16 @@ export function ClubStep() {
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const lengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   const lastFeet = useLastFeet(student.id);
-  const choose = (nextClub: ClubId, nextShot: Shot) => chooseClub(nextClub, nextShot, build.figures, lastFeet);
+  const choose = (nextClub: ClubId, nextShot: Shot) =>
+    chooseClub(nextClub, nextShot, build.figures, lastFeet);
   return (
     <View className="flex-1">
-      <ScrollView className="flex-1" contentContainerClassName="gap-5 p-4" tabIndex={0} aria-label="Club and shot">
+      <ScrollView
+        className="flex-1"
+        contentContainerClassName="gap-5 p-4"
+        tabIndex={0}
+        aria-label="Club and shot"
+      >
         <View className="gap-1">
           <Quiet>Club</Quiet>
           <View role="radiogroup" aria-label="Club" className="flex-row flex-wrap gap-2">
@@ -71,7 +87,11 @@ export function ClubStep() {
                 onPress={() => choose(each.id, shot)}
                 className={`min-h-[52px] min-w-[104px] flex-1 items-center justify-center rounded-md border px-2 ${each.id === club ? 'border-ink bg-ink' : 'border-ink bg-sheet'}`}
               >
-                <Text className={`text-center font-text text-base ${each.id === club ? 'font-semibold text-paper' : 'text-ink'}`}>{each.name}</Text>
+                <Text
+                  className={`text-center font-text text-base ${each.id === club ? 'font-semibold text-paper' : 'text-ink'}`}
+                >
+                  {each.name}
+                </Text>
               </Pressable>
             ))}
           </View>
@@ -95,7 +115,11 @@ export function ClubStep() {
         )}
       </ScrollView>
       <View className="border-t border-grid p-3">
-        <Button words={club ? 'Place the feet' : 'Choose a club first'} disabled={!club} onPress={() => openStep('feet')} />
+        <Button
+          words={club ? 'Place the feet' : 'Choose a club first'}
+          disabled={!club}
+          onPress={() => openStep('feet')}
+        />
       </View>
     </View>
   );

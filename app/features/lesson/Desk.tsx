@@ -39,8 +39,10 @@ const STEPS: Record<Kind, Record<Speech['length'], readonly [number, number]>> =
   percent: { cm: [1, 5], inches: [1, 5] },
 };
 
-const toShown = (kind: Kind, value: number, speech: Speech): number => (kind === 'length' ? lengthIn(speech.length, value) : value);
-const toStored = (kind: Kind, value: number, speech: Speech): number => (kind === 'length' ? millimetres(speech.length, value) : value);
+const toShown = (kind: Kind, value: number, speech: Speech): number =>
+  kind === 'length' ? lengthIn(speech.length, value) : value;
+const toStored = (kind: Kind, value: number, speech: Speech): number =>
+  kind === 'length' ? millimetres(speech.length, value) : value;
 
 function set(dial: AnyDial, value: number): void {
   if (kindOf(dial) === 'percent') setLoadDial(dial as LoadDial, value);
@@ -81,7 +83,12 @@ function faultOf(dial: AnyDial, text: string, speech: Speech): string {
 
 function StepButton({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {
   return (
-    <Pressable role="button" aria-label={label} onPress={onPress} className="h-14 flex-1 items-center justify-center rounded-md bg-desk-raised">
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      className="h-14 flex-1 items-center justify-center rounded-md bg-desk-raised"
+    >
       <Text className="figures font-text text-lg font-semibold text-on-desk">{words}</Text>
     </Pressable>
   );
@@ -180,7 +187,12 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
     <View className="desk gap-2 bg-desk px-3 pb-3 pt-2" testID="desk">
       <View className="flex-row items-center justify-between gap-2">
         <Text className="flex-1 font-text text-base font-semibold text-on-desk">{name}</Text>
-        <IconButton label="Take the last move back" icon={<UndoIcon color={ON_DESK} size={22} />} disabled={!canUndo} onPress={undo} />
+        <IconButton
+          label="Take the last move back"
+          icon={<UndoIcon color={ON_DESK} size={22} />}
+          disabled={!canUndo}
+          onPress={undo}
+        />
         {children}
       </View>
       <WaysOfMoving dial={dial} />
@@ -196,7 +208,11 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
             onPress={() => setTyping(true)}
             className="h-14 flex-[1.6] items-center justify-center rounded-md bg-on-desk"
           >
-            <LiveFigure figure={figure} className="figures font-text text-xl font-semibold text-desk" testID="desk-figure" />
+            <LiveFigure
+              figure={figure}
+              className="figures font-text text-xl font-semibold text-desk"
+              testID="desk-figure"
+            />
           </Pressable>
           {step(small)}
           {step(large)}

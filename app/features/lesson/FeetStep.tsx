@@ -33,7 +33,12 @@ export function FeetStep() {
         label="Figures of the feet"
         desk={
           <Desk loads={false} speech={speech}>
-            <Button look="desk" words="Balance" label="On to the balance" onPress={() => openStep('balance')} />
+            <Button
+              look="desk"
+              words="Balance"
+              label="On to the balance"
+              onPress={() => openStep('balance')}
+            />
           </Desk>
         }
       >

@@ -28,13 +28,19 @@ async function finish(studentId: string): Promise<void> {
 
 function AlreadyRecorded({ draft }: { draft: LessonDraft }) {
   const { student } = useLessonContext();
-  const unsent = useOutbox((state) => state.letters.filter((letter) => letter.studentId === student.id).length);
+  const unsent = useOutbox(
+    (state) => state.letters.filter((letter) => letter.studentId === student.id).length,
+  );
   if (draft.recorded.length === 0) return null;
   return (
     <View className="gap-2">
       <Notice kind="good" live>
         <Body className="font-semibold">{`Recorded: ${draft.recorded.map((each) => clubById(each.club).name).join(', ')}.`}</Body>
-        <Body>{unsent > 0 ? `On this device; ${unsent} not sent yet, and going out by themselves.` : 'On this device and on the server.'}</Body>
+        <Body>
+          {unsent > 0
+            ? `On this device; ${unsent} not sent yet, and going out by themselves.`
+            : 'On this device and on the server.'}
+        </Body>
       </Notice>
       <Link href={`/students/${student.id}`} className="min-h-[48px] py-3">
         <Body className="font-semibold text-lagoon underline">{`The log of ${student.name}`}</Body>
@@ -47,12 +53,22 @@ function ReasonChips({ onPick }: { onPick: (reason: string) => void }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const read = useReading();
-  const limits = read?.reading.findings.filter((finding) => finding.putForward && finding.limits !== '') ?? [];
+  const limits =
+    read?.reading.findings.filter((finding) => finding.putForward && finding.limits !== '') ?? [];
   return (
     <View className="gap-2">
       {limits.map((finding) => {
         const words = inFootWords(finding.limits, speech.feet, speech.hand);
-        return <Button key={finding.item} look="plain" className="justify-start py-2" words={words} label={`Use as the reason: ${words}`} onPress={() => onPick(finding.limits)} />;
+        return (
+          <Button
+            key={finding.item}
+            look="plain"
+            className="justify-start py-2"
+            words={words}
+            label={`Use as the reason: ${words}`}
+            onPress={() => onPick(finding.limits)}
+          />
+        );
       })}
     </View>
   );
@@ -67,13 +83,21 @@ function Unlooked({ draft }: { draft: LessonDraft }) {
       <View className="flex-row flex-wrap gap-2">
         {!draft.feetPlaced && (
           <>
-            <Button look="plain" words="The feet stand as drawn" onPress={() => changeDraft({ feetPlaced: true })} />
+            <Button
+              look="plain"
+              words="The feet stand as drawn"
+              onPress={() => changeDraft({ feetPlaced: true })}
+            />
             <Button look="quiet" words="Place them" onPress={() => openStep('feet')} />
           </>
         )}
         {!draft.balanceNoted && (
           <>
-            <Button look="plain" words={`${Math.round(draft.setup?.balance.leadShare ?? 50)} % on the lead foot, as drawn`} onPress={() => changeDraft({ balanceNoted: true })} />
+            <Button
+              look="plain"
+              words={`${Math.round(draft.setup?.balance.leadShare ?? 50)} % on the lead foot, as drawn`}
+              onPress={() => changeDraft({ balanceNoted: true })}
+            />
             <Button look="quiet" words="Note the balance" onPress={() => openStep('balance')} />
           </>
         )}
@@ -122,14 +146,40 @@ function Words({ draft }: { draft: LessonDraft }) {
       )}
       {changing && (
         <>
-          <Field label="Reason" value={draft.reason} onChangeText={(reason) => changeDraft({ reason })} maxLength={500} fault={fault || undefined} multiline />
+          <Field
+            label="Reason"
+            value={draft.reason}
+            onChangeText={(reason) => changeDraft({ reason })}
+            maxLength={500}
+            fault={fault || undefined}
+            multiline
+          />
           {draft.reason === '' && <ReasonChips onPick={(reason) => changeDraft({ reason })} />}
-          <Field label="Feel: what the student should feel" value={draft.feel} onChangeText={(feel) => changeDraft({ feel })} maxLength={500} />
-          <Field label="Note, for you" value={draft.note} onChangeText={(note) => changeDraft({ note })} maxLength={2000} multiline />
+          <Field
+            label="Feel: what the student should feel"
+            value={draft.feel}
+            onChangeText={(feel) => changeDraft({ feel })}
+            maxLength={500}
+          />
+          <Field
+            label="Note, for you"
+            value={draft.note}
+            onChangeText={(note) => changeDraft({ note })}
+            maxLength={2000}
+            multiline
+          />
         </>
       )}
-      {fault !== '' && !changing && <Notice kind="trouble" live>{fault}</Notice>}
-      <Button words={busy ? 'Recording …' : changing ? 'Record the change' : 'Record as it is'} disabled={busy || !looked} onPress={() => void record()} />
+      {fault !== '' && !changing && (
+        <Notice kind="trouble" live>
+          {fault}
+        </Notice>
+      )}
+      <Button
+        words={busy ? 'Recording …' : changing ? 'Record the change' : 'Record as it is'}
+        disabled={busy || !looked}
+        onPress={() => void record()}
+      />
       <Quiet>It is kept on this device first and sent by itself.</Quiet>
     </View>
   );
@@ -146,14 +196,27 @@ export function KeepStep() {
       withPlan={false}
       desk={
         <View className="flex-row flex-wrap gap-3 border-t border-grid p-3">
-          <Button className="flex-1" look="plain" words={nothingOpen ? 'Another club' : 'Back to the change'} onPress={() => openStep(nothingOpen ? 'club' : 'change')} />
-          <Button className="flex-1" look={nothingOpen && draft.recorded.length > 0 ? 'act' : 'plain'} words="Finish the lesson" disabled={!nothingOpen && draft.recorded.length === 0} onPress={() => void finish(student.id)} />
+          <Button
+            className="flex-1"
+            look="plain"
+            words={nothingOpen ? 'Another club' : 'Back to the change'}
+            onPress={() => openStep(nothingOpen ? 'club' : 'change')}
+          />
+          <Button
+            className="flex-1"
+            look={nothingOpen && draft.recorded.length > 0 ? 'act' : 'plain'}
+            words="Finish the lesson"
+            disabled={!nothingOpen && draft.recorded.length === 0}
+            onPress={() => void finish(student.id)}
+          />
         </View>
       }
     >
       <AlreadyRecorded draft={draft} />
       <Words draft={draft} />
-      {nothingOpen && draft.recorded.length === 0 && <Body>Nothing to keep yet. Choose a club and place the feet first.</Body>}
+      {nothingOpen && draft.recorded.length === 0 && (
+        <Body>Nothing to keep yet. Choose a club and place the feet first.</Body>
+      )}
     </WorkPlace>
   );
 }

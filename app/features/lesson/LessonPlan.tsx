@@ -13,7 +13,9 @@ export function LessonPlan() {
   const length = usePreferences((state) => state.length);
   const step = useStore(lesson, (state) => state.draft?.step);
   const agreed = useStore(lesson, (state) => state.standing === 'agreed');
-  const today = useStore(lesson, (state) => (state.standing === 'agreed' ? (state.draft?.setup ?? null) : null));
+  const today = useStore(lesson, (state) =>
+    state.standing === 'agreed' ? (state.draft?.setup ?? null) : null,
+  );
   const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
   if (!hasFeet) return null;
   const load = step === 'balance';

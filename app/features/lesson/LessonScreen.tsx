@@ -40,7 +40,11 @@ function Header({ student }: { student: LessonContext['student'] }) {
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   return (
     <View role="banner" className="flex-row items-center gap-1 pr-3">
-      <IconButton label={`Back to ${student.name}`} icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push(`/students/${student.id}`)} />
+      <IconButton
+        label={`Back to ${student.name}`}
+        icon={<ArrowLeftIcon color={INK} size={22} />}
+        onPress={() => router.push(`/students/${student.id}`)}
+      />
       <View className="flex-1 py-2">
         <Body numberOfLines={1} role="heading" aria-level={1} className="font-heading text-xl font-bold">
           {student.name}
@@ -51,7 +55,12 @@ function Header({ student }: { student: LessonContext['student'] }) {
         </Quiet>
       </View>
       {club && (
-        <Button look="plain" words={`${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}`} label={`Club: ${clubById(club).name}. Choose another`} onPress={() => openStep('club')} />
+        <Button
+          look="plain"
+          words={`${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}`}
+          label={`Club: ${clubById(club).name}. Choose another`}
+          onPress={() => openStep('club')}
+        />
       )}
     </View>
   );
@@ -91,7 +100,10 @@ export function LessonScreen() {
   const method = useMethod();
   const opened = useStore(lesson, (state) => state.draft?.id === id);
   const build = student?.build;
-  const context = useMemo(() => (student && build && method ? { student, build, method } : null), [student, build, method]);
+  const context = useMemo(
+    () => (student && build && method ? { student, build, method } : null),
+    [student, build, method],
+  );
 
   useEffect(() => {
     const owner = currentOwner();
@@ -103,8 +115,14 @@ export function LessonScreen() {
   useEffect(() => closeLesson, []);
 
   if (!draftsLoaded || !recordsLoaded) return <Waiting />;
-  if (!kept) return <Waiting words="This lesson is not on this device. It may have been finished, or belong to another coach." />;
-  if (!student || !method) return <Waiting words="What this lesson needs is not on this device yet; it comes with the connection." />;
+  if (!kept)
+    return (
+      <Waiting words="This lesson is not on this device. It may have been finished, or belong to another coach." />
+    );
+  if (!student || !method)
+    return (
+      <Waiting words="What this lesson needs is not on this device yet; it comes with the connection." />
+    );
   if (!build) {
     return (
       <View role="main" className="flex-1 justify-center gap-3 bg-paper p-6">

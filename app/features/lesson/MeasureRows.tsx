@@ -28,13 +28,28 @@ function Row({ label, main, more, band, chosen = false, onPress, testID }: RowPr
         {more && <LiveFigure figure={more} className={MORE} />}
       </View>
       <View className="items-end">
-        <LiveFigure figure={main} className="figures font-text text-xl font-semibold text-ink" testID={`${testID}-figure`} />
-        {band && <LiveFigure figure={band} className="figures font-text text-sm font-semibold" testID={`${testID}-band`} />}
+        <LiveFigure
+          figure={main}
+          className="figures font-text text-xl font-semibold text-ink"
+          testID={`${testID}-figure`}
+        />
+        {band && (
+          <LiveFigure
+            figure={band}
+            className="figures font-text text-sm font-semibold"
+            testID={`${testID}-band`}
+          />
+        )}
       </View>
     </>
   );
   const look = `min-h-[52px] flex-row items-center justify-between gap-3 border-b border-grid py-1 pl-2 ${chosen ? 'border-l-4 border-l-lagoon' : 'border-l-4 border-l-transparent'}`;
-  if (!onPress) return <View testID={testID} className={look}>{inside}</View>;
+  if (!onPress)
+    return (
+      <View testID={testID} className={look}>
+        {inside}
+      </View>
+    );
   return (
     <Pressable role="button" aria-pressed={chosen} onPress={onPress} testID={testID} className={look}>
       {inside}
@@ -74,28 +89,58 @@ interface RowsProps {
   judge: Judge;
 }
 
-function DialRow({ dial, speech, judge, chosen, onPress }: RowsProps & { dial: Dial | LoadDial; chosen: boolean; onPress: () => void }) {
+function DialRow({
+  dial,
+  speech,
+  judge,
+  chosen,
+  onPress,
+}: RowsProps & { dial: Dial | LoadDial; chosen: boolean; onPress: () => void }) {
   const figures = useMemo(() => {
     const item = BANDED[dial];
     const more = { stanceWidth: otherWidths(speech), setback: setbackWords }[dial as string];
     return { main: mainFigure(dial, speech), band: item && bandFigure(item, judge, speech), more };
   }, [dial, speech.length, speech.feet, speech.hand, judge]);
-  return <Row label={dialName(dial, speech)} {...figures} chosen={chosen} onPress={onPress} testID={`row-${dial}`} />;
+  return (
+    <Row
+      label={dialName(dial, speech)}
+      {...figures}
+      chosen={chosen}
+      onPress={onPress}
+      testID={`row-${dial}`}
+    />
+  );
 }
 
 function LineRow({ line, speech, judge }: RowsProps & { line: 'toeLine' | 'heelLine' }) {
   const figures = useMemo(
-    () => ({ main: mainFigure(line, speech), band: line === 'toeLine' ? bandFigure('stanceLine', judge, speech) : undefined }),
+    () => ({
+      main: mainFigure(line, speech),
+      band: line === 'toeLine' ? bandFigure('stanceLine', judge, speech) : undefined,
+    }),
     [line, speech.length, judge],
   );
-  return <Row label={line === 'toeLine' ? 'Stance line, through the toes' : 'Heel line'} {...figures} testID={`row-${line}`} />;
+  return (
+    <Row
+      label={line === 'toeLine' ? 'Stance line, through the toes' : 'Heel line'}
+      {...figures}
+      testID={`row-${line}`}
+    />
+  );
 }
 
 /** Every figure of the feet and the ball, live; a touch on a row takes it to the steppers. */
 export function FeetRows({ speech, judge }: RowsProps) {
   const dial = useStore(lesson, (state) => state.dial);
   const row = (each: Dial) => (
-    <DialRow key={each} dial={each} speech={speech} judge={judge} chosen={dial === each} onPress={() => lesson.setState({ dial: each })} />
+    <DialRow
+      key={each}
+      dial={each}
+      speech={speech}
+      judge={judge}
+      chosen={dial === each}
+      onPress={() => lesson.setState({ dial: each })}
+    />
   );
   return (
     <View>
@@ -117,7 +162,14 @@ export function LoadRows({ speech, judge }: RowsProps) {
   return (
     <View>
       {(['leadShare', 'leadHeelToe', 'trailHeelToe'] as const).map((each) => (
-        <DialRow key={each} dial={each} speech={speech} judge={judge} chosen={dial === each} onPress={() => lesson.setState({ loadDial: each })} />
+        <DialRow
+          key={each}
+          dial={each}
+          speech={speech}
+          judge={judge}
+          chosen={dial === each}
+          onPress={() => lesson.setState({ loadDial: each })}
+        />
       ))}
     </View>
   );

@@ -22,7 +22,10 @@ export function NotPlaced() {
   const feetPlaced = useStore(lesson, (state) => state.draft?.feetPlaced);
   const balanceNoted = useStore(lesson, (state) => state.draft?.balanceNoted);
   if (feetPlaced && balanceNoted) return null;
-  const missing = [!feetPlaced && 'the feet have not been placed', !balanceNoted && 'the balance has not been noted'].filter(Boolean);
+  const missing = [
+    !feetPlaced && 'the feet have not been placed',
+    !balanceNoted && 'the balance has not been noted',
+  ].filter(Boolean);
   return <Notice kind="caution">{`This reads the starting figures: ${missing.join(' and ')} yet.`}</Notice>;
 }
 
@@ -40,10 +43,20 @@ function Findings() {
     <>
       <NotPlaced />
       <Heading>
-        {forward.length === 0 ? 'Everything is in its band' : forward.length === 1 ? 'One thing to look at' : 'Two things to look at'}
+        {forward.length === 0
+          ? 'Everything is in its band'
+          : forward.length === 1
+            ? 'One thing to look at'
+            : 'Two things to look at'}
       </Heading>
       {forward.map((finding) => (
-        <FindingCard key={finding.item} finding={finding} speech={speech} advice={adviceFor(setup, finding, speech)} openAtFirst />
+        <FindingCard
+          key={finding.item}
+          finding={finding}
+          speech={speech}
+          advice={adviceFor(setup, finding, speech)}
+          openAtFirst
+        />
       ))}
       {reading.notices.map((notice) => (
         <Notice key={notice.kind} kind="caution">
@@ -55,14 +68,23 @@ function Findings() {
         <View className="flex-row">
           <Button
             look="quiet"
-            words={all ? 'Fold the rest away' : `The rest (${rest.length}${restOut > 0 ? `, ${restOut} out of band` : ', all in band'})`}
+            words={
+              all
+                ? 'Fold the rest away'
+                : `The rest (${rest.length}${restOut > 0 ? `, ${restOut} out of band` : ', all in band'})`
+            }
             onPress={() => setAll(!all)}
           />
         </View>
       )}
       {(all || forward.length === 0) &&
         rest.map((finding) => (
-          <FindingCard key={finding.item} finding={finding} speech={speech} advice={adviceFor(setup, finding, speech)} />
+          <FindingCard
+            key={finding.item}
+            finding={finding}
+            speech={speech}
+            advice={adviceFor(setup, finding, speech)}
+          />
         ))}
       <Quiet>{`Read with “${method.name}”, version ${method.version}. Every ± is one standard deviation.`}</Quiet>
     </>
@@ -86,4 +108,3 @@ export function ReadStep() {
     </NeedsClub>
   );
 }
-

@@ -25,7 +25,12 @@ export function StepBar() {
   }, [current]);
   return (
     <View className="border-y border-ink">
-      <ScrollView ref={bar} horizontal showsHorizontalScrollIndicator={false} contentContainerClassName="min-w-full">
+      <ScrollView
+        ref={bar}
+        horizontal
+        showsHorizontalScrollIndicator={false}
+        contentContainerClassName="min-w-full"
+      >
         <View role="tablist" aria-label="Steps of the lesson" className="grow flex-row">
           {STEPS.map((step) => {
             const chosen = step === current;
@@ -37,9 +42,14 @@ export function StepBar() {
                 onPress={() => openStep(step)}
                 className={`h-12 min-w-[48px] grow flex-row items-center justify-center px-1.5 ${chosen ? 'bg-ink' : ''}`}
               >
-                <Text className={`font-text text-base ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>{step}</Text>
+                <Text className={`font-text text-base ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>
+                  {step}
+                </Text>
                 {done.includes(step) && (
-                  <Text aria-label="done" className={`font-text text-base ${chosen ? 'text-paper' : 'text-lagoon'}`}>
+                  <Text
+                    aria-label="done"
+                    className={`font-text text-base ${chosen ? 'text-paper' : 'text-lagoon'}`}
+                  >
                     {' •'}
                   </Text>
                 )}

@@ -38,7 +38,9 @@ export function mainFigure(dial: Dial | LoadDial | 'toeLine' | 'heelLine', speec
     if (dial in setup.balance) return { text: `${Math.round(setup.balance[dial as LoadDial])} %` };
     if (dial === 'leadFlare' || dial === 'trailFlare') return { text: angleFigure(measures[dial], 1) };
     if (dial === 'toeLine' || dial === 'heelLine') return { text: lineWords(measures[dial]) };
-    return { text: lengthWithUnit(measures[dial as Exclude<Dial, 'leadFlare' | 'trailFlare'>], speech.length) };
+    return {
+      text: lengthWithUnit(measures[dial as Exclude<Dial, 'leadFlare' | 'trailFlare'>], speech.length),
+    };
   });
 }
 
@@ -48,7 +50,10 @@ export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figu
     const finding = judge(setup)?.findings.find((each) => each.item === item);
     if (!finding) return { text: '' };
     const word = finding.verdict === 'in' ? 'in' : finding.verdict;
-    return { text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${bandWords(finding, speech)}`, verdict: finding.verdict };
+    return {
+      text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${bandWords(finding, speech)}`,
+      verdict: finding.verdict,
+    };
   });
 }
 
@@ -56,7 +61,9 @@ export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figu
 export const otherWidths = (speech: Speech): (() => Figure) =>
   shown((setup) => {
     const { outerWidth, gap } = measuresOf(setup);
-    return { text: `outer edges ${lengthWithUnit(outerWidth, speech.length)} · gap ${lengthWithUnit(gap, speech.length)}` };
+    return {
+      text: `outer edges ${lengthWithUnit(outerWidth, speech.length)} · gap ${lengthWithUnit(gap, speech.length)}`,
+    };
   });
 
 export const setbackWords = shown((setup) => ({

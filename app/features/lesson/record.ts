@@ -21,7 +21,13 @@ export const hasChange = ({ setup, agreed }: Pick<LessonDraft, 'setup' | 'agreed
 function entriesOf({ draft, build, method, reading }: ToRecord) {
   const entry = () => ({ id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null });
   const club = { club: draft.club!, clubLengthInches: draft.clubLengthInches, shot: draft.shot };
-  const today: AddressEntry = { ...entry(), kind: 'address', standing: 'today', ...club, setup: draft.setup! };
+  const today: AddressEntry = {
+    ...entry(),
+    kind: 'address',
+    standing: 'today',
+    ...club,
+    setup: draft.setup!,
+  };
   const read: ReadingEntry = {
     ...entry(),
     kind: 'reading',
@@ -32,7 +38,13 @@ function entriesOf({ draft, build, method, reading }: ToRecord) {
     ...reading,
   };
   if (!hasChange(draft)) return { read, change: null, entries: [today, read] };
-  const agreed: AddressEntry = { ...entry(), kind: 'address', standing: 'agreed', ...club, setup: draft.agreed! };
+  const agreed: AddressEntry = {
+    ...entry(),
+    kind: 'address',
+    standing: 'agreed',
+    ...club,
+    setup: draft.agreed!,
+  };
   const change: ChangeEntry = {
     ...entry(),
     kind: 'change',
@@ -67,14 +79,22 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
           {
             studentId: student.id,
             label: `Lesson of ${student.name}`,
-            writing: { route: 'lesson', body: { id: draft.id, studentId: student.id, startedAt: draft.startedAt } },
+            writing: {
+              route: 'lesson',
+              body: { id: draft.id, studentId: student.id, startedAt: draft.startedAt },
+            },
           },
         ];
-  const posts = entries.map(
-    (body): Post => ({ studentId: student.id, label: `${LABELS[body.kind]} of ${student.name}, ${club}`, writing: { route: 'entry', body } }),
-  );
+  const posts = entries.map((body): Post => ({
+    studentId: student.id,
+    label: `${LABELS[body.kind]} of ${student.name}, ${club}`,
+    writing: { route: 'entry', body },
+  }));
   await post([...begin, ...posts]);
-  const recorded = [...draft.recorded, { readingId: read.id, changeId: change?.id ?? null, club: draft.club! }];
+  const recorded = [
+    ...draft.recorded,
+    { readingId: read.id, changeId: change?.id ?? null, club: draft.club! },
+  ];
   changeDraft({ ...untouchedClub, recorded, step: 'keep' });
   await keepNow();
 }

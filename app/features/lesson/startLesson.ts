@@ -4,7 +4,11 @@ import { keepDraft } from '../../state/drafts';
 import { newDraft, type LessonDraft, type Step } from '../../state/lessonDraft';
 
 /** Starts a lesson on this device and answers its id; the server hears of it with the first entry. */
-export async function startLesson(studentId: string, step: Step, from: Partial<LessonDraft> = {}): Promise<string> {
+export async function startLesson(
+  studentId: string,
+  step: Step,
+  from: Partial<LessonDraft> = {},
+): Promise<string> {
   const owner = currentOwner();
   if (!owner) throw new Error('nobody is signed in');
   const draft = { ...newDraft(newId(), studentId, new Date().toISOString()), ...from, step };

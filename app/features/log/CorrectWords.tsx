@@ -31,7 +31,13 @@ export function CorrectWords({ change, onDone }: { change: Change; onDone: () =>
 
   return (
     <View className="gap-3">
-      <Field label="Reason" value={reason} onChangeText={setReason} maxLength={500} fault={fault || undefined} />
+      <Field
+        label="Reason"
+        value={reason}
+        onChangeText={setReason}
+        maxLength={500}
+        fault={fault || undefined}
+      />
       <Field label="Feel" value={feel} onChangeText={setFeel} maxLength={500} />
       <Field label="Note" value={note} onChangeText={setNote} maxLength={2000} multiline />
       <Quiet>The log only grows: what stood before is kept beside the correction.</Quiet>

@@ -50,7 +50,9 @@ export function FindingCard({ finding, speech, advice = [], openAtFirst = false 
           <FigureWords>{itemFigure(finding.item, finding.measured, finding.unit, speech)}</FigureWords>
           <Quiet className="figures">{`± ${figure(finding.uncertainty, finding.unit, speech)}`}</Quiet>
         </View>
-        <Quiet aria-hidden className="w-4 text-center text-base">{open ? '–' : '+'}</Quiet>
+        <Quiet aria-hidden className="w-4 text-center text-base">
+          {open ? '–' : '+'}
+        </Quiet>
       </Pressable>
       {open && (
         <View className="gap-2 pb-3">
@@ -62,7 +64,10 @@ export function FindingCard({ finding, speech, advice = [], openAtFirst = false 
             </Body>
           ))}
           {finding.close && (
-            <Quiet>The edge of the band is within what the measuring can be off (one standard deviation): it could be either.</Quiet>
+            <Quiet>
+              The edge of the band is within what the measuring can be off (one standard deviation): it could
+              be either.
+            </Quiet>
           )}
           {finding.widenedBy.length > 0 && <Body>{widenedWords(finding.widenedBy)}</Body>}
           <Quiet>{`Band ${bandWords(finding, speech)}, middle ${itemFigure(finding.item, finding.middle, finding.unit, speech)}: ${finding.mark}.`}</Quiet>

@@ -25,7 +25,15 @@ import { clubAndShot, tellChange, useSpeech } from './sentences';
 
 type Shown = 'today' | 'agreed';
 
-function RecordPlan({ record, student, build }: { record: LogRecord; student: Student; build: NewBuild | undefined }) {
+function RecordPlan({
+  record,
+  student,
+  build,
+}: {
+  record: LogRecord;
+  student: Student;
+  build: NewBuild | undefined;
+}) {
   const viewpoint = usePreferences((state) => state.viewpoint);
   const length = usePreferences((state) => state.length);
   const [shown, setShown] = useState<Shown>(record.agreed ? 'agreed' : 'today');
@@ -97,7 +105,9 @@ function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
       <Body>{`Because: ${change.reason}`}</Body>
       {change.feel !== '' && <Body>{`Feel: ${change.feel}`}</Body>}
       {change.note !== '' && <Body>{`Note: ${change.note}`}</Body>}
-      {record.corrections > 0 && <Quiet>{`Words corrected ${record.corrections === 1 ? 'once' : `${record.corrections} times`}; what stood before is kept.`}</Quiet>}
+      {record.corrections > 0 && (
+        <Quiet>{`Words corrected ${record.corrections === 1 ? 'once' : `${record.corrections} times`}; what stood before is kept.`}</Quiet>
+      )}
       {correcting ? (
         <CorrectWords change={change} onDone={() => setCorrecting(false)} />
       ) : (
@@ -128,19 +138,36 @@ export function RecordScreen() {
     if (owner && loaded) void refreshStudent(owner, id);
   }, [id, loaded]);
 
-  if (!student || !record) return <Waiting words={loaded ? 'This record is not on this device.' : undefined} />;
+  if (!student || !record)
+    return <Waiting words={loaded ? 'This record is not on this device.' : undefined} />;
   const { address, reading } = record;
   const again = async () => {
     const setup = record.agreed?.setup ?? address.setup;
     const { club, clubLengthInches, shot } = address;
-    const lesson = await startLesson(student.id, 'feet', { club, clubLengthInches, shot, setup, feetPlaced: true, balanceNoted: true });
+    const lesson = await startLesson(student.id, 'feet', {
+      club,
+      clubLengthInches,
+      shot,
+      setup,
+      feetPlaced: true,
+      balanceNoted: true,
+    });
     router.push(`/lessons/${lesson}`);
   };
   return (
-    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label={`Record of ${student.name}`}>
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label={`Record of ${student.name}`}
+    >
       <View role="main" className="gap-4">
         <View className="flex-row items-start gap-1">
-          <IconButton label={`Back to ${student.name}`} icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push(`/students/${id}`)} />
+          <IconButton
+            label={`Back to ${student.name}`}
+            icon={<ArrowLeftIcon color={INK} size={22} />}
+            onPress={() => router.push(`/students/${id}`)}
+          />
           <View className="flex-1">
             <Title>{clubAndShot(address.club, address.shot)}</Title>
             <Quiet>{`${student.name} · ${dayAndTime(reading.madeAt)}`}</Quiet>

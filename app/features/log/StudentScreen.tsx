@@ -39,7 +39,9 @@ export function BuildTable({ student }: { student: Pick<Student, 'build'> }) {
         <View key={name} className="flex-row items-baseline justify-between gap-2 border-b border-grid py-2">
           <Body className="flex-1">{BUILD_LABELS[name]}</Body>
           <Body className="figures font-semibold">{buildFigure(figures[name], length)}</Body>
-          <Quiet className="w-20 text-right">{figures[name].source === 'measured' ? '■ measured' : '□ estimated'}</Quiet>
+          <Quiet className="w-20 text-right">
+            {figures[name].source === 'measured' ? '■ measured' : '□ estimated'}
+          </Quiet>
         </View>
       ))}
       <Quiet className="pt-1">{`Taken ${day(madeAt)}`}</Quiet>
@@ -90,10 +92,21 @@ export function StudentScreen() {
 
   if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
   return (
-    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label={`Page of ${student.name}`}>
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label={`Page of ${student.name}`}
+    >
       <View role="main" className="w-full max-w-3xl gap-4">
         <View className="flex-row items-start gap-1">
-          {!wide && <IconButton label="Back to the students" icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push('/students')} />}
+          {!wide && (
+            <IconButton
+              label="Back to the students"
+              icon={<ArrowLeftIcon color={INK} size={22} />}
+              onPress={() => router.push('/students')}
+            />
+          )}
           <View className="flex-1">
             <Title>{student.name}</Title>
             <Quiet>{inShort(student, new Date())}</Quiet>
@@ -107,7 +120,10 @@ export function StudentScreen() {
         <View>
           <Heading>Log</Heading>
           {records.length === 0 && (
-            <Body className="py-3">Nothing recorded yet. A lesson ends with a record: the address, what was read in it, and what you agreed to change.</Body>
+            <Body className="py-3">
+              Nothing recorded yet. A lesson ends with a record: the address, what was read in it, and what
+              you agreed to change.
+            </Body>
           )}
           {records.map((record) => (
             <LogCard key={record.reading.id} record={record} speech={speech} />

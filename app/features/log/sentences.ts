@@ -26,7 +26,10 @@ export function useSpeech(hand: Hand): Speech {
 }
 
 /** A band's ends, with its unit once; a line's ends as open and closed. */
-export function bandWords({ item, low, high, unit }: Pick<Finding, 'item' | 'low' | 'high' | 'unit'>, speech: Speech): string {
+export function bandWords(
+  { item, low, high, unit }: Pick<Finding, 'item' | 'low' | 'high' | 'unit'>,
+  speech: Speech,
+): string {
   if (item === 'stanceLine') return `${lineWords(low)} to ${lineWords(high)}`;
   const bare = (value: number): string => {
     if (unit === 'mm') return lengthFigure(value, speech.length);
@@ -42,7 +45,8 @@ export const itemName = (item: Finding['item'], speech: Speech): string =>
 export const changeName = (change: Difference['change'], speech: Speech): string =>
   capitalised(inFootWords(CHANGE_NAMES[change], speech.feet, speech.hand));
 
-export const figure = (value: number, unit: Unit, speech: Speech): string => figureWithUnit(value, unit, speech.length);
+export const figure = (value: number, unit: Unit, speech: Speech): string =>
+  figureWithUnit(value, unit, speech.length);
 
 /** What was measured for an item, as a coach says it. */
 export const itemFigure = (item: Finding['item'], value: number, unit: Unit, speech: Speech): string =>

@@ -11,7 +11,8 @@ import { Notice } from '../../ui/Notice';
 import { Body, Quiet, Title } from '../../ui/Words';
 import { dayAndTime } from '../students/format';
 
-const madeAt = ({ writing }: Letter): string => (writing.route === 'lesson' ? writing.body.startedAt : writing.body.madeAt);
+const madeAt = ({ writing }: Letter): string =>
+  writing.route === 'lesson' ? writing.body.startedAt : writing.body.madeAt;
 
 function RefusedLetter({ letter }: { letter: Letter }) {
   const [sure, setSure] = useState(false);
@@ -38,10 +39,19 @@ export function OutboxScreen() {
   const sending = useOutbox((state) => state.sending);
   const away = useRecords((state) => state.serverAway);
   return (
-    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label="Not sent yet">
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label="Not sent yet"
+    >
       <View role="main" className="w-full max-w-xl gap-4 self-center">
         <View className="flex-row items-center gap-1">
-          <IconButton label="Back to the students" icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push('/students')} />
+          <IconButton
+            label="Back to the students"
+            icon={<ArrowLeftIcon color={INK} size={22} />}
+            onPress={() => router.push('/students')}
+          />
           <Title>Not sent yet</Title>
         </View>
         {letters.length === 0 && <Body>Everything has been sent.</Body>}
@@ -59,7 +69,14 @@ export function OutboxScreen() {
             <RefusedLetter letter={letter} />
           </View>
         ))}
-        {letters.length > 0 && <Button look="plain" disabled={sending} words={sending ? 'Sending …' : 'Try now'} onPress={trySoon} />}
+        {letters.length > 0 && (
+          <Button
+            look="plain"
+            disabled={sending}
+            words={sending ? 'Sending …' : 'Try now'}
+            onPress={trySoon}
+          />
+        )}
       </View>
     </ScrollView>
   );

@@ -51,7 +51,12 @@ function SignOut() {
     return (
       <Notice kind="caution" live>
         <Body className="font-semibold">
-          {[unsent > 0 && `${unsent} not sent yet`, drafts > 0 && `${drafts} lesson${drafts > 1 ? 's' : ''} in progress`].filter(Boolean).join(', ')}
+          {[
+            unsent > 0 && `${unsent} not sent yet`,
+            drafts > 0 && `${drafts} lesson${drafts > 1 ? 's' : ''} in progress`,
+          ]
+            .filter(Boolean)
+            .join(', ')}
         </Body>
         <Body>
           {`They stay on this device, for ${identity?.instructorName} alone, and go on when ${identity?.instructorName} signs in here again. Clearing the browser’s data before then would lose them.`}
@@ -70,16 +75,45 @@ export function SettingsScreen() {
   const identity = useAccount((state) => state.identity);
   const preferences = usePreferences();
   return (
-    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label="Settings">
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label="Settings"
+    >
       <View role="main" className="w-full max-w-xl gap-5 self-center">
         <View className="flex-row items-center gap-1">
-          <IconButton label="Back to the students" icon={<ArrowLeftIcon color={INK} size={22} />} onPress={() => router.push('/students')} />
+          <IconButton
+            label="Back to the students"
+            icon={<ArrowLeftIcon color={INK} size={22} />}
+            onPress={() => router.push('/students')}
+          />
           <Title>Settings</Title>
         </View>
-        <Choice label="Lengths" options={LENGTHS} value={preferences.length} onChange={(length) => prefer({ length })} />
-        <Choice label="Say feet as" options={FEET} value={preferences.feet} onChange={(feet) => prefer({ feet })} />
-        <Choice label="Draw the plan as seen by" options={VIEWS} value={preferences.viewpoint} onChange={(viewpoint) => prefer({ viewpoint })} />
-        <Choice label="Light" options={LIGHTS} value={preferences.light} onChange={(light) => prefer({ light })} />
+        <Choice
+          label="Lengths"
+          options={LENGTHS}
+          value={preferences.length}
+          onChange={(length) => prefer({ length })}
+        />
+        <Choice
+          label="Say feet as"
+          options={FEET}
+          value={preferences.feet}
+          onChange={(feet) => prefer({ feet })}
+        />
+        <Choice
+          label="Draw the plan as seen by"
+          options={VIEWS}
+          value={preferences.viewpoint}
+          onChange={(viewpoint) => prefer({ viewpoint })}
+        />
+        <Choice
+          label="Light"
+          options={LIGHTS}
+          value={preferences.light}
+          onChange={(light) => prefer({ light })}
+        />
         <View className="gap-2 pt-4">
           <Heading>Signed in</Heading>
           <Body>{identity ? `${identity.instructorName}, ${identity.academyName}` : ''}</Body>

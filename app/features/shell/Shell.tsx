@@ -13,7 +13,10 @@ function useLight(): void {
   useEffect(() => {
     const dark = matchMedia('(prefers-color-scheme: dark)');
     const apply = () =>
-      document.documentElement.classList.toggle('dusk', light === 'dusk' || (light === 'as the device' && dark.matches));
+      document.documentElement.classList.toggle(
+        'dusk',
+        light === 'dusk' || (light === 'as the device' && dark.matches),
+      );
     apply();
     dark.addEventListener('change', apply);
     return () => dark.removeEventListener('change', apply);

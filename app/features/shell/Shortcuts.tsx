@@ -13,7 +13,8 @@ const KEYS: readonly [string, string][] = [
 ];
 
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA'].includes(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA'].includes(target.tagName));
 
 /** "?" lists the keys. */
 export function Shortcuts() {

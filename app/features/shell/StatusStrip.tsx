@@ -16,14 +16,20 @@ function useStanding(): { words: string; trouble: boolean; href: '/outbox' | '/s
   const notKept = useDrafts((state) => state.notKept);
   const refused = letters.filter((letter) => letter.refusal).length;
   const waiting = letters.length - refused;
-  if (notKept) return { words: `This device cannot keep the lesson: ${notKept}`, trouble: true, href: '/outbox' };
+  if (notKept)
+    return { words: `This device cannot keep the lesson: ${notKept}`, trouble: true, href: '/outbox' };
   if (expired) {
     const kept = letters.length > 0 ? `${entries(letters.length)} kept here, not sent.` : 'Nothing is lost.';
     return { words: `Signed out by the server. ${kept} Sign in again`, trouble: true, href: '/sign-in' };
   }
-  if (refused > 0) return { words: `${entries(refused)} refused: have a look`, trouble: true, href: '/outbox' };
+  if (refused > 0)
+    return { words: `${entries(refused)} refused: have a look`, trouble: true, href: '/outbox' };
   if (waiting > 0) {
-    return { words: `${entries(waiting)} not sent yet, ${away ? 'no connection; trying again' : 'sending'}`, trouble: false, href: '/outbox' };
+    return {
+      words: `${entries(waiting)} not sent yet, ${away ? 'no connection; trying again' : 'sending'}`,
+      trouble: false,
+      href: '/outbox',
+    };
   }
   return away ? { words: 'No connection. You can go on working.', trouble: false, href: '/outbox' } : null;
 }

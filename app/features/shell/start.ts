@@ -25,7 +25,10 @@ function followAccount(): void {
     const owner = account.identity && ownerOf(account.identity);
     const ownerBefore = before.identity && ownerOf(before.identity);
     if (owner !== ownerBefore) closeAll();
-    if (owner && (owner !== ownerBefore || (account.status === 'signed in' && before.status !== 'signed in'))) {
+    if (
+      owner &&
+      (owner !== ownerBefore || (account.status === 'signed in' && before.status !== 'signed in'))
+    ) {
       void openFor(owner);
     }
   });

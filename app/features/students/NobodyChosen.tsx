@@ -7,7 +7,10 @@ export function NobodyChosen() {
     <View role="main" className="flex-1 items-center justify-center bg-paper p-10">
       <View className="max-w-md gap-2">
         <Heading>Pick a student to begin.</Heading>
-        <Body>Their log opens here: what was found, what was changed, and any old address on the plan again. A lesson starts from there.</Body>
+        <Body>
+          Their log opens here: what was found, what was changed, and any old address on the plan again. A
+          lesson starts from there.
+        </Body>
       </View>
     </View>
   );

@@ -13,7 +13,14 @@ import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet, Title } from '../../ui/Words';
 import { startLesson } from '../lesson/startLesson';
 import { Waiting } from '../shell/Shell';
-import { EMPTY_FIELDS, estimatesFor, fieldsOf, studentFrom, type FieldName, type StudentFields } from './buildForm';
+import {
+  EMPTY_FIELDS,
+  estimatesFor,
+  fieldsOf,
+  studentFrom,
+  type FieldName,
+  type StudentFields,
+} from './buildForm';
 import { buildFigure } from './format';
 import { addStudent, saveStudent } from './save';
 
@@ -64,7 +71,9 @@ function Pick<Value extends string>({ control, errors, name, label, options }: P
       <Controller
         control={control}
         name={name}
-        render={({ field }) => <Choice label={label} options={options} value={field.value as Value} onChange={field.onChange} />}
+        render={({ field }) => (
+          <Choice label={label} options={options} value={field.value as Value} onChange={field.onChange} />
+        )}
       />
       {fault && <Body role="alert" className="text-rust">{`▲ ${fault}`}</Body>}
     </View>
@@ -108,7 +117,9 @@ function StudentForm({ student }: { student: Student | null }) {
   const box = { control, errors };
 
   const estimateOf = (name: 'shoulderBreadth' | 'hipBreadth' | 'shoeBreadth' | 'shoeLength') =>
-    estimates ? `empty: estimated ${buildFigure(estimates[name], length)}` : 'empty: estimated from the height';
+    estimates
+      ? `empty: estimated ${buildFigure(estimates[name], length)}`
+      : 'empty: estimated from the height';
 
   const save = async (values: StudentFields, andStart: boolean) => {
     const made = studentFrom(values, length, year);
@@ -124,7 +135,12 @@ function StudentForm({ student }: { student: Student | null }) {
   };
 
   return (
-    <ScrollView className="flex-1 bg-paper" contentContainerClassName="p-4 pb-10" tabIndex={0} aria-label="Student form">
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-10"
+      tabIndex={0}
+      aria-label="Student form"
+    >
       <View role="main" className="w-full max-w-xl gap-4 self-center">
         <Title>{student ? `Edit ${student.name}` : 'Add a student'}</Title>
         <Box {...box} name="name" label="Name" autoComplete="off" />
@@ -141,11 +157,26 @@ function StudentForm({ student }: { student: Student | null }) {
 
         <Heading className="pt-2">Build</Heading>
         <Quiet>
-          What a tape says counts as measured. What is left empty is estimated from the height, and widens the bands it decides.
+          What a tape says counts as measured. What is left empty is estimated from the height, and widens the
+          bands it decides.
         </Quiet>
         <Pick {...box} name="estimateAs" label="Estimate from" options={ESTIMATES} />
-        <Box {...box} name="shoulderBreadth" label="Shoulders, outer edge to outer edge" unit={unit} help={estimateOf('shoulderBreadth')} numeric />
-        <Box {...box} name="hipBreadth" label="Hips, widest" unit={unit} help={estimateOf('hipBreadth')} numeric />
+        <Box
+          {...box}
+          name="shoulderBreadth"
+          label="Shoulders, outer edge to outer edge"
+          unit={unit}
+          help={estimateOf('shoulderBreadth')}
+          numeric
+        />
+        <Box
+          {...box}
+          name="hipBreadth"
+          label="Hips, widest"
+          unit={unit}
+          help={estimateOf('hipBreadth')}
+          numeric
+        />
         <Pick {...box} name="shoeBy" label="Shoe by" options={SHOES} />
         <Box
           {...box}
@@ -161,20 +192,44 @@ function StudentForm({ student }: { student: Student | null }) {
           }
           numeric
         />
-        <Box {...box} name="shoeBreadth" label="Sole, widest" unit={unit} help={estimateOf('shoeBreadth')} numeric />
+        <Box
+          {...box}
+          name="shoeBreadth"
+          label="Sole, widest"
+          unit={unit}
+          help={estimateOf('shoeBreadth')}
+          numeric
+        />
 
         {Object.keys(errors).length > 0 && (
           <Notice kind="trouble" live>
-            {`Not saved yet: ${Object.values(errors).map((error) => error.message).join('; ')}`}
+            {`Not saved yet: ${Object.values(errors)
+              .map((error) => error.message)
+              .join('; ')}`}
           </Notice>
         )}
-        {trouble !== '' && <Notice kind="trouble" live>{trouble}</Notice>}
+        {trouble !== '' && (
+          <Notice kind="trouble" live>
+            {trouble}
+          </Notice>
+        )}
         <View className="flex-row flex-wrap gap-3">
           {!student && (
-            <Button words="Save and start a lesson" onPress={() => void form.handleSubmit((values) => save(values, true))()} />
+            <Button
+              words="Save and start a lesson"
+              onPress={() => void form.handleSubmit((values) => save(values, true))()}
+            />
           )}
-          <Button look={student ? 'act' : 'plain'} words="Save" onPress={() => void form.handleSubmit((values) => save(values, false))()} />
-          <Button look="quiet" words="Cancel" onPress={() => (router.canGoBack() ? router.back() : router.replace('/students'))} />
+          <Button
+            look={student ? 'act' : 'plain'}
+            words="Save"
+            onPress={() => void form.handleSubmit((values) => save(values, false))()}
+          />
+          <Button
+            look="quiet"
+            words="Cancel"
+            onPress={() => (router.canGoBack() ? router.back() : router.replace('/students'))}
+          />
         </View>
       </View>
     </ScrollView>

@@ -31,7 +31,10 @@ export function matching(students: readonly Student[], typed: string): Student[]
 
 function Row({ student, chosen, inLesson }: { student: Student; chosen: boolean; inLesson: boolean }) {
   return (
-    <Link href={`/students/${student.id}`} className={`border-b border-grid px-4 py-3 ${chosen ? 'bg-grid' : ''}`}>
+    <Link
+      href={`/students/${student.id}`}
+      className={`border-b border-grid px-4 py-3 ${chosen ? 'bg-grid' : ''}`}
+    >
       <View className="min-h-[36px] flex-1 gap-0.5">
         <Body className="text-lg font-semibold">{student.name}</Body>
         <Quiet className={chosen ? 'text-ink' : ''}>
@@ -51,7 +54,9 @@ function Empty({ typed, any, loaded }: { typed: string; any: boolean; loaded: bo
   return (
     <View className="gap-2 p-5">
       <Body className="font-semibold">No students yet.</Body>
-      <Body>Add the first: a name, a hand, a year of birth and a height are enough to start measuring feet.</Body>
+      <Body>
+        Add the first: a name, a hand, a year of birth and a height are enough to start measuring feet.
+      </Body>
     </View>
   );
 }
@@ -69,7 +74,12 @@ export function StudentList() {
 
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
-      if (event.key !== '/' || event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return;
+      if (
+        event.key !== '/' ||
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLTextAreaElement
+      )
+        return;
       event.preventDefault();
       search.current?.focus();
     };
@@ -84,7 +94,11 @@ export function StudentList() {
           <Quiet>{academy}</Quiet>
           <Title>Students</Title>
         </View>
-        <IconButton label="Settings and sign-out" icon={<SettingsIcon color={INK} size={22} />} onPress={() => router.push('/settings')} />
+        <IconButton
+          label="Settings and sign-out"
+          icon={<SettingsIcon color={INK} size={22} />}
+          onPress={() => router.push('/settings')}
+        />
       </View>
       <View className="px-4 py-2">
         <TextInput
@@ -101,14 +115,23 @@ export function StudentList() {
       <ScrollView className="flex-1" tabIndex={0} aria-label="List of students">
         {found.length === 0 && <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} />}
         {found.slice(0, MOST_SHOWN).map((student) => (
-          <Row key={student.id} student={student} chosen={path.startsWith(`/students/${student.id}`)} inLesson={inLesson.has(student.id)} />
+          <Row
+            key={student.id}
+            student={student}
+            chosen={path.startsWith(`/students/${student.id}`)}
+            inLesson={inLesson.has(student.id)}
+          />
         ))}
         {found.length > MOST_SHOWN && (
           <Quiet className="p-4">{`${found.length - MOST_SHOWN} more; type a few letters of the name.`}</Quiet>
         )}
       </ScrollView>
       <View className="border-t border-grid p-3">
-        <Button words="Add a student" icon={<PlusIcon color={ON_LAGOON} size={20} />} onPress={() => router.push('/students/new')} />
+        <Button
+          words="Add a student"
+          icon={<PlusIcon color={ON_LAGOON} size={20} />}
+          onPress={() => router.push('/students/new')}
+        />
       </View>
     </View>
   );

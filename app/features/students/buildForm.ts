@@ -73,11 +73,17 @@ export const typedNumber = (text: string): number => {
 
 /** The fields of a student who is known, in the coach's unit; estimated figures stay empty. */
 export function fieldsOf(student: Student, length: LengthUnit): StudentFields {
-  const person = { name: student.name, hand: student.hand, birthYear: String(student.birthYear), cautions: student.cautions };
+  const person = {
+    name: student.name,
+    hand: student.hand,
+    birthYear: String(student.birthYear),
+    cautions: student.cautions,
+  };
   const { build } = student;
   if (!build) return { ...EMPTY_FIELDS, ...person };
   const { figures, shoeSize } = build;
-  const typed = (figure: BuildFigure): string => (figure.source === 'measured' ? lengthFigure(figure.value, length) : '');
+  const typed = (figure: BuildFigure): string =>
+    figure.source === 'measured' ? lengthFigure(figure.value, length) : '';
   return {
     ...person,
     height: lengthFigure(figures.height.value, length),
@@ -133,40 +139,62 @@ function personFrom(fields: StudentFields): { person: Person; faults: FieldFault
   const faults: FieldFaults = {};
   const name = fields.name.trim();
   if (name.length < 1 || name.length > LONGEST_NAME) {
-    faults.name = sentence({ field: 'Name', expected: `1 to ${LONGEST_NAME} characters`, found: name === '' ? 'nothing' : `${name.length}` });
+    faults.name = sentence({
+      field: 'Name',
+      expected: `1 to ${LONGEST_NAME} characters`,
+      found: name === '' ? 'nothing' : `${name.length}`,
+    });
   }
-  if (fields.hand === '') faults.hand = sentence({ field: 'Hand', expected: 'right or left', found: 'neither' });
+  if (fields.hand === '')
+    faults.hand = sentence({ field: 'Hand', expected: 'right or left', found: 'neither' });
   const birthYear = typedNumber(fields.birthYear);
   if (!Number.isInteger(birthYear) || birthYear < EARLIEST_BIRTH_YEAR || birthYear > LATEST_BIRTH_YEAR) {
     const found = fields.birthYear.trim() === '' ? 'nothing' : `“${fields.birthYear.trim()}”`;
     faults.birthYear = sentence({ field: 'Year of birth', expected: 'a year such as 1968', found });
   }
   if (fields.cautions.trim().length > LONGEST_CAUTIONS) {
-    faults.cautions = sentence({ field: 'Cautions', expected: `at most ${LONGEST_CAUTIONS} characters`, found: `${fields.cautions.trim().length}` });
+    faults.cautions = sentence({
+      field: 'Cautions',
+      expected: `at most ${LONGEST_CAUTIONS} characters`,
+      found: `${fields.cautions.trim().length}`,
+    });
   }
-  return { person: { name, hand: fields.hand || 'right', birthYear, cautions: fields.cautions.trim() }, faults };
+  return {
+    person: { name, hand: fields.hand || 'right', birthYear, cautions: fields.cautions.trim() },
+    faults,
+  };
 }
 
-function shoeFrom(fields: StudentFields, length: LengthUnit): { figure: BuildFigure; shoeSize: NewBuild['shoeSize'] } {
-  if (fields.shoeBy === 'sole length') return { figure: measured('shoeLength', fields.shoe, length), shoeSize: null };
+function shoeFrom(
+  fields: StudentFields,
+  length: LengthUnit,
+): { figure: BuildFigure; shoeSize: NewBuild['shoeSize'] } {
+  if (fields.shoeBy === 'sole length')
+    return { figure: measured('shoeLength', fields.shoe, length), shoeSize: null };
   const size = typedNumber(fields.shoe);
   const figure = shoeLengthFromSize(fields.shoeBy, size);
   return { figure, shoeSize: { system: fields.shoeBy, size } };
 }
 
 export type StudentFromFields =
-  | { faults: FieldFaults }
-  | { person: Person; build: Pick<NewBuild, 'figures' | 'estimateAs' | 'shoeSize'> };
+  { faults: FieldFaults } | { person: Person; build: Pick<NewBuild, 'figures' | 'estimateAs' | 'shoeSize'> };
 
 /** A student and build from what was typed, or what is wrong with it, field by field. */
 export function studentFrom(fields: StudentFields, length: LengthUnit, year: number): StudentFromFields {
   const { person, faults } = personFrom(fields);
   const height = attempt(() => measured('height', fields.height, length));
   if ('fault' in height) return { faults: { ...faults, height: height.fault } };
-  const estimates = estimateBuild({ height: height.value.value, estimateAs: fields.estimateAs, junior: isJunior(fields, year) });
+  const estimates = estimateBuild({
+    height: height.value.value,
+    estimateAs: fields.estimateAs,
+    junior: isJunior(fields, year),
+  });
   const figures: Record<string, BuildFigure> = { height: height.value };
   for (const name of ['shoulderBreadth', 'hipBreadth', 'shoeBreadth'] as const) {
-    const taken = fields[name].trim() === '' ? { value: estimates[name] } : attempt(() => measured(name, fields[name], length));
+    const taken =
+      fields[name].trim() === ''
+        ? { value: estimates[name] }
+        : attempt(() => measured(name, fields[name], length));
     if ('fault' in taken) faults[name] = taken.fault;
     else figures[name] = taken.value;
   }

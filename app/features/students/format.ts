@@ -2,7 +2,8 @@ import type { Student } from '@pedastance/contract';
 import { ageInYear, type BuildFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core';
 import { format } from 'date-fns/format';
 
-export const ageOf = (student: Pick<Student, 'birthYear'>, now: Date): number => ageInYear(student.birthYear, now.getFullYear());
+export const ageOf = (student: Pick<Student, 'birthYear'>, now: Date): number =>
+  ageInYear(student.birthYear, now.getFullYear());
 
 /** Hand and age, as stands under a student's name. */
 export const inShort = (student: Pick<Student, 'hand' | 'birthYear'>, now: Date): string =>

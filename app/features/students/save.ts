@@ -15,7 +15,11 @@ export async function addStudent(person: Person, build: Build): Promise<string> 
   const studentId = newId();
   const madeAt = new Date().toISOString();
   await post([
-    { studentId, label: `New student ${person.name}`, writing: { route: 'student', body: { id: studentId, madeAt, ...person } } },
+    {
+      studentId,
+      label: `New student ${person.name}`,
+      writing: { route: 'student', body: { id: studentId, madeAt, ...person } },
+    },
     buildPost(studentId, person.name, build, madeAt),
   ]);
   return studentId;
@@ -30,10 +34,18 @@ export async function saveStudent(student: Student, person: Person, build: Build
   const posts: Post[] = [];
   if (!same(person, { name, hand, birthYear, cautions })) {
     const body = { id: newId(), madeAt, studentId: student.id, version: student.version, ...person };
-    posts.push({ studentId: student.id, label: `Change to ${person.name}`, writing: { route: 'student edit', body } });
+    posts.push({
+      studentId: student.id,
+      label: `Change to ${person.name}`,
+      writing: { route: 'student edit', body },
+    });
   }
   const { build: before } = student;
-  const known = before && { figures: before.figures, estimateAs: before.estimateAs, shoeSize: before.shoeSize };
+  const known = before && {
+    figures: before.figures,
+    estimateAs: before.estimateAs,
+    shoeSize: before.shoeSize,
+  };
   if (!known || !sameBuild(known, build)) posts.push(buildPost(student.id, person.name, build, madeAt));
   if (posts.length > 0) await post(posts);
 }
@@ -44,5 +56,6 @@ const sameBuild = (a: Build, b: Build): boolean =>
   a.shoeSize?.system === b.shoeSize?.system &&
   a.shoeSize?.size === b.shoeSize?.size &&
   (Object.keys(a.figures) as (keyof Build['figures'])[]).every(
-    (name) => a.figures[name].value === b.figures[name].value && a.figures[name].source === b.figures[name].source,
+    (name) =>
+      a.figures[name].value === b.figures[name].value && a.figures[name].source === b.figures[name].source,
   );

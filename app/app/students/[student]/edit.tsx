@@ -1,5 +1,7 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../features/students/StudentFormScreen').then((screen) => ({ default: screen.EditStudentScreen })),
+  import('../../../features/students/StudentFormScreen').then((screen) => ({
+    default: screen.EditStudentScreen,
+  })),
 );
