@@ -9,7 +9,7 @@ const STARTING: FigureMark = 'starting value';
 
 const answer = (shot: Shot, rule: Rule, tolerance: number | Tolerance, mark: FigureMark): Answer => ({
   shot,
-  clubs: shot === 'pitch' ? PITCHED : ALL,
+  clubs: [...(shot === 'pitch' ? PITCHED : ALL)],
   rule,
   tolerance: typeof tolerance === 'number' ? { below: tolerance, above: tolerance } : tolerance,
   mark,

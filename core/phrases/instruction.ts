@@ -1,4 +1,4 @@
-import type { Difference } from '../change';
+import type { ChangeName, Difference } from '../change';
 import type { Item } from '../reading';
 import { inFootWords, type FootWords, type Hand } from './feet';
 import { lengthWithUnit, type LengthUnit } from './figures';
@@ -37,44 +37,50 @@ function heelToeWords(foot: 'lead' | 'trail', by: number, to: number): string {
   return `Weight under the ${foot} foot toward the ${by > 0 ? 'toes' : 'heel'}, to ${place}.`;
 }
 
-function leadAndTrail(
-  difference: Difference,
-  shoeLength: number,
-  toeKept: boolean,
-  unit: LengthUnit,
-): string {
-  const { change, from, to } = difference;
-  const by = to - from;
-  const length = lengthWithUnit(Math.abs(by), unit);
-  const onItsLine = toeKept ? ', the toe kept on its line' : '';
-  switch (change) {
-    case 'stanceWidth':
-      return `Trail foot ${length} ${by > 0 ? 'wider' : 'narrower'}, to ${lengthWithUnit(to, unit)} between the heels.`;
-    case 'leadFlare':
-      return `Turn the lead foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${onItsLine}.`;
-    case 'trailFlare':
-      return `Turn the trail foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${onItsLine}.`;
-    case 'setback':
-      return `Trail foot ${by > 0 ? 'back' : 'forward'} ${length}${inShoes(by, shoeLength)}.`;
-    case 'ballAlong':
-      return `Ball ${length} further ${by > 0 ? 'back' : 'forward'}, to ${lengthWithUnit(to, unit)} inside the lead heel.`;
-    case 'ballOut':
-      return `Stand ${length} ${by > 0 ? 'further from' : 'closer to'} the ball.`;
-    case 'leadShare':
-      return `Put ${percent(by)} ${by > 0 ? 'more' : 'less'} of the weight on the lead foot, to ${Math.round(to)} %.`;
-    case 'leadHeelToe':
-      return heelToeWords('lead', by, to);
-    case 'trailHeelToe':
-      return heelToeWords('trail', by, to);
-  }
+/** A difference with what its sentence needs of the rest. */
+interface Told {
+  by: number;
+  to: number;
+  /** The size of a difference in length, with its unit. */
+  length: string;
+  withUnit: (mm: number) => string;
+  shoeLength: number;
+  /** Said after a flare when the toes' setback stays as it is. */
+  onItsLine: string;
 }
+
+const SENTENCES: Record<ChangeName, (told: Told) => string> = {
+  stanceWidth: ({ by, to, length, withUnit }) =>
+    `Trail foot ${length} ${by > 0 ? 'wider' : 'narrower'}, to ${withUnit(to)} between the heels.`,
+  leadFlare: ({ by, to, onItsLine }) =>
+    `Turn the lead foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${onItsLine}.`,
+  trailFlare: ({ by, to, onItsLine }) =>
+    `Turn the trail foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${onItsLine}.`,
+  setback: ({ by, length, shoeLength }) =>
+    `Trail foot ${by > 0 ? 'back' : 'forward'} ${length}${inShoes(by, shoeLength)}.`,
+  ballAlong: ({ by, to, length, withUnit }) =>
+    `Ball ${length} further ${by > 0 ? 'back' : 'forward'}, to ${withUnit(to)} inside the lead heel.`,
+  ballOut: ({ by, length }) => `Stand ${length} ${by > 0 ? 'further from' : 'closer to'} the ball.`,
+  leadShare: ({ by, to }) =>
+    `Put ${percent(by)} ${by > 0 ? 'more' : 'less'} of the weight on the lead foot, to ${Math.round(to)} %.`,
+  leadHeelToe: ({ by, to }) => heelToeWords('lead', by, to),
+  trailHeelToe: ({ by, to }) => heelToeWords('trail', by, to),
+};
 
 /** What to tell the student, one sentence a change, in the order given. */
 export function instructions(changes: readonly Difference[], shoeLength: number, speech: Speech): string[] {
-  const toeKept = !changes.some((each) => each.change === 'setback');
-  return changes.map((each) =>
-    inFootWords(leadAndTrail(each, shoeLength, toeKept, speech.length), speech.feet, speech.hand),
-  );
+  const toesMove = changes.some((each) => each.change === 'setback');
+  return changes.map(({ change, from, to }) => {
+    const sentence = SENTENCES[change]({
+      by: to - from,
+      to,
+      length: lengthWithUnit(Math.abs(to - from), speech.length),
+      withUnit: (mm) => lengthWithUnit(mm, speech.length),
+      shoeLength,
+      onItsLine: toesMove ? '' : ', the toe kept on its line',
+    });
+    return inFootWords(sentence, speech.feet, speech.hand);
+  });
 }
 
 /** What each item is called beside its figure, in lead and trail. */
@@ -90,7 +96,7 @@ export const ITEM_NAMES: Record<Item, string> = {
 };
 
 /** What each change is called in the log, in lead and trail. */
-export const CHANGE_NAMES: Record<Difference['change'], string> = {
+export const CHANGE_NAMES: Record<ChangeName, string> = {
   stanceWidth: ITEM_NAMES.stanceWidth,
   leadFlare: ITEM_NAMES.leadFlare,
   trailFlare: ITEM_NAMES.trailFlare,

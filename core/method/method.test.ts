@@ -1,0 +1,172 @@
+import fc from 'fast-check';
+import {
+  answerFor,
+  BAG,
+  bandFor,
+  canPitch,
+  checkedClubLength,
+  clubById,
+  CLUBS_AND_SHOTS,
+  coverageFaults,
+  InputError,
+  QUESTIONS,
+  soleOutline,
+  type ClubId,
+  type ShouldersRule,
+} from '..';
+import { build, estimated, method } from '../test/example';
+
+const widthBand = (club: ClubId, lengthInches: number, of = build()) =>
+  bandFor(answerFor(method, 'stanceWidth', club, 'full'), of, lengthInches);
+
+describe('clubs', () => {
+  test('the usual bag: driver, two woods, hybrid, seven irons, four wedges', () => {
+    const count = (family: string) => BAG.filter((club) => club.family === family).length;
+    expect([count('wood'), count('hybrid'), count('iron'), count('wedge')]).toEqual([3, 1, 7, 4]);
+    const lengths = BAG.map((club) => club.lengthInches);
+    expect(lengths).toEqual([...lengths].sort((a, b) => b - a));
+  });
+
+  test('a club over 48 in or under 18 in is refused, and the rule is named', () => {
+    expect(checkedClubLength(48)).toBe(48);
+    expect(() => checkedClubLength(48.5)).toThrow(InputError);
+    expect(() => checkedClubLength(48.5)).toThrow(
+      /club length: expected 18 to 48 in \(Equipment Rules of golf.*found 48.5/,
+    );
+    expect(() => checkedClubLength(17)).toThrow(/Equipment Rules/);
+    expect(() => checkedClubLength(NaN)).toThrow(/Equipment Rules/);
+  });
+
+  test('a pitch is for irons and wedges', () => {
+    expect(canPitch('sand-wedge')).toBe(true);
+    expect(canPitch('driver')).toBe(false);
+  });
+});
+
+describe('the house method', () => {
+  test('answers every question once for every club and shot', () => {
+    expect(coverageFaults(method.questions)).toEqual([]);
+    expect(CLUBS_AND_SHOTS).toHaveLength(15 + 11);
+  });
+
+  test('a missing and a doubled answer are named', () => {
+    const [first, ...rest] = method.questions.leadFlare.answers;
+    const without = { ...method.questions, leadFlare: { ...method.questions.leadFlare, answers: rest } };
+    expect(coverageFaults(without)).toContain('leadFlare, Driver, full shot: expected an answer, found none');
+    const twice = {
+      ...method.questions,
+      leadFlare: { ...method.questions.leadFlare, answers: [first!, first!, ...rest] },
+    };
+    expect(coverageFaults(twice)).toContain('leadFlare, Driver, full shot: expected one answer, found 2');
+  });
+
+  test.each([
+    // Common practice, no source: docs/models.md, section 3, for shoulders of 480 and a sole of 105.
+    [36, 375],
+    [37, 427.5],
+    [38, 480],
+    [39.5, 511.5],
+    [43, 585],
+    [45.5, 585],
+    [35, 375],
+  ])('a club of %s in asks for %s mm', (length, width) => {
+    expect(widthBand('7-iron', length).middle).toBeCloseTo(width, 9);
+  });
+
+  test.each([
+    // The rule as coaches give it: which edge of a square sole is under the shoulder's outer edge.
+    ['9-iron', 'outer'],
+    ['5-iron', 'middle'],
+    ['3-wood', 'inner'],
+  ] as const)(
+    '%s: plumb lines from the shoulders fall on the %s of the soles turned square',
+    (club, part) => {
+      const { middle } = widthBand(club, clubById(club).lengthInches);
+      const outline = soleOutline({ length: 290, breadth: 105 }).map((point) => point.x);
+      const offset = { outer: Math.max(...outline), middle: 0, inner: Math.min(...outline) }[part];
+      // Each heel stands half the width from the middle; a plumb line hangs half the shoulders from it.
+      expect(middle / 2 + offset).toBeCloseTo(480 / 2, 6);
+    },
+  );
+
+  test('a pitch: two club heads of 80 mm between square soles', () => {
+    const band = bandFor(answerFor(method, 'stanceWidth', 'sand-wedge', 'pitch'), build(), 35.25);
+    expect(band.middle - 105).toBe(160);
+  });
+
+  test.each([
+    // Common practice, no source: the-job figures that this method uses.
+    ['leadFlare', 15],
+    ['trailFlare', 15],
+    ['stanceLine', 0],
+    ['ballAlong', 50],
+    ['leadShare', 50],
+    ['heelToe', 50],
+  ] as const)('%s is %s for a full shot with every club', (question, middle) => {
+    for (const { id, lengthInches } of BAG) {
+      expect(bandFor(answerFor(method, question, id, 'full'), build(), lengthInches).middle).toBe(middle);
+    }
+  });
+
+  test('53/47 is the most with a full shot', () => {
+    expect(bandFor(answerFor(method, 'leadShare', '7-iron', 'full'), build(), 37).high).toBe(53);
+  });
+
+  test('a measured build leaves the method’s own tolerance of 25 mm', () => {
+    const band = widthBand('5-iron', 38);
+    expect(band.high - band.middle).toBe(25);
+    expect(band.widenedBy).toEqual([]);
+  });
+
+  test('shoulders that are only estimated widen the band to their 95% reach, and are named', () => {
+    const band = widthBand('5-iron', 38, build({ shoulderBreadth: estimated(480, 20) }));
+    expect(band.high - band.middle).toBeCloseTo(1.96 * 20, 9);
+    expect(band.middle - band.low).toBeCloseTo(1.96 * 20, 9);
+    expect(band.widenedBy).toEqual(['shoulderBreadth']);
+  });
+
+  test('an estimate that decides nothing is not named', () => {
+    const band = widthBand(
+      '5-iron',
+      38,
+      build({ shoulderBreadth: estimated(480, 20), shoeBreadth: estimated(105, 5) }),
+    );
+    expect(band.widenedBy).toEqual(['shoulderBreadth']);
+  });
+
+  test('every band is the right way up for any body', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...CLUBS_AND_SHOTS),
+        fc.constantFrom(...QUESTIONS),
+        fc.integer({ min: 280, max: 600 }),
+        fc.integer({ min: 70, max: 130 }),
+        fc.double({ min: 1, max: 40, noNaN: true }),
+        ({ club, shot }, question, shoulders, sole, sd) => {
+          const of = build({
+            shoulderBreadth: estimated(shoulders, sd),
+            shoeBreadth: estimated(sole, sd / 4),
+          });
+          const { low, middle, high } = bandFor(
+            answerFor(method, question, club, shot),
+            of,
+            clubById(club).lengthInches,
+          );
+          expect(low).toBeLessThanOrEqual(middle);
+          expect(middle).toBeLessThanOrEqual(high);
+        },
+      ),
+    );
+  });
+
+  test('the width never shrinks as the club gets longer', () => {
+    const rule = answerFor(method, 'stanceWidth', '7-iron', 'full').rule as ShouldersRule;
+    expect(rule.kind).toBe('shoulders by club length');
+    let last = -Infinity;
+    for (let length = 18; length <= 48; length += 0.25) {
+      const { middle } = widthBand('7-iron', length);
+      expect(middle).toBeGreaterThanOrEqual(last);
+      last = middle;
+    }
+  });
+});

@@ -1,0 +1,25 @@
+const plain = (room, more = {}) => ({
+  displayName: room,
+  rootDir: `${__dirname}/${room}`,
+  testEnvironment: 'node',
+  testMatch: ['**/*.test.ts'],
+  transform: {
+    '\\.[jt]s$': [
+      'babel-jest',
+      {
+        configFile: false,
+        presets: [['@babel/preset-env', { targets: { node: 'current' } }], '@babel/preset-typescript'],
+      },
+    ],
+  },
+  moduleNameMapper: {
+    '^@pedastance/core$': `${__dirname}/core/index.ts`,
+    '^@pedastance/contract$': `${__dirname}/contract/index.ts`,
+    '^@pedastance/contract/(.*)$': `${__dirname}/contract/$1.ts`,
+  },
+  ...more,
+});
+
+module.exports = {
+  projects: [plain('core'), plain('contract'), plain('server'), '<rootDir>/app'],
+};

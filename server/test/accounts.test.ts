@@ -1,0 +1,97 @@
+import { TRIES_PER_ACCOUNT } from '../accounts/attempts';
+import { hashPassword } from '../accounts/passwords';
+import { asAdmin, openWorld, type World } from './world';
+
+let world: World;
+beforeAll(async () => (world = await openWorld()), 60_000);
+afterAll(() => world.close());
+
+test('passwords are kept by argon2id', async () => expect(await hashPassword('x')).toMatch(/^\$argon2id\$/));
+
+describe('signing in', () => {
+  test('answers who it is, with a cookie that no script reads', async () => {
+    const answer = await world.signIn(world.lantern.email);
+    expect(answer).toMatchObject({ status: 201, body: world.lantern.identity });
+    expect(answer.headers.get('set-cookie')).toMatch(
+      /^pedastance=.*; Path=\/; Expires=.*; HttpOnly; SameSite=Lax$/,
+    );
+  });
+
+  test('a wrong password and an unknown address are told apart by nobody', async () => {
+    const wrong = await world.signIn(world.lantern.email, 'wrong');
+    const unknown = await world.signIn('nobody@test.example', 'wrong');
+    expect(wrong.status).toBe(401);
+    expect(unknown.body).toEqual(wrong.body);
+  });
+
+  test('a new session at each sign-in; the token is kept as a hash alone', async () => {
+    const first = (await world.signIn(world.lantern.email)).headers.get('set-cookie')!;
+    const second = (await world.signIn(world.lantern.email)).headers.get('set-cookie')!;
+    expect(first).not.toBe(second);
+    const token = decodeURIComponent(/pedastance=([^;]+)/.exec(first)![1]!)
+      .slice(2)
+      .split('.')[0]!;
+    const rows = await asAdmin<{ text: string }>(world.adminUrl, 'select session::text as text from session');
+    expect(rows.length).toBeGreaterThan(1);
+    expect(rows.some((row) => row.text.includes(token))).toBe(false);
+  });
+
+  test('signing out ends the session', async () => {
+    const cookie = (await world.signIn(world.colleague.email)).headers.get('set-cookie')!.split(';')[0]!;
+    expect((await world.ask('GET', '/api/students', undefined, { cookie })).status).toBe(200);
+    expect((await world.ask('DELETE', '/api/session', undefined, { cookie })).status).toBe(204);
+    expect((await world.ask('GET', '/api/students', undefined, { cookie })).status).toBe(401);
+    expect((await world.ask('GET', '/api/session', undefined, { cookie })).body).toBeNull();
+  });
+
+  test('an expired session is no session', async () => {
+    const cookie = (await world.signIn(world.colleague.email)).headers.get('set-cookie')!.split(';')[0]!;
+    await asAdmin(world.adminUrl, "update session set expires_at = now() - interval '1 second'");
+    expect((await world.ask('GET', '/api/students', undefined, { cookie })).status).toBe(401);
+  });
+
+  test('attempts are limited, counted in the database for all servers', async () => {
+    const email = 'limited@test.example';
+    for (let tried = 0; tried < TRIES_PER_ACCOUNT; tried += 1) {
+      expect((await world.signIn(email, 'wrong')).status).toBe(401);
+    }
+    const refused = await world.signIn(email, 'wrong');
+    expect(refused).toMatchObject({ status: 429 });
+    expect(refused.body.detail).toMatch(/Try again in \d+ minutes/);
+    const rows = await asAdmin<{ key: string }>(world.adminUrl, 'select key from sign_in_attempts');
+    expect(rows.some((row) => row.key.includes('limited'))).toBe(false);
+  });
+});
+
+test('off loopback the demo accounts do not sign in, and the cookie goes over HTTPS alone', async () => {
+  const outside = await openWorld({ demoAllowed: false, onLoopback: false });
+  try {
+    const headers = { origin: 'https://pedastance.example', 'x-forwarded-proto': 'https' };
+    const demo = await outside.ask(
+      'POST',
+      '/api/session',
+      { email: 'demo@test.example', password: 'right-and-long' },
+      headers,
+    );
+    expect(demo).toMatchObject({
+      status: 403,
+      body: { title: 'The demo accounts sign in on this machine only' },
+    });
+    const coach = await outside.ask(
+      'POST',
+      '/api/session',
+      { email: 'ada@test.example', password: 'right-and-long' },
+      headers,
+    );
+    expect(coach.status).toBe(201);
+    expect(coach.headers.get('set-cookie')).toMatch(/; Secure/);
+    expect(coach.headers.get('strict-transport-security')).toBeTruthy();
+    const local = await outside.ask('POST', '/api/session', {
+      email: 'ada@test.example',
+      password: 'right-and-long',
+    });
+    expect(local.status).toBe(403);
+  } finally {
+    await outside.close();
+  }
+}, 60_000);

@@ -1,0 +1,121 @@
+import type {
+  AddressEntry,
+  ChangeEntry,
+  NewBuild,
+  NewLesson,
+  NewStudent,
+  ReadingEntry,
+} from '@pedastance/contract';
+import { readSetup, withSuggestions } from '@pedastance/core';
+import { v7 as uuidv7 } from 'uuid';
+import { build as exampleBuild, setup as exampleSetup } from '../../core/test/example';
+import type { Coach, World } from './world';
+
+const madeAt = '2026-05-01T10:00:00.000Z';
+
+export const newStudent = (over: Partial<NewStudent> = {}): NewStudent => ({
+  id: uuidv7(),
+  madeAt,
+  name: 'Marl Testwick',
+  hand: 'left',
+  birthYear: 1980,
+  cautions: '',
+  ...over,
+});
+
+export const newBuild = (studentId: string, over: Partial<NewBuild> = {}): NewBuild => ({
+  id: uuidv7(),
+  studentId,
+  madeAt,
+  figures: exampleBuild(),
+  estimateAs: 'not said',
+  shoeSize: null,
+  ...over,
+});
+
+export const newLesson = (studentId: string): NewLesson => ({ id: uuidv7(), studentId, startedAt: madeAt });
+
+const entry = (lessonId: string) => ({ id: uuidv7(), lessonId, madeAt, replaces: null });
+
+export const newAddress = (lessonId: string, over: Partial<AddressEntry> = {}): AddressEntry => ({
+  ...entry(lessonId),
+  kind: 'address',
+  standing: 'today',
+  club: '7-iron',
+  clubLengthInches: 37,
+  shot: 'full',
+  setup: exampleSetup(),
+  ...over,
+});
+
+export function newReading(
+  world: World,
+  address: AddressEntry,
+  build: NewBuild,
+  over: Partial<ReadingEntry> = {},
+): ReadingEntry {
+  const { setup, club, clubLengthInches, shot } = address;
+  const reading = readSetup({
+    setup,
+    club,
+    clubLengthInches,
+    shot,
+    build: build.figures,
+    method: world.method,
+  });
+  return {
+    ...entry(address.lessonId),
+    kind: 'reading',
+    addressId: address.id,
+    buildId: build.id,
+    methodId: world.method.id,
+    methodVersion: world.method.version,
+    ...reading,
+    ...over,
+  };
+}
+
+export const newChange = (
+  reading: ReadingEntry,
+  toAddressId: string,
+  over: Partial<ChangeEntry> = {},
+): ChangeEntry => ({
+  ...entry(reading.lessonId),
+  kind: 'change',
+  readingId: reading.id,
+  fromAddressId: reading.addressId,
+  toAddressId,
+  reason: 'Lead foot square.',
+  feel: 'Toe to the target.',
+  note: '',
+  ...over,
+});
+
+/** A student with a build, a lesson and a whole record in it, landed for a coach. */
+export async function landRecord(world: World, coach: Coach) {
+  const student = newStudent();
+  const build = newBuild(student.id);
+  const lesson = newLesson(student.id);
+  const address = newAddress(lesson.id);
+  const reading = newReading(world, address, build);
+  const agreedSetup = withSuggestions(
+    address.setup,
+    reading.findings.filter((finding) => finding.putForward),
+  );
+  const agreed = newAddress(lesson.id, { standing: 'agreed', setup: agreedSetup });
+  const change = newChange(reading, agreed.id);
+  const sent: [string, object][] = [
+    ['/api/students', student],
+    ['/api/builds', build],
+    ['/api/lessons', lesson],
+    ['/api/entries', address],
+    ['/api/entries', reading],
+    ['/api/entries', agreed],
+    ['/api/entries', change],
+  ];
+  for (const [path, body] of sent) {
+    const answer = await coach.ask('POST', path, body);
+    if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
+  }
+  return { student, build, lesson, address, reading, agreed, change };
+}

@@ -1,0 +1,236 @@
+import { Client } from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import { applicationUrl } from '../config/settings';
+import { loadDemoWhenEmpty } from '../demo/load';
+import { inAcademy, openDatabase } from '../store/database';
+import { migrate } from '../store/migrate';
+import { landRecord } from './bodies';
+import { APPLICATION_PASSWORD, asAdmin, createDatabase, openWorld, type World } from './world';
+
+let world: World;
+let landed: Awaited<ReturnType<typeof landRecord>>;
+beforeAll(async () => {
+  world = await openWorld();
+  landed = await landRecord(world, world.lantern);
+}, 60_000);
+afterAll(() => world.close());
+
+describe('row-level security, by the catalogue', () => {
+  test('is enabled and forced on every table', async () => {
+    const rows = await asAdmin<{ name: string; on: boolean; forced: boolean }>(
+      world.adminUrl,
+      `select relname as name, relrowsecurity as on, relforcerowsecurity as forced
+       from pg_class join pg_namespace on pg_namespace.oid = relnamespace
+       where nspname = 'public' and relkind in ('r', 'p')`,
+    );
+    expect(rows.length).toBeGreaterThanOrEqual(14);
+    expect(rows.filter((row) => !row.on || !row.forced)).toEqual([]);
+  });
+
+  test('every table of an academy leads its key, and every reference to another, with academy_id', async () => {
+    const rows = await asAdmin<{ name: string; constraint: string; first: string }>(
+      world.adminUrl,
+      `select relname as name, conname as constraint,
+         (select attname from pg_attribute where attrelid = conrelid and attnum = conkey[1]) as first
+       from pg_constraint join pg_class on pg_class.oid = conrelid
+       where contype in ('p', 'f') and connamespace = 'public'::regnamespace
+         and exists (select 1 from pg_attribute where attrelid = conrelid and attname = 'academy_id')`,
+    );
+    expect(rows.length).toBeGreaterThan(20);
+    expect(rows.filter((row) => row.first !== 'academy_id')).toEqual([]);
+  });
+
+  test('nobody who owns or works can bypass it, and the application owns nothing', async () => {
+    const roles = await asAdmin<{ rolname: string }>(
+      world.adminUrl,
+      "select rolname from pg_roles where rolname like 'pedastance%' and (rolsuper or rolbypassrls or rolcreaterole)",
+    );
+    expect(roles).toEqual([]);
+    const owned = await asAdmin(
+      world.adminUrl,
+      "select relname from pg_class where relowner = 'pedastance_app'::regrole or relowner = (select oid from pg_roles where rolname = 'postgres') and relnamespace = 'public'::regnamespace",
+    );
+    expect(owned).toEqual([]);
+  });
+
+  test('the application may not update or delete the log, and may edit students alone', async () => {
+    const rows = await asAdmin<{ name: string; privilege: string }>(
+      world.adminUrl,
+      `select table_name as name, privilege_type as privilege from information_schema.role_table_grants
+       where grantee = 'pedastance_app' and privilege_type not in ('SELECT', 'INSERT')`,
+    );
+    expect(rows.map((row) => `${row.privilege} ${row.name}`).sort()).toEqual([
+      'DELETE sign_in_attempts',
+      'UPDATE sign_in_attempts',
+      'UPDATE student',
+    ]);
+    await expect(
+      inAcademy(world.pool, world.lantern.identity.academyId, (client) =>
+        client.query("update change_entry set reason = 'x'"),
+      ),
+    ).rejects.toThrow(/permission denied/);
+    await expect(
+      inAcademy(world.pool, world.lantern.identity.academyId, (client) =>
+        client.query('delete from log_entry'),
+      ),
+    ).rejects.toThrow(/permission denied/);
+  });
+});
+
+describe('separation', () => {
+  const TABLES = [
+    'student',
+    'build',
+    'lesson',
+    'log_entry',
+    'address_entry',
+    'reading_entry',
+    'finding',
+    'change_entry',
+    'house_method',
+    'landed_write',
+    'instructor',
+  ];
+
+  test.each(TABLES)(
+    '%s: with no academy nothing is seen; with the other, nothing of this one',
+    async (table) => {
+      const none = await world.pool.query(`select * from ${table}`);
+      expect(none.rows).toEqual([]);
+      const { academyId } = world.lantern.identity;
+      const own = await inAcademy(world.pool, academyId, (client) => client.query(`select * from ${table}`));
+      expect(own.rows.length).toBeGreaterThan(0);
+      const other = await inAcademy(world.pool, world.harbour.identity.academyId, (client) =>
+        client.query(`select * from ${table}`),
+      );
+      expect(other.rows.filter((row) => row.academy_id === academyId)).toEqual([]);
+    },
+  );
+
+  test('the academy is set for its transaction alone', async () => {
+    const pool = await openDatabase(applicationUrl(world.adminUrl, APPLICATION_PASSWORD));
+    await inAcademy(pool, world.lantern.identity.academyId, (client) => client.query('select 1'));
+    const { rows } = await pool.query("select current_setting('pedastance.academy', true) as academy");
+    expect(rows[0].academy || null).toBeNull();
+    await pool.end();
+  });
+
+  test('a row cannot be written into another academy', async () => {
+    await expect(
+      inAcademy(world.pool, world.harbour.identity.academyId, (client) =>
+        client.query(
+          `insert into student select $1, $2, name, hand, birth_year, cautions, version, $3, made_at, received_at, updated_at
+           from (values ('X', 'left', 1980, '', 1, now(), now(), now())) as v (name, hand, birth_year, cautions, version, made_at, received_at, updated_at)`,
+          [world.lantern.identity.academyId, uuidv7(), world.lantern.identity.instructorId],
+        ),
+      ),
+    ).rejects.toThrow(/row-level security/);
+  });
+
+  test('the sessions and the passwords are out of the application’s reach but for the doorman’s functions', async () => {
+    await expect(world.pool.query('select * from session')).rejects.toThrow(/permission denied/);
+    await expect(world.pool.query('select * from schema_migration')).rejects.toThrow(/permission denied/);
+    const { rows } = await world.pool.query('select * from sign_in_lookup($1)', ['nobody@test.example']);
+    expect(rows).toEqual([]);
+  });
+});
+
+describe('constraints guard what Zod guards', () => {
+  const bad = (table: string, change: string, where = 'true') =>
+    asAdmin(world.adminUrl, `update ${table} set ${change} where ${where}`);
+
+  test.each([
+    ['student', "name = ' '", 'student_name_length'],
+    ['student', "hand = 'both'", 'student_hand'],
+    ['student', 'birth_year = 1850', 'student_birth_year'],
+    ['build', 'height = 3000', 'build_height'],
+    ['build', 'shoe_length = 600', 'build_shoe_length'],
+    ['build', 'shoulder_breadth = 649, height = 900', 'build_shoulders_of_height'],
+    ['build', "shoe_size_system = 'EU'", 'build_shoe_size_whole'],
+    ['build', 'height_uncertainty = 0', 'figure_uncertainty_range'],
+    ['build', "height_source = 'guessed'", 'figure_source_known'],
+    ['address_entry', "club = 'putter'", 'address_entry_club'],
+    ['address_entry', 'club_length_inches = 50', 'address_entry_club_length'],
+    ['address_entry', 'lead_heel_x = trail_heel_x', 'address_entry_lead_is_ahead'],
+    ['address_entry', 'lead_share = 101', 'percent_share_range'],
+    ['address_entry', 'lead_flare = 120', 'foot_flare_range'],
+    ['address_entry', "shot = 'pitch', club = 'driver'", 'address_entry_pitch'],
+    [
+      'finding',
+      "put_forward = false, verdict = case verdict when 'in' then 'above' else 'in' end",
+      'finding_verdict',
+    ],
+    ['finding', 'low = high + 1', 'finding_band'],
+    ['finding', 'position = (position + 1) % 8', 'finding'],
+    ['change_entry', "reason = ''", 'change_entry_reason'],
+    ['change_entry', 'to_address_id = from_address_id', 'change_entry_changes'],
+    ['house_method', "questions = questions - 'leadFlare'", 'house_method_sound'],
+    ['instructor', "email = 'Upper@Case'", 'instructor_email_form'],
+    ['instructor', "password_hash = 'plain'", 'instructor_password_argon2id'],
+  ])('%s: %s', async (table, change, constraint) => {
+    await expect(bad(table, change)).rejects.toThrow(new RegExp(constraint));
+  });
+});
+
+describe('starting', () => {
+  test('two servers that start at once both come up, and each migration ran once', async () => {
+    const { adminUrl, drop } = await createDatabase();
+    const ran = await Promise.all([1, 2, 3].map(() => migrate(adminUrl, APPLICATION_PASSWORD)));
+    expect(ran.flat().sort()).toEqual([...new Set(ran.flat())].sort());
+    const rows = await asAdmin<{ name: string }>(adminUrl, 'select name from schema_migration');
+    expect(rows).toHaveLength(ran.flat().length);
+    expect(await migrate(adminUrl, APPLICATION_PASSWORD)).toEqual([]);
+    await drop();
+  }, 60_000);
+
+  test('the demo is loaded whole, once, when servers start together', async () => {
+    const { adminUrl, drop } = await createDatabase();
+    await migrate(adminUrl, APPLICATION_PASSWORD);
+    const loaded = await Promise.all(
+      [1, 2].map(() => loadDemoWhenEmpty(adminUrl, new Date('2026-06-01T09:00:00Z'))),
+    );
+    expect(loaded.sort()).toEqual([false, true]);
+    const [counts] = await asAdmin<Record<string, string>>(
+      adminUrl,
+      `select (select count(*) from academy) as academies, (select count(*) from student) as students,
+         (select count(*) from student where hand = 'left') as left_handed,
+         (select count(*) from change_entry) as changes, (select count(*) from finding) as findings`,
+    );
+    expect(Number(counts!.academies)).toBe(2);
+    expect(Number(counts!.students)).toBe(9);
+    expect(Number(counts!.left_handed)).toBe(2);
+    expect(Number(counts!.changes)).toBeGreaterThanOrEqual(10);
+    expect(Number(counts!.findings) % 8).toBe(0);
+    await drop();
+  }, 60_000);
+
+  test('the server refuses to work as a role that row-level security does not bind', async () => {
+    await expect(openDatabase(world.adminUrl)).rejects.toThrow(/not bound by row-level security/);
+  });
+
+  test('a database that is not there is an error at once', async () => {
+    const url = new URL(world.adminUrl);
+    url.pathname = '/no_such_database';
+    await expect(migrate(url.href, APPLICATION_PASSWORD)).rejects.toThrow(/does not exist/);
+  });
+});
+
+test('a write that fails half-way leaves nothing', async () => {
+  const { academyId } = world.lantern.identity;
+  await expect(
+    inAcademy(world.pool, academyId, async (client) => {
+      await client.query(
+        'insert into lesson select academy_id, gen_random_uuid(), student_id, instructor_id, started_at, received_at from lesson limit 1',
+      );
+      throw new Error('half-way');
+    }),
+  ).rejects.toThrow('half-way');
+  const client = new Client({ connectionString: world.adminUrl });
+  await client.connect();
+  const { rows } = await client.query('select count(*)::int as lessons from lesson where academy_id = $1', [
+    academyId,
+  ]);
+  await client.end();
+  expect(rows[0].lessons).toBe(1);
+  expect(landed.lesson.id).toBeTruthy();
+});

@@ -1,0 +1,300 @@
+import type { Express } from 'express';
+import { v7 as uuidv7 } from 'uuid';
+import { landRecord, newAddress, newBuild, newLesson, newStudent } from './bodies';
+import { openWorld, type Answer, type Coach, type World } from './world';
+
+let world: World;
+let landed: Awaited<ReturnType<typeof landRecord>>;
+
+beforeAll(async () => {
+  world = await openWorld();
+  landed = await landRecord(world, world.lantern);
+}, 60_000);
+afterAll(() => world.close());
+
+/** Every route the live router answers, as "METHOD path". */
+function liveRoutes(app: Express): string[] {
+  const stack = (
+    app as unknown as { router: { stack: { route?: { path: string; methods: Record<string, boolean> } }[] } }
+  ).router.stack;
+  return stack.flatMap(({ route }) =>
+    route ? Object.keys(route.methods).map((method) => `${method.toUpperCase()} ${route.path}`) : [],
+  );
+}
+
+interface Listed {
+  path: string;
+  /** What is sent; every write has a body that lands. */
+  body?: () => object;
+  open?: boolean;
+  /** What another academy gets for the same request. */
+  toOtherAcademy?: (answer: Answer) => void;
+}
+
+const nothingOf = (answer: Answer) => {
+  expect(answer.status).toBe(200);
+  expect(JSON.stringify(answer.body)).not.toContain(landed.student.id);
+};
+const refusedReference = (answer: Answer) => {
+  expect(answer.status).toBe(422);
+  expect(answer.body.faults[0].field).toMatch(/studentId|lessonId/);
+};
+const notFound = (answer: Answer) => expect(answer.status).toBe(404);
+
+/** The whole API. A route that is not listed here fails the test. */
+const LISTED: Record<string, Listed> = {
+  'GET /api/health': { path: '/api/health', open: true },
+  'POST /api/session': { path: '/api/session', open: true },
+  'GET /api/session': { path: '/api/session', open: true },
+  'DELETE /api/session': { path: '/api/session' },
+  'GET /api/methods': { path: '/api/methods' },
+  'GET /api/students': { path: '/api/students', toOtherAcademy: nothingOf },
+  'GET /api/students/:studentId': { path: '/api/students/:studentId', toOtherAcademy: notFound },
+  'POST /api/students': { path: '/api/students', body: () => newStudent() },
+  'PUT /api/students': {
+    path: '/api/students',
+    body: () => ({ ...newStudent(), studentId: landed.student.id, version: 1, name: 'Marl Testwick-Edited' }),
+    toOtherAcademy: notFound,
+  },
+  'POST /api/builds': {
+    path: '/api/builds',
+    body: () => newBuild(landed.student.id),
+    toOtherAcademy: refusedReference,
+  },
+  'POST /api/lessons': {
+    path: '/api/lessons',
+    body: () => newLesson(landed.student.id),
+    toOtherAcademy: refusedReference,
+  },
+  'POST /api/entries': {
+    path: '/api/entries',
+    body: () => newAddress(landed.lesson.id),
+    toOtherAcademy: refusedReference,
+  },
+};
+
+const call = (ask: Coach['ask'], name: string, listed: Listed, body = listed.body?.()) =>
+  ask(name.split(' ')[0]!, listed.path.replace(':studentId', landed.student.id), body);
+
+test('every live route is listed, and every listed route is live', () => {
+  expect(liveRoutes(world.app).sort()).toEqual(Object.keys(LISTED).sort());
+});
+
+describe.each(Object.entries(LISTED).filter(([, listed]) => !listed.open))('%s', (name, listed) => {
+  test('with no session: 401, as problem details', async () => {
+    const answer = await call(world.ask, name, listed);
+    expect(answer.status).toBe(401);
+    expect(answer.headers.get('content-type')).toMatch('application/problem+json');
+    expect(answer.body).toMatchObject({ status: 401, title: 'Sign in first' });
+  });
+
+  test('made for somebody else than is signed in: 401', async () => {
+    const method = name.split(' ')[0]!;
+    const answer = await world.lantern.ask(
+      method,
+      listed.path.replace(':studentId', landed.student.id),
+      listed.body?.(),
+      {
+        'x-pedastance-owner': `${world.harbour.identity.academyId}:${world.harbour.identity.instructorId}`,
+      },
+    );
+    expect(answer.status).toBe(401);
+    expect(answer.body.type).toMatch('another-owner');
+  });
+
+  if (listed.toOtherAcademy) {
+    test('from the other academy: nothing of this one', async () => {
+      listed.toOtherAcademy!(await call(world.harbour.ask, name, listed));
+    });
+  }
+});
+
+const WRITES = Object.entries(LISTED).filter(([, listed]) => listed.body);
+
+describe.each(WRITES)('%s', (name, listed) => {
+  test('a bad body names each field, what was expected and what was found, and writes nothing', async () => {
+    const before = await count();
+    const good = listed.body!();
+    for (const field of Object.keys(good)) {
+      const answer = await call(world.lantern.ask, name, listed, { ...good, [field]: { not: 'this' } });
+      expect([answer.status, field]).toEqual([422, field]);
+      const fault = answer.body.faults[0];
+      expect(`${fault.field} ${fault.expected}`).toContain(field);
+      expect(fault.expected).not.toBe('');
+      expect(answer.body.detail).toContain('expected');
+    }
+    const strange = await call(world.lantern.ask, name, listed, { ...good, stray: 1 });
+    expect(strange.body.faults).toEqual([{ field: 'body', expected: 'only known fields', found: 'stray' }]);
+    expect((await call(world.lantern.ask, name, listed, '{"half": ' as never)).status).toBe(400);
+    expect(await count()).toEqual(before);
+  });
+
+  test('from another origin, or from none: 403', async () => {
+    const method = name.split(' ')[0]!;
+    const other = await world.lantern.ask(method, listed.path, listed.body!(), {
+      origin: 'https://elsewhere.example',
+    });
+    expect(other.status).toBe(403);
+    const none = await world.lantern.ask(method, listed.path, listed.body!(), { origin: '' });
+    expect(none.status).toBe(403);
+  });
+
+  test('a body over the limit: 413', async () => {
+    const answer = await call(world.lantern.ask, name, listed, {
+      ...listed.body!(),
+      cautions: 'x'.repeat(70_000),
+    });
+    expect(answer.status).toBe(413);
+  });
+});
+
+/** How many rows there are of what the writes write. */
+async function count() {
+  const answer = await world.lantern.ask('GET', '/api/students');
+  const log = await world.lantern.ask('GET', `/api/students/${landed.student.id}`);
+  return [answer.body.length, log.body.builds.length, log.body.entries.length];
+}
+
+const LANDING = WRITES.filter(([name]) => name !== 'PUT /api/students');
+
+describe.each(LANDING)('%s', (name, listed) => {
+  test('sent twice: the original answer, once in the database', async () => {
+    const body = listed.body!();
+    const first = await call(world.lantern.ask, name, listed, body);
+    const rows = await count();
+    const second = await call(world.lantern.ask, name, listed, body);
+    expect([first.status, second.status]).toEqual([201, 200]);
+    expect(second.body).toEqual(first.body);
+    expect(await count()).toEqual(rows);
+  });
+
+  test('sent eight times at once: lands once, and all get the one answer', async () => {
+    const body = listed.body!();
+    const rows = await count();
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () => call(world.lantern.ask, name, listed, body)),
+    );
+    expect(answers.filter((answer) => answer.status === 201)).toHaveLength(1);
+    expect(answers.filter((answer) => answer.status === 200)).toHaveLength(7);
+    expect(new Set(answers.map((answer) => JSON.stringify(sorted(answer.body)))).size).toBe(1);
+    const grown =
+      (await count()).reduce((sum, value) => sum + value, 0) - rows.reduce((sum, value) => sum + value, 0);
+    expect(grown).toBe(name.includes('lessons') ? 0 : 1);
+  });
+
+  test('the same id with another body: 409, and what landed first stands', async () => {
+    const body = listed.body!() as { id: string };
+    await call(world.lantern.ask, name, listed, body);
+    const other = { ...(listed.body!() as object), id: body.id, madeAt: '2026-06-06T06:06:06.000Z' };
+    if (name.includes('lessons'))
+      Object.assign(other, { startedAt: '2026-06-06T06:06:06.000Z', madeAt: undefined });
+    const answer = await call(world.lantern.ask, name, listed, JSON.parse(JSON.stringify(other)));
+    expect(answer.status).toBe(409);
+    expect(answer.body.type).toMatch('conflict');
+  });
+
+  test('the same id and body from a colleague is a conflict too', async () => {
+    const body = listed.body!();
+    await call(world.lantern.ask, name, listed, body);
+    expect((await call(world.colleague.ask, name, listed, body)).status).toBe(409);
+  });
+});
+
+const sorted = (value: unknown): unknown =>
+  value && typeof value === 'object' && !Array.isArray(value)
+    ? Object.fromEntries(
+        Object.entries(value)
+          .sort()
+          .map(([key, inner]) => [key, sorted(inner)]),
+      )
+    : value;
+
+describe('edits', () => {
+  test('from a stale version: 409 with what the student is now; sent again the first answer', async () => {
+    const { student } = await landRecord(world, world.lantern);
+    const edit = (version: number, name: string) => ({
+      ...newStudent({ name }),
+      studentId: student.id,
+      version,
+    });
+    const first = edit(1, 'Marl the First');
+    const landedFirst = await world.lantern.ask('PUT', '/api/students', first);
+    expect(landedFirst).toMatchObject({ status: 201, body: { version: 2, name: 'Marl the First' } });
+    const stale = await world.colleague.ask('PUT', '/api/students', edit(1, 'Marl the Other'));
+    expect(stale).toMatchObject({ status: 409, body: { current: { version: 2, name: 'Marl the First' } } });
+    expect(await world.lantern.ask('PUT', '/api/students', first)).toMatchObject({
+      status: 200,
+      body: { version: 2 },
+    });
+    expect((await world.lantern.ask('GET', `/api/students/${student.id}`)).body.student.name).toBe(
+      'Marl the First',
+    );
+  });
+
+  test('of a student that is not there: 404', async () => {
+    const body = { ...newStudent(), studentId: uuidv7(), version: 1 };
+    expect((await world.lantern.ask('PUT', '/api/students', body)).status).toBe(404);
+  });
+});
+
+describe('the log', () => {
+  test('comes back exactly as it was sent, newest first, with both clocks', async () => {
+    const record = await landRecord(world, world.lantern);
+    const { body } = await world.lantern.ask('GET', `/api/students/${record.student.id}`);
+    const byId = Object.fromEntries(body.entries.map((entry: { id: string }) => [entry.id, entry]));
+    for (const sent of [record.address, record.reading, record.agreed, record.change]) {
+      const { receivedAt, studentId, ...entry } = byId[sent.id];
+      expect(entry).toEqual(sent);
+      expect(studentId).toBe(record.student.id);
+      expect(Math.abs(Date.parse(receivedAt) - Date.now())).toBeLessThan(60_000);
+    }
+    const times = body.entries.map((entry: { madeAt: string }) => entry.madeAt);
+    expect(times).toEqual([...times].sort().reverse());
+  });
+
+  test('a correction is a new entry that names the one it replaces', async () => {
+    const { student, change } = await landRecord(world, world.lantern);
+    const correction = { ...change, id: uuidv7(), reason: 'Said better.', replaces: change.id };
+    expect((await world.lantern.ask('POST', '/api/entries', correction)).status).toBe(201);
+    const { body } = await world.lantern.ask('GET', `/api/students/${student.id}`);
+    const changes = body.entries.filter((entry: { kind: string }) => entry.kind === 'change');
+    expect(changes.map((entry: { reason: string }) => entry.reason).sort()).toEqual([
+      'Lead foot square.',
+      'Said better.',
+    ]);
+  });
+
+  test('an entry cannot refer to another student’s address, build or reading', async () => {
+    const one = await landRecord(world, world.lantern);
+    const other = await landRecord(world, world.lantern);
+    const foreign = [
+      [{ ...one.reading, id: uuidv7(), addressId: other.address.id }, 'addressId'],
+      [{ ...one.reading, id: uuidv7(), buildId: other.build.id }, 'buildId'],
+      [{ ...one.reading, id: uuidv7(), methodVersion: 99 }, 'methodVersion'],
+      [{ ...one.change, id: uuidv7(), readingId: other.reading.id }, 'readingId'],
+      [{ ...one.change, id: uuidv7(), toAddressId: other.agreed.id }, 'toAddressId'],
+      [{ ...one.change, id: uuidv7(), replaces: other.change.id }, 'replaces'],
+      [{ ...one.change, id: uuidv7(), toAddressId: one.change.fromAddressId }, 'toAddressId'],
+    ] as const;
+    for (const [body, field] of foreign) {
+      const answer = await world.lantern.ask('POST', '/api/entries', body);
+      expect([answer.status, answer.body.faults?.[0].field]).toEqual([422, field]);
+    }
+  });
+});
+
+describe('the web app', () => {
+  test('any page opens the app, with nothing inline allowed', async () => {
+    const answer = await world.ask('GET', '/students/anything', undefined, { accept: 'text/html' });
+    expect(answer.status).toBe(200);
+    expect(answer.body).toContain('shell');
+    const policy = answer.headers.get('content-security-policy')!;
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).not.toContain('unsafe');
+    expect(policy).toContain("frame-ancestors 'none'");
+  });
+
+  test('an address in the API that is none: 404 as problem details', async () => {
+    expect(await world.ask('GET', '/api/nothing')).toMatchObject({ status: 404, body: { status: 404 } });
+  });
+});

@@ -1,0 +1,184 @@
+import { randomBytes } from 'node:crypto';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { OWNER_HEADER, ownerOf, type Identity } from '@pedastance/contract';
+import { SHOULDERS_AND_NEUTRAL, type HouseMethod } from '@pedastance/core';
+import type { Express } from 'express';
+import { Client, type Pool } from 'pg';
+import pino from 'pino';
+import { v7 as uuidv7 } from 'uuid';
+import { openAttempts } from '../accounts/attempts';
+import { hashPassword } from '../accounts/passwords';
+import { applicationUrl } from '../config/settings';
+import { createApp } from '../http/app';
+import { addAccount } from '../store/accounts';
+import { openDatabase } from '../store/database';
+import { addMethod } from '../store/methods';
+import { migrate } from '../store/migrate';
+
+export const APPLICATION_PASSWORD = 'a password for tests alone';
+export const PASSWORD = 'right-and-long';
+
+function clusterUrl(): string {
+  const url = process.env.TEST_DATABASE_URL;
+  if (!url)
+    throw new Error('TEST_DATABASE_URL is missing: the test command starts a PostgreSQL and sets it.');
+  return url;
+}
+
+/** A database of its own in the tests' cluster; answers its address for the administrator. */
+export async function createDatabase(): Promise<{ adminUrl: string; drop: () => Promise<void> }> {
+  const name = `test_${randomBytes(8).toString('hex')}`;
+  const run = async (sql: string) => {
+    const client = new Client({ connectionString: clusterUrl() });
+    await client.connect();
+    await client.query(sql).finally(() => client.end());
+  };
+  await run(`create database ${name}`);
+  const url = new URL(clusterUrl());
+  url.pathname = `/${name}`;
+  return { adminUrl: url.href, drop: () => run(`drop database ${name} with (force)`) };
+}
+
+/** Runs SQL as the administrator. */
+export async function asAdmin<Row>(adminUrl: string, sql: string, values: unknown[] = []): Promise<Row[]> {
+  const client = new Client({ connectionString: adminUrl });
+  await client.connect();
+  try {
+    return (await client.query(sql, values)).rows as Row[];
+  } finally {
+    await client.end();
+  }
+}
+
+export interface Answer {
+  status: number;
+  // What an API answers is looked into by the tests field by field.
+  body: any; // eslint-disable-line @typescript-eslint/no-explicit-any
+  headers: Headers;
+}
+
+export interface Coach {
+  identity: Identity;
+  email: string;
+  ask: (method: string, path: string, body?: unknown, headers?: Record<string, string>) => Promise<Answer>;
+}
+
+export interface World {
+  adminUrl: string;
+  pool: Pool;
+  app: Express;
+  origin: string;
+  method: HouseMethod;
+  /** Two academies, and a second instructor in the first. */
+  lantern: Coach;
+  colleague: Coach;
+  harbour: Coach;
+  ask: Coach['ask'];
+  signIn: (email: string, password?: string) => Promise<Answer>;
+  close: () => Promise<void>;
+}
+
+const asker =
+  (origin: string, fixed: Record<string, string>): Coach['ask'] =>
+  async (method, path, body, headers = {}) => {
+    const response = await fetch(`${origin}${path}`, {
+      method,
+      headers: {
+        origin,
+        ...(body !== undefined && { 'content-type': 'application/json' }),
+        ...fixed,
+        ...headers,
+      },
+      ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    const isJson = /json/.test(response.headers.get('content-type') ?? '');
+    return {
+      status: response.status,
+      body: isJson && text ? JSON.parse(text) : text,
+      headers: response.headers,
+    };
+  };
+
+/** A migrated database with two academies, and the real app listening before it. */
+export async function openWorld({ demoAllowed = true, onLoopback = true } = {}): Promise<World> {
+  const { adminUrl, drop } = await createDatabase();
+  await migrate(adminUrl, APPLICATION_PASSWORD);
+  const method: HouseMethod = { id: uuidv7(), version: 1, ...SHOULDERS_AND_NEUTRAL };
+  const passwordHash = await hashPassword(PASSWORD);
+  const accounts: (Identity & { email: string; demo: boolean })[] = [];
+  const academy = (academyName: string) => ({ academyId: uuidv7(), academyName });
+  const lantern = academy('Test Lantern');
+  const instructor = (of: { academyId: string; academyName: string }, name: string, demo = false) =>
+    accounts.push({
+      ...of,
+      instructorId: uuidv7(),
+      instructorName: name,
+      email: `${name.toLowerCase()}@test.example`,
+      demo,
+    });
+  instructor(lantern, 'Ada');
+  instructor(lantern, 'Bo');
+  instructor(academy('Test Harbour'), 'Cy');
+  instructor(lantern, 'Demo', true);
+
+  const owner = new Client({ connectionString: adminUrl });
+  await owner.connect();
+  await owner.query('set role pedastance_owner');
+  for (const account of accounts) await addAccount(owner, { ...account, passwordHash }, new Date());
+  for (const academyId of new Set(accounts.map((account) => account.academyId))) {
+    await addMethod(owner, academyId, method, new Date());
+  }
+  await owner.end();
+
+  const pool = await openDatabase(applicationUrl(adminUrl, APPLICATION_PASSWORD));
+  const webRoot = mkdtempSync(join(tmpdir(), 'pedastance-web-'));
+  writeFileSync(join(webRoot, 'index.html'), '<!doctype html><title>shell</title>');
+  const app = createApp(
+    {
+      webRoot,
+      sessionSecret: 'x'.repeat(40),
+      onLoopback,
+      publicOrigin: onLoopback ? undefined : 'https://pedastance.example',
+    },
+    { pool, attempts: openAttempts(pool), demoAllowed },
+    pino({ level: 'silent' }),
+  );
+  const server = await new Promise<Server>((resolve) => {
+    const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
+  });
+  const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const ask = asker(origin, {});
+  const signIn = (email: string, password = PASSWORD) => ask('POST', '/api/session', { email, password });
+
+  const coach = async (index: number): Promise<Coach> => {
+    const { email, demo: _demo, ...identity } = accounts[index]!;
+    if (!onLoopback) return { identity, email, ask };
+    const answer = await signIn(email);
+    const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
+    return { identity, email, ask: asker(origin, { cookie, [OWNER_HEADER]: ownerOf(identity) }) };
+  };
+
+  return {
+    adminUrl,
+    pool,
+    app,
+    origin,
+    method,
+    lantern: await coach(0),
+    colleague: await coach(1),
+    harbour: await coach(2),
+    ask,
+    signIn,
+    close: async () => {
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await pool.end();
+      await drop();
+    },
+  };
+}
