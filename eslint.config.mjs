@@ -10,7 +10,17 @@ const closed = (files, patterns, message) => ({
 });
 
 export default typescript.config(
-  { ignores: ['**/node_modules/**', '**/dist/**', '**/dist.new/**', '.data/**', '**/.expo/**', '**/*.d.ts'] },
+  {
+    ignores: [
+      '**/node_modules/**',
+      '**/dist/**',
+      '**/dist.new/**',
+      '.data/**',
+      '**/.expo/**',
+      '**/*.d.ts',
+      'test-results/**',
+    ],
+  },
   js.configs.recommended,
   ...typescript.configs.recommended,
   {
@@ -24,8 +34,8 @@ export default typescript.config(
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
-  { files: ['**/*.mjs', '**/*.config.js'], languageOptions: { globals: globals.node } },
-  { files: ['**/*.config.js'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  { files: ['**/*.mjs', '**/*.config.js', 'app/test/*.js'], languageOptions: { globals: globals.node } },
+  { files: ['**/*.config.js', 'app/test/*.js'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     files: ['app/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },

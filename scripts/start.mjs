@@ -73,11 +73,11 @@ async function start() {
   await installPackages();
   const home = await dataHome();
   const secrets = readSecrets(home);
-  const leave = takeTurn(home, port);
+  const given = process.env.DATABASE_URL && checkedDatabaseUrl(process.env.DATABASE_URL);
+  const leave = given ? () => undefined : takeTurn(home, port);
   let cluster;
   try {
     await buildWeb();
-    const given = process.env.DATABASE_URL && checkedDatabaseUrl(process.env.DATABASE_URL);
     cluster = given ? undefined : await openCluster(home);
     process.exitCode = await serve({
       PORT: String(port),

@@ -5,6 +5,7 @@ if (!globalThis.structuredClone) globalThis.structuredClone = (value) => JSON.pa
 if (!globalThis.crypto?.getRandomValues) Object.defineProperty(globalThis, 'crypto', { value: webcrypto });
 globalThis.ResizeObserver ??= class {
   observe() {}
+  unobserve() {}
   disconnect() {}
 };
 if (globalThis.navigator && !globalThis.navigator.locks) {

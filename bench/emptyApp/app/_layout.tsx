@@ -1,0 +1,6 @@
+import '../global.css';
+import { Slot } from 'expo-router';
+
+export default function Layout() {
+  return <Slot />;
+}

@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+/** Debian's Chromium; the flags keep it from looking for the outside world. */
+const launchOptions = {
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+const wide = { viewport: { width: 1280, height: 800 } };
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  timeout: 90_000,
+  workers: 2,
+  fullyParallel: false,
+  forbidOnly: true,
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
+  use: { launchOptions, actionTimeout: 15_000, trace: 'retain-on-failure' },
+  projects: [
+    { name: 'phone', use: phone, testIgnore: 'start.spec.ts' },
+    { name: 'wide', use: wide, testMatch: ['walk.spec.ts', 'screens.spec.ts', 'plan.spec.ts'] },
+    { name: 'start', testMatch: 'start.spec.ts' },
+  ],
+});

@@ -1,0 +1,190 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import { test as base, expect, type Page } from '@playwright/test';
+import { Client } from 'pg';
+
+export const ROOT = join(__dirname, '..');
+export const PASSWORD = 'paper-and-tape';
+export const LANTERN = 'coach@lanternhill.example';
+export const HARBOUR = 'coach@saltharbour.example';
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve, reject) => {
+    const server = createServer();
+    server.once('error', reject).listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as { port: number };
+      server.close(() => resolve(port));
+    });
+  });
+
+/** The real server on a database of its own with the demo data, which a test may stop, kill and start. */
+export class Product {
+  private server: ChildProcess | undefined;
+  private output = '';
+
+  private constructor(
+    private readonly port: number,
+    private readonly adminUrl: string,
+  ) {}
+
+  static async open(): Promise<Product> {
+    const cluster = process.env.TEST_DATABASE_URL;
+    if (!cluster)
+      throw new Error('TEST_DATABASE_URL is missing: the test command starts a PostgreSQL and sets it.');
+    const name = `e2e_${randomBytes(6).toString('hex')}`;
+    const client = new Client({ connectionString: cluster });
+    await client.connect();
+    await client.query(`create database ${name}`);
+    await client.end();
+    const url = new URL(cluster);
+    url.pathname = `/${name}`;
+    const product = new Product(await freePort(), url.href);
+    await product.start();
+    return product;
+  }
+
+  get origin(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    this.output = '';
+    const server = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server', 'main.ts')], {
+      cwd: ROOT,
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        HOST: '127.0.0.1',
+        DATABASE_ADMIN_URL: this.adminUrl,
+        APPLICATION_PASSWORD: 'a password for tests alone',
+        SESSION_SECRET: 'x'.repeat(40),
+        WEB_ROOT: join(ROOT, 'app', 'dist'),
+      },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    this.server = server;
+    await new Promise<void>((resolve, reject) => {
+      const heard = (data: Buffer) => {
+        this.output += data.toString();
+        if (this.output.includes('Ready at')) resolve();
+      };
+      server.stdout.on('data', heard);
+      server.stderr.on('data', heard);
+      server.once('exit', () => reject(new Error(`the server did not start:\n${this.output}`)));
+    });
+  }
+
+  /** Ends the server and waits until it is gone; SIGKILL gives it no say. */
+  async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
+    const { server } = this;
+    if (!server || server.exitCode !== null || server.signalCode) return;
+    const gone = new Promise((resolve) => server.once('exit', resolve));
+    server.kill(signal);
+    await gone;
+  }
+
+  /** Asks the database itself, as its administrator. */
+  async sql<Row = Record<string, unknown>>(text: string, values: unknown[] = []): Promise<Row[]> {
+    const client = new Client({ connectionString: this.adminUrl });
+    await client.connect();
+    try {
+      return (await client.query(text, values)).rows as Row[];
+    } finally {
+      await client.end();
+    }
+  }
+}
+
+/** Each worker has a product of its own; each test a browser with nothing in it. */
+export const test = base.extend<{ troubles: string[] }, { product: Product }>({
+  product: [
+    // Playwright reads the fixtures a fixture needs from this pattern; this one needs none.
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const product = await Product.open();
+      await use(product);
+      await product.stop();
+    },
+    { scope: 'worker', timeout: 90_000 },
+  ],
+  troubles: [
+    async ({ page }, use) => {
+      const troubles: string[] = [];
+      page.on('pageerror', (error) => troubles.push(error.message));
+      page.on('console', (message) => {
+        if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()))
+          troubles.push(message.text());
+      });
+      await use(troubles);
+      expect(troubles).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+export async function signIn(page: Page, product: Product, email = LANTERN): Promise<void> {
+  await page.goto(`${product.origin}/`);
+  await fillSignIn(page, email);
+}
+
+export async function fillSignIn(page: Page, email = LANTERN): Promise<void> {
+  await page.getByLabel('E-mail address').fill(email);
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+}
+
+export const student = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(name) });
+export const step = (page: Page, name: string) =>
+  page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
+export const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
+
+/** Opens a student's page and a new lesson with a club. */
+export async function openLesson(page: Page, name: string, club: string): Promise<void> {
+  await student(page, name).click();
+  await press(page, 'Start a lesson');
+  await step(page, 'club');
+  await page.getByRole('radio', { name: club, exact: true }).click();
+  await press(page, 'Place the feet');
+  await expect(page.getByTestId('plan')).toBeVisible();
+}
+
+/** Types a figure into the desk for a dial that has been chosen by its row. */
+export async function typeFigure(page: Page, dial: string, name: string, value: string): Promise<void> {
+  await page.getByTestId(`row-${dial}`).click();
+  await press(page, `Type ${name}`);
+  await page.getByTestId('desk').getByRole('textbox').fill(value);
+  await press(page, 'Set the typed figure');
+}
+
+export const figure = (page: Page, row: string) =>
+  page.getByTestId(`${row}-figure`).filter({ visible: true });
+export const band = (page: Page, row: string) => page.getByTestId(`${row}-band`).filter({ visible: true });
+
+/** Where the middle of a part of the plan is on the screen. */
+export async function partAt(page: Page, selector: string): Promise<{ x: number; y: number }> {
+  return page.evaluate((wanted) => {
+    const box = document.querySelector(`[data-testid=plan] ${wanted}`)!.getBoundingClientRect();
+    return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  }, selector);
+}
+
+export async function drag(page: Page, selector: string, by: { x: number; y: number }): Promise<void> {
+  const from = await partAt(page, selector);
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  for (let move = 1; move <= 10; move += 1)
+    await page.mouse.move(from.x + (by.x * move) / 10, from.y + (by.y * move) / 10);
+  await page.mouse.up();
+}
+
+/** The service worker has everything and answers for this page. */
+export async function shellKept(page: Page): Promise<void> {
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null, undefined, {
+    timeout: 30_000,
+  });
+}

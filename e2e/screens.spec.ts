@@ -1,0 +1,117 @@
+import { readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, openLesson, press, ROOT, signIn, step, test, typeFigure } from './product';
+
+/** Every screen, from the route files themselves: a new one that is not visited below fails the test. */
+function routes(folder = join(ROOT, 'app', 'app'), path = ''): string[] {
+  return readdirSync(folder).flatMap((name) => {
+    if (statSync(join(folder, name)).isDirectory()) return routes(join(folder, name), `${path}/${name}`);
+    if (name.startsWith('_layout')) return [];
+    return [`${path}/${name.replace(/\.tsx$/, '').replace(/^index$/, '')}`.replace(/\/$/, '') || '/'];
+  });
+}
+
+async function noSeriousFinding(page: Page, screen: string): Promise<void> {
+  await page.waitForTimeout(250);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  const told = serious.map(
+    ({ id, nodes }) =>
+      `${screen}: ${id}: ${nodes.map((node) => `${node.html.slice(0, 160)} ${node.failureSummary ?? ''}`).join(' | ')}`,
+  );
+  expect(told).toEqual([]);
+  const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(`${screen} is wider than the screen by ${wider}`).toBe(`${screen} is wider than the screen by 0`);
+}
+
+for (const light of ['Paper', 'Dusk'] as const) {
+  test(`no serious accessibility finding on any screen, ${light.toLowerCase()}`, async ({
+    page,
+    product,
+  }) => {
+    test.setTimeout(180_000);
+    const visited = new Set<string>();
+    const visit = async (route: string, path?: string) => {
+      if (path) await page.goto(`${product.origin}${path}`);
+      visited.add(route);
+      await noSeriousFinding(page, route);
+    };
+    await page.goto(product.origin);
+    await expect(page.getByLabel('Password')).toBeVisible();
+    await visit('/sign-in');
+    await press(page, 'Sign in');
+    await expect(page.getByRole('alert').first()).toBeVisible();
+    await visit('/sign-in');
+    await signIn(page, product);
+    await page.goto(`${product.origin}/settings`);
+    await page.getByRole('radio', { name: light }).click();
+    await visit('/settings');
+    await visit('/', '/');
+    await expect(page.getByRole('link', { name: /Odile/ })).toBeVisible();
+    await visit('/students', '/students');
+    await page.getByLabel('Search students').fill('zzz');
+    await expect(page.getByText('No student matches “zzz”.')).toBeVisible();
+    await visit('/students');
+    await visit('/outbox', '/outbox');
+    await visit('/+not-found', '/nowhere/at/all');
+    await page.goto(`${product.origin}/students/new`);
+    await expect(page.getByLabel('Name')).toBeVisible();
+    await press(page, 'Save');
+    await expect(page.getByRole('alert').first()).toBeVisible();
+    await visit('/students/new');
+
+    await page.goto(`${product.origin}/students`);
+    await openLesson(page, 'Bartolo Kettlesand', '7-iron');
+    await typeFigure(page, 'leadFlare', 'Lead flare', '0');
+    for (const name of ['who', 'club', 'feet', 'balance', 'read', 'change', 'keep']) {
+      await step(page, name);
+      await visit('/lessons/[lesson]');
+    }
+    await step(page, 'change');
+    await press(page, 'Take: Lead flare');
+    await visit('/lessons/[lesson]');
+    await page.getByRole('button', { name: /^Back to Bartolo/ }).click();
+    await expect(page.getByTestId('log-card').first()).toBeVisible();
+    await visit('/students/[student]');
+    await page.getByTestId('log-card').first().getByRole('link').click();
+    await expect(page.getByTestId('plan')).toBeVisible();
+    await visit('/students/[student]/log/[reading]');
+    await page.getByRole('button', { name: /^Back to Bartolo/ }).click();
+    await page.getByRole('link', { name: 'Edit' }).click();
+    await expect(page.getByLabel('Name')).toBeVisible();
+    await visit('/students/[student]/edit');
+    expect([...visited].sort()).toEqual(routes().sort());
+  });
+}
+
+test('what is touched is at least 48 px high, and no figure is cut off', async ({ page, product }) => {
+  await signIn(page, product);
+  await openLesson(page, 'Wilhelmina Applethwaite', 'Driver');
+  for (const name of ['who', 'club', 'feet', 'balance', 'read', 'change', 'keep']) {
+    await step(page, name);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('[role=button],[role=radio],[role=tab],a,input,textarea')]
+        .map((element) => ({
+          words: element.textContent || element.getAttribute('aria-label'),
+          box: element.getBoundingClientRect(),
+        }))
+        .filter(({ box }) => box.width > 0 && (box.height < 47.5 || box.width < 44))
+        .map(({ words, box }) => `${words} ${Math.round(box.width)}x${Math.round(box.height)}`),
+    );
+    expect([name, small]).toEqual([name, []]);
+  }
+  await step(page, 'feet');
+  const outside = await page.evaluate(() => {
+    const plan = document.querySelector('[data-testid=plan]')!.getBoundingClientRect();
+    return [...document.querySelectorAll('[data-testid=plan] text')]
+      .map((text) => ({ words: text.textContent, box: text.getBoundingClientRect() }))
+      .filter(
+        ({ box }) =>
+          box.left < plan.left || box.right > plan.right || box.top < plan.top || box.bottom > plan.bottom,
+      )
+      .map(({ words }) => words);
+  });
+  expect(outside).toEqual([]);
+});

@@ -1,0 +1,174 @@
+import { band, drag, expect, figure, press, signIn, step, test, typeFigure } from './product';
+
+/**
+ * The whole walk with a student typed in, and every figure worked by hand beside it:
+ * outer shoulders 46.0 cm, sole 28.4 by 10.6 cm, all by tape, and a 7-iron of 37 in.
+ */
+const SHOULDERS = 46.0;
+const SOLE_BREADTH = 10.6;
+/** 37 in is halfway from -1 sole breadth at 36 in to none at 38 in. */
+const WIDTH_MIDDLE = SHOULDERS - SOLE_BREADTH / 2;
+const WIDTH_BAND = `${(WIDTH_MIDDLE - 2.5).toFixed(1)} to ${(WIDTH_MIDDLE + 2.5).toFixed(1)} cm`;
+
+for (const hand of ['right', 'left'] as const) {
+  test(`the whole walk, ${hand}-handed`, async ({ page, product }) => {
+    const name = `Walkover Testling ${hand} ${test.info().project.name}`;
+    await signIn(page, product);
+
+    // Add a student.
+    await press(page, 'Add a student');
+    await page.getByLabel('Name').fill(name);
+    await page.getByRole('radio', { name: hand === 'right' ? 'Right-handed' : 'Left-handed' }).click();
+    await page.getByLabel('Year of birth').fill('1975');
+    await page.getByLabel('Height, cm').fill('172');
+    await page.getByLabel('Shoulders, outer edge to outer edge, cm').fill(String(SHOULDERS));
+    await page.getByRole('radio', { name: 'Sole by tape' }).click();
+    await page.getByLabel('Sole length, cm').fill('28.4');
+    await page.getByLabel('Sole, widest, cm').fill(String(SOLE_BREADTH));
+    await press(page, 'Save and start a lesson');
+
+    // Club, then feet.
+    await page.getByRole('radio', { name: '7-iron', exact: true }).click();
+    await press(page, 'Place the feet');
+    await expect(page.getByTestId('plan')).toBeVisible();
+    await typeFigure(page, 'stanceWidth', 'Width, heel to heel', '47.5');
+    await typeFigure(page, 'leadFlare', 'Lead flare', '16');
+    await typeFigure(page, 'trailFlare', 'Trail flare', '3');
+    await expect(figure(page, 'row-stanceWidth')).toHaveText('47.5 cm');
+    await expect(band(page, 'row-stanceWidth')).toHaveText(`▲ above ${WIDTH_BAND}`);
+    await expect(band(page, 'row-leadFlare')).toHaveText('● in 12 to 18°');
+    await expect(band(page, 'row-trailFlare')).toHaveText('▼ below 12 to 18°');
+    await expect(figure(page, 'row-toeLine')).toHaveText('square');
+    // Toes level: the heels differ by L (cos 16 - cos 3) over 47.5 cm.
+    const cosine = (degrees: number) => Math.cos((degrees * Math.PI) / 180);
+    const heelLine = (Math.atan((28.4 * (cosine(3) - cosine(16))) / 47.5) * 180) / Math.PI;
+    await expect(figure(page, 'row-heelLine')).toHaveText(`${heelLine.toFixed(1)}° closed`);
+
+    // A shoe dragged outward is wider, on whichever side it stands.
+    const trailIsLeft = hand === 'right';
+    await drag(page, '[data-part=trail] .grip', { x: trailIsLeft ? -24 : 24, y: 0 });
+    await expect(figure(page, 'row-stanceWidth')).not.toHaveText('47.5 cm');
+    const dragged = Number.parseFloat((await figure(page, 'row-stanceWidth').textContent())!);
+    expect(dragged).toBeGreaterThan(48);
+    await press(page, 'Take the last move back');
+    await expect(figure(page, 'row-stanceWidth')).toHaveText('47.5 cm');
+
+    // Balance, by touching a sole and by the steps.
+    await press(page, 'On to the balance');
+    await page.getByTestId('row-leadShare').click();
+    await press(page, 'Weight on lead foot plus 1 %');
+    await expect(figure(page, 'row-leadShare')).toHaveText('51 %');
+    await expect(band(page, 'row-leadShare')).toHaveText('● in 47 to 53 %');
+    await drag(page, '[data-part=lead-load]', { x: 0, y: 14 });
+    await expect(figure(page, 'row-leadHeelToe')).not.toHaveText('50 %');
+
+    // Read: two are put forward, from the ground up.
+    await press(page, 'On to the read');
+    await expect(page.getByRole('heading', { name: 'Two things to look at' })).toBeVisible();
+    const width = page.getByTestId('finding-stanceWidth');
+    await expect(width).toContainText('47.5 cm');
+    await expect(width).toContainText('± 1.0 cm');
+    await expect(width).toContainText('hips cannot get over the lead foot');
+    await expect(width).toContainText(`Trail foot ${(47.5 - WIDTH_MIDDLE).toFixed(1)} cm narrower`);
+    await expect(page.getByTestId('finding-trailFlare')).toContainText(
+      'Turn the trail foot out 12°, to 15° out',
+    );
+
+    // Change: take both, in the student's own sides.
+    await press(page, 'On to the change');
+    await press(page, 'Take: Width, heel to heel');
+    await press(page, 'Take: Trail flare');
+    await page.getByRole('radio', { name: 'Left, right' }).click();
+    const trailSide = hand === 'right' ? 'Right' : 'Left';
+    const instruction = page.getByTestId('instruction');
+    await expect(instruction).toContainText(
+      `${trailSide} foot ${(47.5 - WIDTH_MIDDLE).toFixed(1)} cm narrower, to ${WIDTH_MIDDLE.toFixed(1)} cm`,
+    );
+    await expect(instruction).toContainText(
+      `Turn the ${trailSide.toLowerCase()} foot out 12°, to 15° out, the toe kept on its line.`,
+    );
+    await expect(page.locator('[data-part=ghost]')).toBeVisible();
+
+    // Keep: a reason is asked for, and named when it is missing.
+    await press(page, 'On to keeping it');
+    await press(page, 'Record the change');
+    await expect(page.getByText('Reason: expected why you agreed on this, found nothing')).toBeVisible();
+    await page.getByRole('textbox', { name: 'Reason' }).fill('Wide and square: no turn.');
+    await page.getByLabel('Feel: what the student should feel').fill('Small feet, toes out.');
+    await press(page, 'Record the change');
+    await expect(page.getByText('On this device and on the server.')).toBeVisible();
+    await press(page, 'Finish the lesson');
+
+    // The log, newest first, from what to what.
+    const card = page.getByTestId('log-card').first();
+    await expect(card).toContainText('7-iron');
+    await expect(card).toContainText(`47.5 cm → ${WIDTH_MIDDLE.toFixed(1)} cm`);
+    await expect(card).toContainText('3.0° → 15.0°');
+    await expect(card).toContainText('Wide and square: no turn.');
+    await card.getByRole('link', { name: 'Both addresses on the plan' }).click();
+    await expect(page.getByTestId('plan')).toBeVisible();
+    await expect(page.locator('[data-part=width-figure]')).toHaveText(`${WIDTH_MIDDLE.toFixed(1)} cm`);
+    await page.getByRole('radio', { name: 'As they stood' }).click();
+    await expect(page.locator('[data-part=width-figure]')).toHaveText('47.5 cm');
+    await expect(page.getByTestId('finding-stanceWidth')).toContainText(WIDTH_BAND);
+
+    // And as the database has it.
+    const rows = await product.sql<{ reason: string; hand: string; width: number }>(
+      `select change_entry.reason, student.hand, agreed.lead_heel_x - agreed.trail_heel_x as width
+       from change_entry join student on student.id = change_entry.student_id
+       join address_entry as agreed on agreed.id = change_entry.to_address_id
+       where student.name = $1`,
+      [name],
+    );
+    expect(rows).toHaveLength(1);
+    expect(rows[0]).toMatchObject({ reason: 'Wide and square: no turn.', hand });
+    expect(rows[0]!.width).toBeCloseTo(WIDTH_MIDDLE * 10, 6);
+  });
+}
+
+test('an old reading says the same after the build is taken again', async ({ page, product }) => {
+  await signIn(page, product);
+  await page.getByRole('link', { name: /Odile Brandvold/ }).click();
+  const open = () => page.getByTestId('log-card').last().getByRole('link').click();
+  await open();
+  const before = await page.getByTestId('finding-stanceWidth').textContent();
+  await page.goBack();
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('Shoulders, outer edge to outer edge, cm').fill('44');
+  await press(page, 'Save');
+  await expect(page.getByText('44.0 cm ± 0.8 cm')).toBeVisible();
+  await open();
+  expect(await page.getByTestId('finding-stanceWidth').textContent()).toBe(before);
+});
+
+test('bad input names the field, what was expected and what was found, and keeps what was typed', async ({
+  page,
+  product,
+}) => {
+  await signIn(page, product);
+  await press(page, 'Add a student');
+  await page.getByLabel('Name').fill('Bad Inputson');
+  await page.getByLabel('Height, cm').fill('17.8');
+  await press(page, 'Save and start a lesson');
+  await expect(page.getByText('▲ Hand: expected right or left, found neither')).toBeVisible();
+  await expect(page.getByText('▲ Height: expected 90 to 230 cm, found “17.8”')).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('Bad Inputson');
+  await press(page, 'Cancel');
+  await expect(page.getByRole('link', { name: /Bad Inputson/ })).toHaveCount(0);
+
+  await page.getByRole('link', { name: /Ruben Dandelisle/ }).click();
+  await press(page, 'Start a lesson');
+  await step(page, 'feet');
+  await expect(page.getByText('Choose it first.')).toBeVisible();
+  await step(page, 'club');
+  await page.getByRole('radio', { name: 'Driver', exact: true }).click();
+  await expect(page.getByRole('radio', { name: 'Pitch' })).toBeDisabled();
+  await page.getByLabel('Club length, in').fill('49');
+  await expect(page.getByText(/expected 18 to 48 in \(Equipment Rules of golf.*found “49”/)).toBeVisible();
+  await press(page, 'Place the feet');
+  await page.getByTestId('row-leadFlare').click();
+  await press(page, 'Type Lead flare');
+  await page.getByTestId('desk').getByRole('textbox').fill('95');
+  await press(page, 'Set the typed figure');
+  await expect(page.getByText('▲ Lead flare: expected −45 to 90 °, found “95”')).toBeVisible();
+});
