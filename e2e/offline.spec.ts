@@ -220,4 +220,20 @@ test('an edit from an older version is refused with what changed, and waits for 
   await expect(page.getByText('Everything has been sent.')).toBeVisible();
   await page.goto(`${product.origin}/students`);
   await expect(student(page, 'Ruben Dandelisle')).toContainText('Told somebody else');
+
+  // The other way out: the coach's own over what it is now.
+  await student(page, 'Ruben Dandelisle').click();
+  await page.getByRole('link', { name: 'Edit' }).click();
+  const cautions = page.getByLabel('Cautions: pain, surgery, what to leave alone');
+  await expect(cautions).toHaveValue('Told somebody else');
+  await product.sql(
+    "update student set birth_year = 2001, version = version + 1 where name = 'Ruben Dandelisle'",
+  );
+  await cautions.fill('Told me at last');
+  await press(page, 'Save');
+  await page.getByTestId('status-strip').getByRole('link').click();
+  await press(page, 'Put mine over it');
+  await expect(page.getByText('Everything has been sent.')).toBeVisible();
+  const rows = await product.sql("select cautions from student where name = 'Ruben Dandelisle'");
+  expect(rows).toEqual([{ cautions: 'Told me at last' }]);
 });

@@ -58,7 +58,7 @@ for (const light of ['Paper', 'Dusk'] as const) {
     await visit('/+not-found', '/nowhere/at/all');
     await page.goto(`${product.origin}/students/new`);
     await expect(page.getByLabel('Name')).toBeVisible();
-    await press(page, 'Save');
+    await press(page, /^Save$/);
     await expect(page.getByRole('alert').first()).toBeVisible();
     await visit('/students/new');
 

@@ -162,7 +162,7 @@ test('bad input names the field, what was expected and what was found, and keeps
   await expect(page.getByText('Choose it first.')).toBeVisible();
   await step(page, 'club');
   await page.getByRole('radio', { name: 'Driver', exact: true }).click();
-  await expect(page.getByRole('radio', { name: 'Pitch' })).toBeDisabled();
+  await expect(page.getByRole('radio', { name: 'Pitch', exact: true })).toBeDisabled();
   await page.getByLabel('Club length, in').fill('49');
   await expect(page.getByText(/expected 18 to 48 in \(Equipment Rules of golf.*found “49”/)).toBeVisible();
   await press(page, 'Place the feet');
@@ -170,5 +170,5 @@ test('bad input names the field, what was expected and what was found, and keeps
   await press(page, 'Type Lead flare');
   await page.getByTestId('desk').getByRole('textbox').fill('95');
   await press(page, 'Set the typed figure');
-  await expect(page.getByText('▲ Lead flare: expected −45 to 90 °, found “95”')).toBeVisible();
+  await expect(page.getByText('▲ Lead flare: expected −45 to 90°, found “95”')).toBeVisible();
 });

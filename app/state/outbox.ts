@@ -1,3 +1,4 @@
+import { v7 as newId } from 'uuid';
 import { create } from 'zustand';
 import { currentOwner, sessionExpired, useAccount } from './account';
 import { api, isSignedOut, Refused, ServerAway } from './api';
@@ -121,6 +122,16 @@ export function trySoon(): void {
 /** Takes back a refusal and sends again. */
 export async function sendAgain(letter: Letter): Promise<void> {
   await (await deviceDatabase()).put('outbox', { ...letter, refusal: null });
+  trySoon();
+}
+
+/** Sends a stale edit again, as a new one made from what the student is now. */
+export async function putOver(letter: Letter, currentVersion: number): Promise<void> {
+  if (letter.writing.route !== 'student edit') return;
+  const body = { ...letter.writing.body, id: newId(), version: currentVersion };
+  await (
+    await deviceDatabase()
+  ).put('outbox', { ...letter, writing: { route: 'student edit', body }, refusal: null });
   trySoon();
 }
 

@@ -13,16 +13,16 @@ interface FieldProps extends Omit<TextInputProps, 'className'> {
 /** A labelled box to type in, with its unit, a hint, and what is wrong with what was typed. */
 export function Field({ label, unit, help, fault, multiline, ...input }: FieldProps) {
   const id = useId();
+  const name = unit ? `${label}, ${unit}` : label;
   return (
     <View className="gap-1">
-      <Quiet nativeID={`${id}-label`}>{unit ? `${label}, ${unit}` : label}</Quiet>
+      <Quiet aria-hidden>{name}</Quiet>
       <TextInput
-        aria-labelledby={`${id}-label`}
+        aria-label={name}
         aria-describedby={`${id}-more`}
         aria-invalid={Boolean(fault)}
         multiline={multiline}
-        placeholderTextColor="rgb(var(--pencil))"
-        className={`figures rounded-md border bg-sheet px-3 font-text text-lg text-ink ${multiline ? 'min-h-[88px] py-2' : 'h-12'} ${fault ? 'border-2 border-rust' : 'border-ink'}`}
+        className={`figures rounded-md border bg-sheet px-3 font-text text-lg text-ink placeholder:text-pencil ${multiline ? 'min-h-[88px] py-2' : 'h-12'} ${fault ? 'border-2 border-rust' : 'border-ink'}`}
         {...input}
       />
       <View nativeID={`${id}-more`}>

@@ -61,15 +61,18 @@ function stepBy(dial: AnyDial, step: number, speech: Speech): void {
 }
 
 const UNIT: Record<Kind, (speech: Speech) => string> = {
-  length: (speech) => (speech.length === 'cm' ? 'cm' : 'in'),
+  length: (speech) => (speech.length === 'cm' ? ' cm' : ' in'),
   angle: () => '°',
-  percent: () => '%',
+  percent: () => ' %',
 };
 
 function shownValue(dial: AnyDial, value: number, speech: Speech): string {
   const kind = kindOf(dial);
   if (kind === 'length') return lengthFigure(value, speech.length);
-  return value.toFixed(kind === 'angle' ? 1 : 0).replace('.0', '');
+  return value
+    .toFixed(kind === 'angle' ? 1 : 0)
+    .replace('.0', '')
+    .replace('-', '\u2212');
 }
 
 function faultOf(dial: AnyDial, text: string, speech: Speech): string {
@@ -78,7 +81,7 @@ function faultOf(dial: AnyDial, text: string, speech: Speech): string {
   const { least, most } = DIAL_RANGES[dial];
   if (value >= least && value <= most) return '';
   const range = [least, most].map((end) => shownValue(dial, end, speech)).join(' to ');
-  return `${dialName(dial, speech)}: expected ${range} ${UNIT[kind](speech)}, found ${text.trim() === '' ? 'nothing' : `“${text}”`}`;
+  return `${dialName(dial, speech)}: expected ${range}${UNIT[kind](speech)}, found ${text.trim() === '' ? 'nothing' : `“${text}”`}`;
 }
 
 function StepButton({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {
@@ -112,7 +115,7 @@ function TypedFigure({ dial, speech, onDone }: { dial: AnyDial; speech: Speech; 
         <TextInput
           autoFocus
           selectTextOnFocus
-          aria-label={`${dialName(dial, speech)}, ${UNIT[kindOf(dial)](speech)}`}
+          aria-label={`${dialName(dial, speech)},${UNIT[kindOf(dial)](speech)}`}
           aria-invalid={fault !== ''}
           value={text}
           onChangeText={setText}
@@ -179,7 +182,7 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
   const step = (by: number) => (
     <StepButton
       words={`${by > 0 ? '+' : '\u2212'}${Math.abs(by)}`}
-      label={`${name} ${by > 0 ? 'plus' : 'minus'} ${Math.abs(by)} ${UNIT[kind](speech)}`}
+      label={`${name} ${by > 0 ? 'plus' : 'minus'} ${Math.abs(by)}${UNIT[kind](speech)}`}
       onPress={() => stepBy(dial, by, speech)}
     />
   );

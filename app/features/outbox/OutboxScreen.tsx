@@ -1,9 +1,10 @@
+import type { Person, Student } from '@pedastance/contract';
 import { router } from 'expo-router';
 import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { Letter } from '../../state/letter';
-import { discardLetter, sendAgain, trySoon, useOutbox } from '../../state/outbox';
+import { discardLetter, putOver, sendAgain, trySoon, useOutbox } from '../../state/outbox';
 import { useRecords } from '../../state/records';
 import { Button, IconButton } from '../../ui/Button';
 import { INK } from '../../ui/colours';
@@ -14,16 +15,48 @@ import { dayAndTime } from '../students/format';
 const madeAt = ({ writing }: Letter): string =>
   writing.route === 'lesson' ? writing.body.startedAt : writing.body.madeAt;
 
+const PERSON_WORDS: Record<keyof Person, string> = {
+  name: 'Name',
+  hand: 'Plays',
+  birthYear: 'Year of birth',
+  cautions: 'Cautions',
+};
+
+/** What a stale edit would put over what: the student as it is now, field by field. */
+function WhatChanged({ edit, current }: { edit: Person; current: Person }) {
+  const fields = (Object.keys(PERSON_WORDS) as (keyof Person)[]).filter(
+    (field) => edit[field] !== current[field],
+  );
+  return (
+    <>
+      {fields.map((field) => (
+        <Body key={field}>{`${PERSON_WORDS[field]}: now “${current[field]}”, yours “${edit[field]}”`}</Body>
+      ))}
+    </>
+  );
+}
+
 function RefusedLetter({ letter }: { letter: Letter }) {
   const [sure, setSure] = useState(false);
-  const { refusal } = letter;
+  const { refusal, writing } = letter;
   if (!refusal) return null;
+  const current = refusal.current as Student | undefined;
+  const stale = current && writing.route === 'student edit' ? { edit: writing.body, current } : null;
   return (
     <Notice kind="trouble">
       <Body className="font-semibold">{refusal.title}</Body>
       {refusal.detail !== '' && <Body>{refusal.detail}</Body>}
+      {stale && <WhatChanged edit={stale.edit} current={stale.current} />}
       <View className="flex-row flex-wrap gap-3 pt-1">
-        <Button look="plain" words="Send again" onPress={() => void sendAgain(letter)} />
+        {stale ? (
+          <Button
+            look="plain"
+            words="Put mine over it"
+            onPress={() => void putOver(letter, stale.current.version)}
+          />
+        ) : (
+          <Button look="plain" words="Send again" onPress={() => void sendAgain(letter)} />
+        )}
         {sure ? (
           <Button words="Yes, throw it away" onPress={() => void discardLetter(letter)} />
         ) : (

@@ -105,11 +105,10 @@ export function StudentList() {
           ref={search}
           aria-label="Search students"
           placeholder="Search by name, hand or note"
-          placeholderTextColor="rgb(var(--pencil))"
           value={typed}
           onChangeText={setTyped}
           inputMode="search"
-          className="h-12 rounded-md border border-ink bg-sheet px-3 font-text text-lg text-ink"
+          className="h-12 rounded-md border border-ink bg-sheet px-3 font-text text-lg text-ink placeholder:text-pencil"
         />
       </View>
       <ScrollView className="flex-1" tabIndex={0} aria-label="List of students">
