@@ -35,6 +35,8 @@ export default typescript.config(
     },
   },
   { files: ['**/*.mjs', '**/*.config.js', 'app/test/*.js'], languageOptions: { globals: globals.node } },
+  // Parts of these run in the page.
+  { files: ['bench/dragging.mjs', 'scripts/screenshots.mjs'], languageOptions: { globals: globals.browser } },
   { files: ['**/*.config.js', 'app/test/*.js'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     files: ['app/**/*.{ts,tsx}'],

@@ -18,6 +18,7 @@ module.exports = {
           'on-lagoon',
           'rust',
           'straw',
+          'on-straw',
           'moss',
           'desk',
           'desk-raised',

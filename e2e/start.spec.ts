@@ -64,8 +64,9 @@ test('DATABASE_URL is respected, a second start is up within 10 s, and Ctrl-C st
   test.setTimeout(120_000);
   const environment = { PORT: '47313', DATABASE_URL: process.env.TEST_DATABASE_URL! };
   await start(environment, /Ready at/);
-  const second = await start(environment, /Ready at http:\/\/127\.0\.0\.1:47313/);
+  const second = await start(environment, /password:/);
   expect(second.ms).toBeLessThan(10_000);
+  expect(second.output).toContain('Ready at http://127.0.0.1:47313');
   expect(second.output).toContain('Demo sign-in: coach@lanternhill.example');
   expect(second.code).toBe(0);
   await expect(fetch('http://127.0.0.1:47313/api/health')).rejects.toThrow();

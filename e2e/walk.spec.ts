@@ -172,3 +172,15 @@ test('bad input names the field, what was expected and what was found, and keeps
   await press(page, 'Set the typed figure');
   await expect(page.getByText('▲ Lead flare: expected −45 to 90°, found “95”')).toBeVisible();
 });
+
+test('the browser’s back goes back a screen at a time', async ({ page, product }) => {
+  await signIn(page, product);
+  await page.getByRole('link', { name: /Gunnar Oxthwaite/ }).click();
+  await page.getByTestId('log-card').first().getByRole('link').click();
+  await expect(page.getByTestId('plan')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByTestId('log-card').first()).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  expect(new URL(page.url()).pathname).toBe('/students');
+});

@@ -1,10 +1,9 @@
 // All tests: types, lint, format, Jest, the web build, its size, and Playwright against the real thing.
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { openCluster } from './database.mjs';
+import { openThrowawayCluster } from './database.mjs';
 import { FIRST_LOAD_AIM, kilobytes, measureFirstLoad } from './firstLoad.mjs';
-import { ROOT, fail, installDebian, installPackages, isRoot, run, say } from './tools.mjs';
+import { ROOT, fail, installDebian, installPackages, run, say } from './tools.mjs';
 import { buildWeb } from './webBuild.mjs';
 
 const TYPE_CHECKED = [
@@ -86,10 +85,7 @@ async function playwright(environment) {
 async function test() {
   await installPackages();
   if (!existsSync(CHROMIUM)) await installDebian(['chromium'], 'Chromium');
-  const home = mkdtempSync(join(isRoot ? '/var/tmp' : tmpdir(), 'pedastance-test-'));
-  // The cluster's own user has to be able to get to it.
-  if (isRoot) await run('chmod', ['755', home]);
-  const cluster = await openCluster(home, { forTests: true });
+  const cluster = await openThrowawayCluster();
   const environment = { TEST_DATABASE_URL: cluster.adminUrl };
   try {
     for (const room of TYPE_CHECKED) await check(`Types, ${room}`, 'npx', ['tsc', '-p', room]);
@@ -101,7 +97,6 @@ async function test() {
     await playwright(environment);
   } finally {
     await cluster.stop();
-    rmSync(home, { recursive: true, force: true });
   }
   say(`\n${total.passed} passed, ${total.failed} failed`);
   if (total.failed > 0) process.exitCode = 1;

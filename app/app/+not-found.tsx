@@ -8,7 +8,9 @@ export default function NotFound() {
       <Title>Nothing is here.</Title>
       <Body>This address opens no screen.</Body>
       <Link href="/students" className="min-h-[48px] py-3">
-        <Body className="font-semibold text-lagoon underline">To the students</Body>
+        <Body tone="lagoon" className="font-semibold underline">
+          To the students
+        </Body>
       </Link>
     </View>
   );

@@ -14,6 +14,26 @@ const COLOURS: Record<Verdict, string> = {
   in: 'rgb(var(--moss))',
 };
 
+/** While a shoe is dragged figures change this often: as fast as they can be read, and no faster. */
+const READABLE_MS = 100;
+
+const shows = new Set<() => void>();
+let shownAt = 0;
+let waiting: ReturnType<typeof setTimeout> | undefined;
+
+function showAll(): void {
+  clearTimeout(waiting);
+  waiting = undefined;
+  shownAt = performance.now();
+  for (const show of shows) show();
+}
+
+lesson.subscribe(({ dragging }) => {
+  const since = performance.now() - shownAt;
+  if (!dragging || since >= READABLE_MS) showAll();
+  else waiting ??= setTimeout(showAll, READABLE_MS - since);
+});
+
 /**
  * A figure that follows the feet. Its words are set on the element itself when they change, so
  * that a shoe under the finger renders nothing.
@@ -34,7 +54,8 @@ export function LiveFigure({ figure, ...text }: { figure: () => Figure } & TextP
       colour = wanted;
     };
     show();
-    return lesson.subscribe(show);
+    shows.add(show);
+    return () => void shows.delete(show);
   }, [figure]);
   return <Text ref={element} {...text} />;
 }

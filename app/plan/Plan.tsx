@@ -1,8 +1,8 @@
 import type { Hand, LengthUnit, Reading, Setup } from '@pedastance/core';
 import { useEffect, useId, useRef } from 'react';
 import type { Viewpoint } from '../state/preferences';
-import { drawPlan, footMatrix, solePath, viewOf, type DrawingInput } from './drawing';
-import { frameFor, projection, type Frame } from './frame';
+import { drawPlan, footMatrix, solePath, viewOf, type DrawingInput, type DrawingMemory } from './drawing';
+import { frameFor, projection, type Frame, type Projection } from './frame';
 import { createPainter, type Painter } from './painter';
 import { planWords } from './words';
 
@@ -32,10 +32,20 @@ function widestFrame(setups: readonly Setup[]): Frame {
   };
 }
 
-/** Hands over the svg element and how it is laid out now, to whoever moves things on it. */
+/** Hands over the svg element and how the ground is laid out on it now, to whoever moves things on it. */
 export interface PlanSurface {
   element: SVGSVGElement;
-  input: () => DrawingInput | null;
+  layout: () => Layout | null;
+}
+
+/** How the ground is laid out on the screen just now. */
+export interface Layout {
+  setup: Setup;
+  place: Projection;
+  /** Millimetres a pixel, and where the drawing's left and top edges are, mm. */
+  mmPerPx: number;
+  left: number;
+  top: number;
 }
 
 export interface PlanProps {
@@ -56,9 +66,10 @@ export interface PlanProps {
 const ACROSS = 100;
 const FINE = 50;
 
+/** The grid has a picture of its own under the plan: it stands still while the shoes move over it. */
 function Grid({ id }: { id: string }) {
   return (
-    <>
+    <svg className="plan-grid" data-part="grid-root" aria-hidden="true">
       <defs>
         <pattern id={`${id}-grid`} width={ACROSS} height={ACROSS} patternUnits="userSpaceOnUse">
           <path className="grid-fine" d={`M${FINE} 0V${ACROSS}M0 ${FINE}H${ACROSS}`} />
@@ -66,7 +77,7 @@ function Grid({ id }: { id: string }) {
         </pattern>
       </defs>
       <rect data-part="grid" fill={`url(#${id}-grid)`} />
-    </>
+    </svg>
   );
 }
 
@@ -118,6 +129,7 @@ function Ghost({
 export function Plan(props: PlanProps) {
   const { scene, hand, viewpoint, length, shoulderBreadth, judge, holds, label, onMount, ghost } = props;
   const root = useRef<SVGSVGElement>(null);
+  const sheet = useRef<HTMLDivElement>(null);
   const description = useRef<HTMLParagraphElement>(null);
   const id = useId();
   const first = scene.setup();
@@ -125,34 +137,43 @@ export function Plan(props: PlanProps) {
 
   useEffect(() => {
     const element = root.current;
-    if (!element) return;
-    const painter: Painter = createPainter(element);
+    if (!element || !sheet.current) return;
+    const painter: Painter = createPainter(sheet.current);
+    const memory: DrawingMemory = {};
     let size = { width: element.clientWidth, height: element.clientHeight };
     let words: ReturnType<typeof setTimeout> | undefined;
-    const input = (): DrawingInput | null => {
+    const layout = (): Layout | null => {
       const setup = scene.setup();
       const shown = scene.frame();
       if (!setup || !shown || size.width === 0 || size.height === 0) return null;
       return {
         setup,
-        frame: shown,
-        hand,
-        viewpoint,
-        length,
-        shoulderBreadth,
-        reading: judge?.(setup) ?? null,
-        size,
+        place: projection(shown, hand, viewpoint),
+        ...viewOf({ frame: shown, size, viewpoint }),
       };
+    };
+    const input = (): DrawingInput | null => {
+      const setup = scene.setup();
+      const shown = scene.frame();
+      if (!setup || !shown || size.width === 0 || size.height === 0) return null;
+      const reading = judge?.(setup) ?? null;
+      return { setup, frame: shown, hand, viewpoint, length, shoulderBreadth, reading, size };
+    };
+    let described: Setup | null = null;
+    const describe = () => {
+      words = undefined;
+      const setup = scene.setup();
+      if (setup === described || !setup || !description.current) return;
+      described = setup;
+      description.current.textContent = planWords(setup, length);
     };
     const paint = () => {
       const drawn = input();
       if (!drawn) return;
-      painter.paint(drawPlan(drawn));
+      painter.paint(drawPlan(drawn, memory));
       paintGhost(element, ghost ?? null, drawn);
-      clearTimeout(words);
-      words = setTimeout(() => {
-        if (description.current) description.current.textContent = planWords(drawn.setup, length);
-      }, 300);
+      // Told at rest: at most a few times a second while a shoe is dragged.
+      words ??= setTimeout(describe, 400);
     };
     const resized = new ResizeObserver(() => {
       size = { width: element.clientWidth, height: element.clientHeight };
@@ -161,7 +182,7 @@ export function Plan(props: PlanProps) {
     resized.observe(element);
     paint();
     const unsubscribe = scene.subscribe(paint);
-    const unmount = onMount?.({ element, input });
+    const unmount = onMount?.({ element, layout });
     return () => {
       clearTimeout(words);
       resized.disconnect();
@@ -172,9 +193,11 @@ export function Plan(props: PlanProps) {
 
   if (!first || !frame) return null;
   return (
-    <>
+    <div ref={sheet} className="plan-sheet">
+      <Grid id={id} />
       <svg
         ref={root}
+        data-part="root"
         className={holds === 'none' ? 'plan still' : 'plan'}
         role={holds === 'none' ? 'img' : 'application'}
         aria-label={label}
@@ -182,7 +205,6 @@ export function Plan(props: PlanProps) {
         tabIndex={holds === 'none' ? undefined : 0}
         data-testid="plan"
       >
-        <Grid id={id} />
         <path className="plumb" data-part="shoulders" />
         <text className="quiet" data-part="shoulders-figure" textAnchor="middle" fontSize="0.85em" />
         <line className="square" data-part="trail-square" />
@@ -197,8 +219,8 @@ export function Plan(props: PlanProps) {
         <line className="toe-line" data-part="toe-line" />
         <path className="measure" data-part="width" />
         <text className="strong" data-part="width-figure" textAnchor="middle" fontSize="1.15em" />
-        <text className="strong" data-part="trail-flare" textAnchor="middle" fontSize="1.15em" />
-        <text className="strong" data-part="lead-flare" textAnchor="middle" fontSize="1.15em" />
+        <text className="strong halo" data-part="trail-flare" textAnchor="middle" fontSize="1.15em" />
+        <text className="strong halo" data-part="lead-flare" textAnchor="middle" fontSize="1.15em" />
         <path className="break" data-part="break" />
         <line className="target-line" data-part="target" />
         <path className="target-line" data-part="target-arrow" />
@@ -207,10 +229,10 @@ export function Plan(props: PlanProps) {
         </text>
         <line className="face" data-part="face" />
         <circle className="ball" data-part="ball" />
-        <text className="quiet" data-part="ball-figure" fontSize="0.9em" />
+        <text className="quiet halo" data-part="ball-figure" fontSize="0.9em" />
       </svg>
       <p ref={description} id={`${id}-words`} className="sr-only" />
-    </>
+    </div>
   );
 }
 
@@ -224,20 +246,4 @@ function paintGhost(element: SVGSVGElement, ghost: Setup | null, drawn: DrawingI
     const path = group.children[index]!;
     if (path.getAttribute('transform') !== matrix) path.setAttribute('transform', matrix);
   });
-}
-
-/** A screen point of the page as a point of the drawing, mm, with how many mm a pixel is. */
-export function drawingPoint(surface: PlanSurface, clientX: number, clientY: number) {
-  const input = surface.input();
-  if (!input) return null;
-  const view = viewOf(input);
-  const box = surface.element.getBoundingClientRect();
-  return {
-    input,
-    mmPerPx: view.mmPerPx,
-    at: {
-      x: view.left + (clientX - box.left) * view.mmPerPx,
-      y: view.top + (clientY - box.top) * view.mmPerPx,
-    },
-  };
 }

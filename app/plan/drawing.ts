@@ -1,13 +1,13 @@
 import {
   angleFigure,
   heelToToe,
-  lengthFigure,
   lengthWithUnit,
   measureAddress,
   outwardSign,
   radians,
   soleOutline,
   toePoint,
+  type AddressMeasures,
   type FootName,
   type Hand,
   type LengthUnit,
@@ -41,6 +41,9 @@ export const VERDICT_SHAPES: Record<Verdict, string> = { below: '▼', in: '●'
 
 const n = (value: number): string => (Math.round(value * 100) / 100).toString();
 
+/** Words are moved by a transform, which lays out no letter again. */
+const moved = (x: number, y: number): string => `translate(${n(x)} ${n(y)})`;
+
 const closedPath = (points: readonly Point[]): string =>
   `M${points.map((point) => `${n(point.x)} ${n(point.y)}`).join('L')}Z`;
 
@@ -70,14 +73,16 @@ function extended(from: Point, to: Point) {
   return segment({ x: from.x - x, y: from.y - y }, { x: to.x + x, y: to.y + y });
 }
 
-function scaleOf({ frame, size }: DrawingInput): number {
+type Viewed = Pick<DrawingInput, 'frame' | 'size' | 'viewpoint'>;
+
+function scaleOf({ frame, size }: Viewed): number {
   return Math.max(frame.width / size.width, frame.depth / size.height);
 }
 
 const BALL_MARGIN_MM = 75;
 
 /** The drawing's box in mm, and how many mm a pixel is. */
-export function viewOf(input: DrawingInput) {
+export function viewOf(input: Viewed) {
   const mmPerPx = scaleOf(input);
   const width = input.size.width * mmPerPx;
   const height = input.size.height * mmPerPx;
@@ -123,8 +128,7 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
       d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}`,
     },
     [`${foot}-flare`]: {
-      x: n(sole.x + aside),
-      y: n(sole.y + 5 * mmPerPx),
+      transform: moved(sole.x + aside, sole.y + 5 * mmPerPx),
       text: `${verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ` : ''}${angleFigure(flare)}`,
       'data-verdict': verdict ?? 'none',
     },
@@ -136,13 +140,18 @@ function verdictOf(reading: Reading | null, item: string): Verdict | null {
 }
 
 /** Behind the heels: the width between them, and the shoulders' edges dropped as plumb marks. */
-function behindHeels(input: DrawingInput, place: Projection, mmPerPx: number): Drawing {
+function behindHeels(
+  input: DrawingInput,
+  measures: AddressMeasures,
+  place: Projection,
+  mmPerPx: number,
+): Drawing {
   const { lead, trail } = input.setup.address;
   const back = Math.min(lead.heel.y, trail.heel.y);
   const rowY = (px: number) => place.toScreen({ x: 0, y: back }).y - place.signs.y * px * mmPerPx;
   const leadX = place.toScreen(lead.heel).x;
   const trailX = place.toScreen(trail.heel).x;
-  const width = measureAddress(input.setup.address).stanceWidth;
+  const width = measures.stanceWidth;
   const middle = (leadX + trailX) / 2;
   const half = input.shoulderBreadth / 2;
   const tick = 6 * mmPerPx;
@@ -163,20 +172,23 @@ function behindHeels(input: DrawingInput, place: Projection, mmPerPx: number): D
   return {
     width: { d: dimension(trailX, leadX, widthY, widthWords, 8.6) },
     'width-figure': {
-      x: n(middle),
-      y: n(widthY + 5 * mmPerPx),
+      transform: moved(middle, widthY + 5 * mmPerPx),
       text: widthWords,
       'data-verdict': verdict ?? 'none',
     },
     shoulders: { d: dimension(middle - half, middle + half, plumbY, shoulderWords, 6.2) },
-    'shoulders-figure': { x: n(middle), y: n(plumbY + 4 * mmPerPx), text: shoulderWords },
+    'shoulders-figure': { transform: moved(middle, plumbY + 4 * mmPerPx), text: shoulderWords },
   };
 }
 
 /** The target line's strip: the line, ball and club face, and the break that cuts the distance short. */
-function strip(input: DrawingInput, place: Projection, view: ReturnType<typeof viewOf>): Drawing {
+function strip(
+  input: DrawingInput,
+  measures: AddressMeasures,
+  place: Projection,
+  view: ReturnType<typeof viewOf>,
+): Drawing {
   const { mmPerPx, left, width } = view;
-  const measures = measureAddress(input.setup.address);
   const y = place.signs.y * STRIP_MM;
   const breakY = place.signs.y * (STRIP_MM - 48);
   const ballX = place.toScreen({ x: 0, y: 0 }).x;
@@ -187,15 +199,14 @@ function strip(input: DrawingInput, place: Projection, view: ReturnType<typeof v
   const end = toTarget > 0 ? right : left;
   const arrow = 10 * mmPerPx;
   const tip = end - toTarget * 3 * mmPerPx;
-  const below = (px: number) => n(y + (place.signs.y > 0 ? px : -px + 9) * mmPerPx);
+  const below = (px: number) => y + (place.signs.y > 0 ? px : -px + 9) * mmPerPx;
   return {
     target: segment({ x: left, y }, { x: right, y }),
     'target-arrow': {
       d: `M${n(tip - toTarget * arrow)} ${n(y - arrow * 0.7)}L${n(tip)} ${n(y)}L${n(tip - toTarget * arrow)} ${n(y + arrow * 0.7)}`,
     },
     'target-word': {
-      x: n(end - toTarget * 14 * mmPerPx),
-      y: n(y + (place.signs.y > 0 ? -10 : 20) * mmPerPx),
+      transform: moved(end - toTarget * 14 * mmPerPx, y + (place.signs.y > 0 ? -10 : 20) * mmPerPx),
       'text-anchor': toTarget > 0 ? 'end' : 'start',
     },
     break: {
@@ -208,30 +219,70 @@ function strip(input: DrawingInput, place: Projection, view: ReturnType<typeof v
     ),
     'ball-drop': segment(place.toScreen(input.setup.address.lead.heel), { x: leadX, y }),
     'ball-figure': {
-      x: n(left + 10 * mmPerPx),
-      y: below(30),
-      text: `ball ${lengthFigure(measures.ballAlong, input.length)} inside lead heel, ${lengthFigure(measures.ballOut, input.length)} ${input.length === 'cm' ? 'cm' : 'in'} out`,
+      transform: moved(left + 10 * mmPerPx, below(30)),
+      text: `ball ${lengthWithUnit(measures.ballAlong, input.length)} inside the lead heel`,
     },
   };
 }
 
+/** What a part of the drawing was made from, in order; made again only when one of these changes. */
+type Made = { from: readonly unknown[]; parts: Drawing };
+
+/** Keeps parts that did not change from one move to the next, so that nobody looks at them again. */
+export interface DrawingMemory {
+  lead?: Made;
+  trail?: Made;
+}
+
+function remembered(
+  memory: DrawingMemory,
+  foot: FootName,
+  from: readonly unknown[],
+  make: () => Drawing,
+): Drawing {
+  const before = memory[foot];
+  if (before && before.from.every((value, index) => value === from[index])) return before.parts;
+  const parts = make();
+  memory[foot] = { from, parts };
+  return parts;
+}
+
 /** Everything that the placing of feet, ball and load decides about the drawing. */
-export function drawPlan(input: DrawingInput): Drawing {
+export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawing {
   const place = projection(input.frame, input.hand, input.viewpoint);
   const view = viewOf(input);
+  const measures = measureAddress(input.setup.address);
+  const footOf = (foot: FootName) => {
+    const { frame, hand, viewpoint, size, setup, reading } = input;
+    const item = foot === 'lead' ? 'leadFlare' : 'trailFlare';
+    const from = [
+      setup.address[foot],
+      setup.address.shoe,
+      setup.balance,
+      frame,
+      hand,
+      viewpoint,
+      size,
+      verdictOf(reading, item),
+    ];
+    return remembered(memory, foot, from, () => footParts(input, foot, place, view.mmPerPx));
+  };
   const { address } = input.setup;
   const at = (foot: FootName) => place.toScreen(toePoint(address, foot));
+  const viewBox = `${n(view.left)} ${n(view.top)} ${n(view.width)} ${n(view.height)}`;
   return {
+    'grid-root': { viewBox, '--px': String(view.mmPerPx) },
     root: {
-      viewBox: `${n(view.left)} ${n(view.top)} ${n(view.width)} ${n(view.height)}`,
+      viewBox,
       'font-size': n(14 * view.mmPerPx),
+      '--px': String(view.mmPerPx),
     },
     grid: { x: n(view.left), y: n(view.top), width: n(view.width), height: n(view.height) },
-    ...footParts(input, 'trail', place, view.mmPerPx),
-    ...footParts(input, 'lead', place, view.mmPerPx),
+    ...footOf('trail'),
+    ...footOf('lead'),
     'toe-line': extended(at('trail'), at('lead')),
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
-    ...behindHeels(input, place, view.mmPerPx),
-    ...strip(input, place, view),
+    ...behindHeels(input, measures, place, view.mmPerPx),
+    ...strip(input, measures, place, view),
   };
 }

@@ -12,8 +12,7 @@ import {
   startDrag,
   undo,
 } from '../state/lesson';
-import { drawingPoint, type PlanSurface, type Scene } from './Plan';
-import { projection } from './frame';
+import type { PlanSurface, Scene } from './Plan';
 import { flareToward, holdAt, loadAlong, type Hold } from './touch';
 
 /** The lesson in progress, as the plan looks at it. */
@@ -55,17 +54,25 @@ export function followPointer(surface: PlanSurface, load: boolean): () => void {
   const { element } = surface;
   let grasp: Grasp | null = null;
 
+  // Where the drawing is on the page; it does not move while something is held.
+  let box = { left: 0, top: 0 };
+
   const groundAt = (event: PointerEvent) => {
-    const point = drawingPoint(surface, event.clientX, event.clientY);
-    if (!point) return null;
-    const place = projection(point.input.frame, point.input.hand, point.input.viewpoint);
-    return { ...point, place, ground: place.toGround(point.at) };
+    const layout = surface.layout();
+    if (!layout) return null;
+    const at = {
+      x: layout.left + (event.clientX - box.left) * layout.mmPerPx,
+      y: layout.top + (event.clientY - box.top) * layout.mmPerPx,
+    };
+    return { ...layout, at, ground: layout.place.toGround(at) };
   };
 
   const down = (event: PointerEvent) => {
+    if (grasp || event.button !== 0) return;
+    box = element.getBoundingClientRect();
     const found = groundAt(event);
-    if (!found || grasp || event.button !== 0) return;
-    const { setup } = found.input;
+    if (!found) return;
+    const { setup } = found;
     const hold = holdAt(setup, found.place, found.at, REACH_PX * found.mmPerPx, load);
     if (!hold) return;
     element.setPointerCapture(event.pointerId);
@@ -82,7 +89,7 @@ export function followPointer(surface: PlanSurface, load: boolean): () => void {
     const found = groundAt(event);
     if (!found) return;
     const { hold, last } = grasp;
-    const { setup } = found.input;
+    const { setup } = found;
     const along = found.ground.x - last.x;
     if (hold.kind === 'toe')
       flareFoot(hold.foot, flareToward(setup, hold.foot, found.ground) + grasp.turnedBy);
@@ -99,18 +106,30 @@ export function followPointer(surface: PlanSurface, load: boolean): () => void {
     endDrag();
   };
 
-  element.addEventListener('pointerdown', down);
-  element.addEventListener('pointermove', move);
-  element.addEventListener('pointerup', up);
-  element.addEventListener('pointercancel', up);
+  const ends = new AbortController();
+  const { signal } = ends;
+  element.addEventListener('pointerdown', down, { signal });
+  element.addEventListener('pointermove', move, { signal });
+  element.addEventListener('pointerup', up, { signal });
+  element.addEventListener('pointercancel', up, { signal });
+  // What happens on the plan concerns nobody above it; each would look through the page for takers.
+  for (const kind of UNHEARD) element.addEventListener(kind, (event) => event.stopPropagation(), { signal });
   return () => {
     if (grasp) endDrag();
-    element.removeEventListener('pointerdown', down);
-    element.removeEventListener('pointermove', move);
-    element.removeEventListener('pointerup', up);
-    element.removeEventListener('pointercancel', up);
+    ends.abort();
   };
 }
+
+const UNHEARD = [
+  'pointermove',
+  'touchstart',
+  'touchmove',
+  'touchend',
+  'touchcancel',
+  'mousedown',
+  'mousemove',
+  'mouseup',
+];
 
 const STEP_MM = 5;
 const FINE_MM = 1;
@@ -125,13 +144,13 @@ const ARROWS: Record<string, { x: number; y: number }> = {
 let underKeys: FootName | 'ball' = 'trail';
 
 function moveByKeys(surface: PlanSurface, direction: { x: number; y: number }, fine: boolean): void {
-  const input = surface.input();
-  if (!input) return;
-  const { signs } = projection(input.frame, input.hand, input.viewpoint);
+  const layout = surface.layout();
+  if (!layout) return;
+  const { signs } = layout.place;
   const size = fine ? FINE_MM : STEP_MM;
   const along = direction.x * signs.x * size;
   const out = direction.y * signs.y * size;
-  const { ballAlong, ballOut } = measureAddress(input.setup.address);
+  const { ballAlong, ballOut } = measureAddress(layout.setup.address);
   if (underKeys !== 'ball') {
     startDrag();
     dragFoot(underKeys, along, out);

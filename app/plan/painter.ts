@@ -5,26 +5,32 @@ export interface Painter {
   paint(drawing: Drawing): void;
 }
 
+function set(element: Element, attribute: string, value: string): void {
+  if (attribute === 'text') element.textContent = value;
+  else if (attribute.startsWith('--')) (element as SVGElement).style.setProperty(attribute, value);
+  else element.setAttribute(attribute, value);
+}
+
 /**
  * React renders the plan once; while a shoe is dragged the painter changes what moved. Parts are
  * found by `data-part` once and kept.
  */
-export function createPainter(root: SVGSVGElement): Painter {
-  const parts = new Map<string, Element>([['root', root]]);
-  for (const element of root.querySelectorAll('[data-part]')) {
+export function createPainter(sheet: Element): Painter {
+  const parts = new Map<string, Element>();
+  for (const element of sheet.querySelectorAll('[data-part]')) {
     parts.set(element.getAttribute('data-part')!, element);
   }
   let painted: Drawing = {};
   return {
     paint(drawing) {
-      for (const [name, attributes] of Object.entries(drawing)) {
-        const element = parts.get(name);
-        if (!element) continue;
+      for (const name in drawing) {
+        const attributes = drawing[name]!;
         const before = painted[name];
-        for (const [attribute, value] of Object.entries(attributes)) {
-          if (before?.[attribute] === value) continue;
-          if (attribute === 'text') element.textContent = value;
-          else element.setAttribute(attribute, value);
+        const element = parts.get(name);
+        if (attributes === before || !element) continue;
+        for (const attribute in attributes) {
+          const value = attributes[attribute]!;
+          if (before?.[attribute] !== value) set(element, attribute, value);
         }
       }
       painted = drawing;

@@ -41,6 +41,8 @@ interface OpenLesson {
   frame: Frame | null;
   dial: Dial;
   loadDial: LoadDial;
+  /** Which of the two the desk sets where both are on one screen. */
+  deskFor: 'feet' | 'load';
   /** A flared foot keeps its toe on its line, or turns about its heel. */
   keepToe: boolean;
   /** A foot taken back turns with the line, or keeps its flare. */
@@ -57,6 +59,7 @@ export const lesson = createStore<OpenLesson>(() => ({
   frame: null,
   dial: 'stanceWidth',
   loadDial: 'leadShare',
+  deskFor: 'feet',
   keepToe: true,
   turnWithLine: false,
   past: [],

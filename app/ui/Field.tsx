@@ -26,11 +26,7 @@ export function Field({ label, unit, help, fault, multiline, ...input }: FieldPr
         {...input}
       />
       <View nativeID={`${id}-more`}>
-        {fault ? (
-          <Body role="alert" className="text-rust">{`▲ ${fault}`}</Body>
-        ) : help ? (
-          <Quiet>{help}</Quiet>
-        ) : null}
+        {fault ? <Body role="alert" tone="rust">{`▲ ${fault}`}</Body> : help ? <Quiet>{help}</Quiet> : null}
       </View>
     </View>
   );

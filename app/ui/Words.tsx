@@ -1,34 +1,28 @@
 import type { ReactNode } from 'react';
 import { Text, type TextProps } from 'react-native';
 
-type Words = TextProps & { children?: ReactNode; className?: string };
+/** One colour a text, chosen here: two colour classes on one element would leave it to their order. */
+const TONES = {
+  ink: 'text-ink',
+  pencil: 'text-pencil',
+  paper: 'text-paper',
+  lagoon: 'text-lagoon',
+  rust: 'text-rust',
+  'on-straw': 'text-on-straw',
+} as const;
 
-export const Title = ({ className = '', ...props }: Words) => (
-  <Text
-    role="heading"
-    aria-level={1}
-    className={`font-heading text-2xl font-bold text-ink ${className}`}
-    {...props}
-  />
-);
+type Words = TextProps & { children?: ReactNode; className?: string; tone?: keyof typeof TONES };
 
-export const Heading = ({ className = '', ...props }: Words) => (
-  <Text
-    role="heading"
-    aria-level={2}
-    className={`font-heading text-lg font-bold text-ink ${className}`}
-    {...props}
-  />
-);
+const words = (look: string, usual: keyof typeof TONES) =>
+  function Words({ className = '', tone = usual, ...props }: Words) {
+    return <Text className={`${look} ${TONES[tone]} ${className}`} {...props} />;
+  };
 
-export const Body = ({ className = '', ...props }: Words) => (
-  <Text className={`font-text text-base text-ink ${className}`} {...props} />
-);
+const TitleWords = words('font-heading text-2xl font-bold', 'ink');
+const HeadingWords = words('font-heading text-lg font-bold', 'ink');
 
-export const Quiet = ({ className = '', ...props }: Words) => (
-  <Text className={`font-text text-sm text-pencil ${className}`} {...props} />
-);
-
-export const FigureWords = ({ className = '', ...props }: Words) => (
-  <Text className={`figures font-text text-xl font-semibold text-ink ${className}`} {...props} />
-);
+export const Title = (props: Words) => <TitleWords role="heading" aria-level={1} {...props} />;
+export const Heading = (props: Words) => <HeadingWords role="heading" aria-level={2} {...props} />;
+export const Body = words('font-text text-base', 'ink');
+export const Quiet = words('font-text text-sm', 'pencil');
+export const FigureWords = words('figures font-text text-xl font-semibold', 'ink');

@@ -1,1 +1,1 @@
-export { NobodyChosen as default } from '../../features/students/NobodyChosen';
+export { StudentsHome as default } from '../../features/students/StudentsHome';

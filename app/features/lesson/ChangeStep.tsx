@@ -1,5 +1,4 @@
 import {
-  differences,
   withItem,
   withSuggestions,
   type Finding,
@@ -78,14 +77,14 @@ function toggle(
   replaceAgreed(next.length === 0 ? null : from, next);
 }
 
-/** What the change comes to, in words; follows the feet when they are let go. */
-function useDifference(setup: Setup | null): { agreed: Setup | null; count: number } {
+/** The agreed setup, as it is when no shoe is under the finger: words follow the feet when they are let go. */
+function useSettledAgreed(): Setup | null {
   const held = useStore(lesson, (state) => (state.dragging ? undefined : (state.draft?.agreed ?? null)));
-  const [agreed, setAgreed] = useState<Setup | null>(null);
+  const [agreed, setAgreed] = useState<Setup | null>(held ?? null);
   useEffect(() => {
     if (held !== undefined) setAgreed(held);
   }, [held]);
-  return { agreed, count: setup && agreed ? differences(setup, agreed).length : 0 };
+  return agreed;
 }
 
 function Spoken({ setup, agreed, speech }: { setup: Setup; agreed: Setup | null; speech: Speech }) {
@@ -125,7 +124,8 @@ function Agreeing() {
   const judge = useJudge();
   const read = useReading();
   const taken = useStore(lesson, (state) => state.draft?.taken ?? []);
-  const { agreed } = useDifference(read?.setup ?? null);
+  const loads = useStore(lesson, (state) => state.deskFor === 'load');
+  const agreed = useSettledAgreed();
   if (!read) return null;
   const { setup, reading } = read;
   const forward = reading.findings.filter((finding) => finding.putForward);
@@ -155,8 +155,8 @@ function Agreeing() {
         </View>
       )}
       <Quiet>Solid: as agreed. Dashed: today.</Quiet>
-      <FeetRows speech={speech} judge={judge} />
-      <LoadRows speech={speech} judge={judge} />
+      <FeetRows speech={speech} judge={judge} atDesk={!loads} />
+      <LoadRows speech={speech} judge={judge} atDesk={loads} />
     </>
   );
 }
@@ -164,12 +164,13 @@ function Agreeing() {
 export function ChangeStep() {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
+  const loads = useStore(lesson, (state) => state.deskFor === 'load');
   return (
     <NeedsClub>
       <WorkPlace
         label="The change"
         desk={
-          <Desk loads={false} speech={speech}>
+          <Desk loads={loads} speech={speech}>
             <Button look="desk" words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
           </Desk>
         }

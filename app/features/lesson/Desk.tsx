@@ -213,7 +213,7 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
           >
             <LiveFigure
               figure={figure}
-              className="figures font-text text-xl font-semibold text-desk"
+              className="live figures h-7 w-full text-center font-text text-xl font-semibold text-desk"
               testID="desk-figure"
             />
           </Pressable>

@@ -43,7 +43,7 @@ function AlreadyRecorded({ draft }: { draft: LessonDraft }) {
         </Body>
       </Notice>
       <Link href={`/students/${student.id}`} className="min-h-[48px] py-3">
-        <Body className="font-semibold text-lagoon underline">{`The log of ${student.name}`}</Body>
+        <Body tone="lagoon" className="font-semibold underline">{`The log of ${student.name}`}</Body>
       </Link>
     </View>
   );

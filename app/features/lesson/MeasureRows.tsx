@@ -18,32 +18,40 @@ interface RowProps {
   testID: string;
 }
 
-const MORE = 'figures font-text text-sm text-pencil';
-
 function Row({ label, main, more, band, chosen = false, onPress, testID }: RowProps) {
+  const moreHeight = band ? 'h-5' : 'h-10 wraps';
   const inside = (
     <>
-      <View className="flex-1">
-        <Body className={chosen ? 'font-semibold text-lagoon' : ''}>{label}</Body>
-        {more && <LiveFigure figure={more} className={MORE} />}
-      </View>
-      <View className="items-end">
+      <View className="flex-row items-center justify-between gap-3">
+        <Body tone={chosen ? 'lagoon' : 'ink'} className={`flex-1 ${chosen ? 'font-semibold' : ''}`}>
+          {label}
+        </Body>
         <LiveFigure
           figure={main}
-          className="figures font-text text-xl font-semibold text-ink"
+          className="live figures h-7 w-[152px] text-right font-text text-xl font-semibold text-ink"
           testID={`${testID}-figure`}
         />
-        {band && (
-          <LiveFigure
-            figure={band}
-            className="figures font-text text-sm font-semibold"
-            testID={`${testID}-band`}
-          />
-        )}
       </View>
+      {(more || band) && (
+        <View className="flex-row gap-2">
+          {more && (
+            <LiveFigure
+              figure={more}
+              className={`live figures min-w-0 flex-1 font-text text-sm text-pencil ${moreHeight}`}
+            />
+          )}
+          {band && (
+            <LiveFigure
+              figure={band}
+              className="live figures h-5 min-w-0 flex-[1.2] text-right font-text text-sm font-semibold"
+              testID={`${testID}-band`}
+            />
+          )}
+        </View>
+      )}
     </>
   );
-  const look = `min-h-[52px] flex-row items-center justify-between gap-3 border-b border-grid py-1 pl-2 ${chosen ? 'border-l-4 border-l-lagoon' : 'border-l-4 border-l-transparent'}`;
+  const look = `min-h-[52px] justify-center border-b border-grid py-1.5 pl-2 ${chosen ? 'border-l-4 border-l-lagoon' : 'border-l-4 border-l-transparent'}`;
   if (!onPress)
     return (
       <View testID={testID} className={look}>
@@ -89,6 +97,11 @@ interface RowsProps {
   judge: Judge;
 }
 
+/** Rows whose chosen one is at the desk only while the desk is theirs. */
+interface SharedRowsProps extends RowsProps {
+  atDesk?: boolean;
+}
+
 function DialRow({
   dial,
   speech,
@@ -130,7 +143,7 @@ function LineRow({ line, speech, judge }: RowsProps & { line: 'toeLine' | 'heelL
 }
 
 /** Every figure of the feet and the ball, live; a touch on a row takes it to the steppers. */
-export function FeetRows({ speech, judge }: RowsProps) {
+export function FeetRows({ speech, judge, atDesk = true }: SharedRowsProps) {
   const dial = useStore(lesson, (state) => state.dial);
   const row = (each: Dial) => (
     <DialRow
@@ -138,8 +151,8 @@ export function FeetRows({ speech, judge }: RowsProps) {
       dial={each}
       speech={speech}
       judge={judge}
-      chosen={dial === each}
-      onPress={() => lesson.setState({ dial: each })}
+      chosen={atDesk && dial === each}
+      onPress={() => lesson.setState({ dial: each, deskFor: 'feet' })}
     />
   );
   return (
@@ -157,7 +170,7 @@ export function FeetRows({ speech, judge }: RowsProps) {
 }
 
 /** Where the load is, live. */
-export function LoadRows({ speech, judge }: RowsProps) {
+export function LoadRows({ speech, judge, atDesk = true }: SharedRowsProps) {
   const dial = useStore(lesson, (state) => state.loadDial);
   return (
     <View>
@@ -167,8 +180,8 @@ export function LoadRows({ speech, judge }: RowsProps) {
           dial={each}
           speech={speech}
           judge={judge}
-          chosen={dial === each}
-          onPress={() => lesson.setState({ loadDial: each })}
+          chosen={atDesk && dial === each}
+          onPress={() => lesson.setState({ loadDial: each, deskFor: 'load' })}
         />
       ))}
     </View>

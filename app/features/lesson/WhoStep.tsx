@@ -21,7 +21,9 @@ export function WhoStep() {
           <Heading>Build</Heading>
           <BuildTable student={student} />
           <Link href={`/students/${student.id}/edit`} className="min-h-[48px] py-3">
-            <Body className="font-semibold text-lagoon underline">Take the build again</Body>
+            <Body tone="lagoon" className="font-semibold underline">
+              Take the build again
+            </Body>
           </Link>
         </View>
       </ScrollView>

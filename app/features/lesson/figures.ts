@@ -1,5 +1,6 @@
 import {
   angleFigure,
+  lengthFigure,
   lengthWithUnit,
   lineWords,
   measureAddress,
@@ -62,10 +63,10 @@ export const otherWidths = (speech: Speech): (() => Figure) =>
   shown((setup) => {
     const { outerWidth, gap } = measuresOf(setup);
     return {
-      text: `outer edges ${lengthWithUnit(outerWidth, speech.length)} · gap ${lengthWithUnit(gap, speech.length)}`,
+      text: `outer ${lengthFigure(outerWidth, speech.length)} · gap ${lengthFigure(gap, speech.length)}`,
     };
   });
 
 export const setbackWords = shown((setup) => ({
-  text: `trail toe ${setbackMark(measuresOf(setup).setbackMarks)} (${measuresOf(setup).setbackMarks.toFixed(2)} shoe)`,
+  text: `${setbackMark(measuresOf(setup).setbackMarks)} · ${measuresOf(setup).setbackMarks.toFixed(2)} of its length`,
 }));

@@ -49,7 +49,7 @@ export function LogCard({ record, speech }: { record: LogRecord; speech: Speech 
       <Found record={record} speech={speech} />
       <Changed record={record} speech={speech} />
       <Link href={`/students/${address.studentId}/log/${reading.id}`} className="min-h-[48px] py-3">
-        <Body className="font-semibold text-lagoon underline">
+        <Body tone="lagoon" className="font-semibold underline">
           {record.change ? 'Both addresses on the plan' : 'This address on the plan'}
         </Body>
       </Link>

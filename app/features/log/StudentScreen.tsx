@@ -112,7 +112,9 @@ export function StudentScreen() {
             <Quiet>{inShort(student, new Date())}</Quiet>
           </View>
           <Link href={`/students/${id}/edit`} className="min-h-[48px] px-2 py-3">
-            <Body className="font-semibold text-lagoon underline">Edit</Body>
+            <Body tone="lagoon" className="font-semibold underline">
+              Edit
+            </Body>
           </Link>
         </View>
         <Cautions student={student} />

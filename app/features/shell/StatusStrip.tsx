@@ -40,7 +40,7 @@ export function StatusStrip() {
     <View role="status" aria-live="polite" testID="status-strip">
       {standing && (
         <Link href={standing.href} className={`px-4 py-2 ${standing.trouble ? 'bg-rust' : 'bg-straw'}`}>
-          <Body className={`font-semibold ${standing.trouble ? 'text-paper' : 'text-[#1c2430]'}`}>
+          <Body tone={standing.trouble ? 'paper' : 'on-straw'} className="font-semibold">
             {standing.trouble ? '▲ ' : '◐ '}
             {standing.words}
           </Body>

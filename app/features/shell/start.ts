@@ -4,7 +4,7 @@ import { closeDrafts, openDrafts } from '../../state/drafts';
 import { closeLesson, keepBeforeLeaving } from '../../state/lesson';
 import { closeOutbox, openOutbox, sendLetters, trySoon } from '../../state/outbox';
 import { startPreferences } from '../../state/preferences';
-import { closeRecords, openRecords, refreshStudents } from '../../state/records';
+import { closeRecords, openRecords, refreshStudents, useRecords } from '../../state/records';
 
 async function openFor(owner: string): Promise<void> {
   await Promise.all([openRecords(owner), openOutbox(owner), openDrafts(owner)]);
@@ -34,6 +34,25 @@ function followAccount(): void {
   });
 }
 
+const LOOK_AGAIN_MS = 5_000;
+
+/** While the server is away it is looked for again, also when nothing waits to be sent. */
+function lookForServer(): void {
+  useRecords.subscribe((records, before) => {
+    if (records.serverAway && !before.serverAway) lookAgain();
+  });
+}
+
+function lookAgain(): void {
+  setTimeout(async () => {
+    const { owner, serverAway } = useRecords.getState();
+    if (!owner || !serverAway) return;
+    await refreshStudents(owner);
+    if (useRecords.getState().serverAway) lookAgain();
+    else trySoon();
+  }, LOOK_AGAIN_MS);
+}
+
 /** The shell opens with no server from then on. */
 function registerServiceWorker(): void {
   if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
@@ -47,6 +66,7 @@ export function startApp(): void {
   if (started) return;
   started = true;
   followAccount();
+  lookForServer();
   registerServiceWorker();
   void startPreferences();
   void startAccount();

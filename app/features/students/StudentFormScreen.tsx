@@ -75,7 +75,7 @@ function Pick<Value extends string>({ control, errors, name, label, options }: P
           <Choice label={label} options={options} value={field.value as Value} onChange={field.onChange} />
         )}
       />
-      {fault && <Body role="alert" className="text-rust">{`▲ ${fault}`}</Body>}
+      {fault && <Body role="alert" tone="rust">{`▲ ${fault}`}</Body>}
     </View>
   );
 }

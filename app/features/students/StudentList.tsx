@@ -37,12 +37,12 @@ function Row({ student, chosen, inLesson }: { student: Student; chosen: boolean;
     >
       <View className="min-h-[36px] flex-1 gap-0.5">
         <Body className="text-lg font-semibold">{student.name}</Body>
-        <Quiet className={chosen ? 'text-ink' : ''}>
+        <Quiet tone={chosen ? 'ink' : 'pencil'}>
           {inShort(student, new Date())}
           {student.lastEntryAt ? ` · last lesson ${day(student.lastEntryAt)}` : ' · no lesson yet'}
           {inLesson ? ' · lesson in progress' : ''}
         </Quiet>
-        {student.cautions !== '' && <Quiet className="text-ink">{`! ${student.cautions}`}</Quiet>}
+        {student.cautions !== '' && <Quiet tone="ink">{`! ${student.cautions}`}</Quiet>}
       </View>
     </Link>
   );

@@ -1,4 +1,4 @@
-import { Slot, usePathname } from 'expo-router';
+import { Slot } from 'expo-router';
 import { View } from 'react-native';
 import { useWide } from '../../ui/layout';
 import { StudentList } from './StudentList';
@@ -6,13 +6,13 @@ import { StudentList } from './StudentList';
 /** On a wide screen the list stays beside what is opened from it. */
 export function StudentsFrame() {
   const wide = useWide();
-  const path = usePathname();
-  if (!wide) return path === '/students' ? <StudentList /> : <Slot />;
   return (
     <View className="flex-1 flex-row">
-      <View className="w-[360px] border-r border-grid">
-        <StudentList />
-      </View>
+      {wide && (
+        <View className="w-[360px] border-r border-grid">
+          <StudentList />
+        </View>
+      )}
       <View className="flex-1">
         <Slot />
       </View>

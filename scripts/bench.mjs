@@ -1,0 +1,102 @@
+// Measures what the product promises: each figure beside its aim, and its reference from the same run.
+import { join } from 'node:path';
+import { FIRST_LOAD_AIM, kilobytes, measureFirstLoad } from './firstLoad.mjs';
+import { serveForNow } from './serveForNow.mjs';
+import { ROOT, fail, installPackages, must, say } from './tools.mjs';
+import { buildWeb } from './webBuild.mjs';
+
+const rows = [];
+const figure = (what, value, aim, met, reference = '') => rows.push({ what, value, aim, met, reference });
+
+async function firstLoad() {
+  const { ours, empty, met } = await measureFirstLoad();
+  figure(
+    'First load, gzipped JavaScript',
+    kilobytes(ours),
+    `at most ${kilobytes(FIRST_LOAD_AIM * empty)} (${FIRST_LOAD_AIM} times)`,
+    met,
+    `empty app ${kilobytes(empty)}`,
+  );
+}
+
+async function reading() {
+  const output = await must(
+    'Timing the read',
+    process.execPath,
+    ['--import', 'tsx', join(ROOT, 'bench', 'read.ts')],
+    { quiet: true },
+  );
+  const { medianMs, worstMs } = JSON.parse(output.trim().split('\n').at(-1));
+  figure(
+    'A full read, median',
+    `${medianMs.toFixed(4)} ms`,
+    'under 1 ms',
+    medianMs < 1,
+    `99th percentile ${worstMs.toFixed(4)} ms`,
+  );
+}
+
+const FRAME_AIMS = { 1: { ms: 17, drawn: 50 }, 2: { ms: 17, drawn: 50 }, 4: { ms: 34, drawn: 25 } };
+
+async function dragging() {
+  const product = await serveForNow();
+  try {
+    const { measureDragging } = await import(join(ROOT, 'bench', 'dragging.mjs'));
+    for (const { slowed, plan, box } of await measureDragging(product.origin)) {
+      const name = slowed === 1 ? 'unslowed' : `slowed ${slowed} times`;
+      const aim = FRAME_AIMS[slowed];
+      const reference = (value) => `bare page with one box ${value}`;
+      if (slowed === 1) {
+        figure(
+          `Main thread a move, ${name}`,
+          `${plan.taskMs.toFixed(2)} ms`,
+          'at most 4.5 ms',
+          plan.taskMs <= 4.5,
+          reference(`${box.taskMs.toFixed(2)} ms`),
+        );
+        figure(
+          `Script a move, ${name}`,
+          `${plan.scriptMs.toFixed(2)} ms`,
+          'at most 1 ms',
+          plan.scriptMs <= 1,
+          reference(`${box.scriptMs.toFixed(2)} ms`),
+        );
+      }
+      figure(
+        `95% of frames within, ${name}`,
+        `${plan.frameMs.toFixed(1)} ms`,
+        slowed === 1 ? 'reported' : `${aim.ms} ms`,
+        slowed === 1 || plan.frameMs <= aim.ms,
+        reference(`${box.frameMs.toFixed(1)} ms`),
+      );
+      figure(
+        `Positions drawn a second, ${name}`,
+        plan.drawn.toFixed(1),
+        slowed === 1 ? 'reported' : `at least ${aim.drawn}`,
+        slowed === 1 || plan.drawn >= aim.drawn,
+        reference(box.drawn.toFixed(1)),
+      );
+    }
+  } finally {
+    await product.stop();
+  }
+}
+
+function table() {
+  const line = (cells) => `| ${cells.join(' | ')} |`;
+  say(line(['figure', 'measured', 'aim', 'met', 'reference, same run']));
+  say(line(['---', '---', '---', '---', '---']));
+  for (const { what, value, aim, met, reference } of rows)
+    say(line([what, value, aim, met ? 'yes' : 'NO', reference]));
+}
+
+async function bench() {
+  await installPackages();
+  await buildWeb();
+  await firstLoad();
+  await reading();
+  await dragging();
+  table();
+}
+
+bench().catch(fail);

@@ -1,0 +1,128 @@
+// Takes the pictures of docs/screenshots anew, from demo data, at phone and desk size.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { serveForNow } from './serveForNow.mjs';
+import { ROOT, fail, installPackages, say } from './tools.mjs';
+import { buildWeb } from './webBuild.mjs';
+
+const FOLDER = join(ROOT, 'docs', 'screenshots');
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-sync',
+];
+const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
+const WIDE = { viewport: { width: 1280, height: 800 } };
+
+async function signIn(page, origin) {
+  await page.goto(origin);
+  await page.getByLabel('E-mail address').fill('coach@lanternhill.example');
+  await page.getByLabel('Password').fill('paper-and-tape');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('link', { name: /Odile Brandvold/ }).waitFor();
+}
+
+/** A lesson with the feet placed as they were found in the first one of the log. */
+async function lessonFromFirstRecord(page, name) {
+  await page.getByRole('link', { name }).click();
+  await page.getByTestId('log-card').last().getByRole('link').click();
+  await page.getByRole('radio', { name: 'As they stood' }).click();
+  await page.getByRole('button', { name: 'Start a lesson from these feet' }).click();
+  await page.getByTestId('plan').waitFor();
+}
+
+async function dial(page, row, press, times = 1) {
+  await page.getByTestId(`row-${row}`).click();
+  for (let time = 0; time < times; time += 1) await page.getByRole('button', { name: press }).click();
+}
+
+const step = (page, name) => page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
+
+async function phonePictures(page, shot) {
+  await shot('students');
+  await page.getByRole('link', { name: /Odile Brandvold/ }).click();
+  await page.getByTestId('log-card').first().waitFor();
+  await shot('student');
+  await page.goBack();
+  await lessonFromFirstRecord(page, /Odile Brandvold/);
+  await dial(page, 'trailFlare', 'Trail flare minus 5°', 2);
+  await dial(page, 'stanceWidth', 'Width, heel to heel plus 2 cm', 2);
+  await shot('feet');
+  await step(page, 'club');
+  await shot('club');
+  await step(page, 'balance');
+  await dial(page, 'trailHeelToe', 'Heel to toe, trail foot plus 5 %', 3);
+  await shot('balance');
+  await step(page, 'read');
+  await shot('read');
+  await step(page, 'change');
+  await page
+    .getByRole('button', { name: /^Take:/ })
+    .first()
+    .click();
+  await page
+    .getByRole('button', { name: /^Take:/ })
+    .first()
+    .click();
+  await shot('change');
+  await step(page, 'keep');
+  await page
+    .getByRole('textbox', { name: 'Reason' })
+    .fill('Trail foot square: shoulders tip down instead of turning.');
+  await page.getByLabel('Feel: what the student should feel').fill('Trail hip pocket goes straight back.');
+  await shot('keep');
+}
+
+async function widePictures(page, shot) {
+  await page.getByRole('link', { name: /Ferris Quillon/ }).click();
+  await page.getByTestId('log-card').first().getByRole('link').click();
+  await page.getByTestId('plan').waitFor();
+  await shot('record-wide');
+  await page.goto(new URL('/students', page.url()).href);
+  await lessonFromFirstRecord(page, /Ferris Quillon/);
+  await shot('feet-wide');
+  await page.goto(new URL('/settings', page.url()).href);
+  await page.getByRole('radio', { name: 'Dusk' }).click();
+  await page.goBack();
+  await page.getByTestId('plan').waitFor();
+  await step(page, 'change');
+  await page
+    .getByRole('button', { name: /seen by|On to keeping/ })
+    .first()
+    .waitFor();
+  await shot('change-wide-dusk');
+}
+
+async function pictures() {
+  await installPackages();
+  await buildWeb();
+  mkdirSync(FOLDER, { recursive: true });
+  const { chromium } = await import('playwright-core');
+  const product = await serveForNow();
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: FLAGS,
+  });
+  try {
+    for (const [size, take] of [
+      [PHONE, phonePictures],
+      [WIDE, widePictures],
+    ]) {
+      const page = await (await browser.newContext(size)).newPage();
+      page.setDefaultTimeout(20_000);
+      await signIn(page, product.origin);
+      await take(page, async (name) => {
+        await page.waitForTimeout(600);
+        await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+        say(`docs/screenshots/${name}.png`);
+      });
+    }
+  } finally {
+    await browser.close();
+    await product.stop();
+  }
+}
+
+pictures().catch(fail);
