@@ -1,6 +1,5 @@
 import { clubById } from '@pedastance/core';
 import { router, useLocalSearchParams } from 'expo-router';
-import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
 import { useEffect, useMemo, type ComponentType } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
@@ -9,9 +8,9 @@ import { useDrafts } from '../../state/drafts';
 import { closeLesson, lesson, openLesson, openStep } from '../../state/lesson';
 import type { Step } from '../../state/lessonDraft';
 import { refreshStudent, useRecords } from '../../state/records';
-import { Button, IconButton } from '../../ui/Button';
-import { INK } from '../../ui/colours';
+import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
+import { BackTo } from '../../ui/Page';
 import { Body, Quiet } from '../../ui/Words';
 import { Waiting } from '../shell/Shell';
 import { inShort } from '../students/format';
@@ -40,11 +39,7 @@ function Header({ student }: { student: LessonContext['student'] }) {
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   return (
     <View role="banner" className="flex-row items-center gap-1 pr-3">
-      <IconButton
-        label={`Back to ${student.name}`}
-        icon={<ArrowLeftIcon color={INK} size={22} />}
-        onPress={() => router.push(`/students/${student.id}`)}
-      />
+      <BackTo label={`Back to ${student.name}`} href={`/students/${student.id}`} />
       <View className="flex-1 py-2">
         <Body numberOfLines={1} role="heading" aria-level={1} className="font-heading text-xl font-bold">
           {student.name}

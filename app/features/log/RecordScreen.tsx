@@ -1,18 +1,16 @@
 import type { NewBuild, Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core';
 import { router, useLocalSearchParams } from 'expo-router';
-import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Plan, stillScene } from '../../plan/Plan';
-import { currentOwner } from '../../state/account';
 import { usePreferences } from '../../state/preferences';
-import { refreshStudent, useRecords } from '../../state/records';
-import { Button, IconButton } from '../../ui/Button';
+import { useRecords } from '../../state/records';
+import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { INK } from '../../ui/colours';
 import { useWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
+import { BackTo } from '../../ui/Page';
 import { Body, Heading, Quiet, Title } from '../../ui/Words';
 import { startLesson } from '../lesson/startLesson';
 import { Waiting } from '../shell/Shell';
@@ -20,8 +18,9 @@ import { dayAndTime } from '../students/format';
 import { CorrectWords } from './CorrectWords';
 import { FindingCard } from './FindingCard';
 import { noticeWords } from './notices';
-import { recordsOf, type LogRecord } from './records';
+import type { LogRecord } from './records';
 import { clubAndShot, tellChange, useSpeech } from './sentences';
+import { useStudentLog } from './useStudentLog';
 
 type Shown = 'today' | 'agreed';
 
@@ -122,21 +121,11 @@ function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
 /** An old address on the plan again, with the verdict it had then. */
 export function RecordScreen() {
   const { student: id, reading: readingId } = useLocalSearchParams<{ student: string; reading: string }>();
-  const student = useRecords((state) => state.students[id]);
-  const entries = useRecords((state) => state.entries);
-  const loaded = useRecords((state) => state.loaded);
-  const record = useMemo(
-    () => recordsOf(Object.values(entries), id).find((each) => each.reading.id === readingId),
-    [entries, id, readingId],
-  );
+  const { student, records, loaded } = useStudentLog(id);
+  const record = records.find((each) => each.reading.id === readingId);
   const build = useRecords((state) => (record ? state.builds[record.reading.buildId] : undefined));
   const speech = useSpeech(student?.hand ?? 'right');
   const wide = useWide();
-
-  useEffect(() => {
-    const owner = currentOwner();
-    if (owner && loaded) void refreshStudent(owner, id);
-  }, [id, loaded]);
 
   if (!student || !record)
     return <Waiting words={loaded ? 'This record is not on this device.' : undefined} />;
@@ -163,11 +152,7 @@ export function RecordScreen() {
     >
       <View role="main" className="gap-4">
         <View className="flex-row items-start gap-1">
-          <IconButton
-            label={`Back to ${student.name}`}
-            icon={<ArrowLeftIcon color={INK} size={22} />}
-            onPress={() => router.push(`/students/${id}`)}
-          />
+          <BackTo label={`Back to ${student.name}`} href={`/students/${id}`} />
           <View className="flex-1">
             <Title>{clubAndShot(address.club, address.shot)}</Title>
             <Quiet>{`${student.name} · ${dayAndTime(reading.madeAt)}`}</Quiet>

@@ -1,24 +1,20 @@
 import { BUILD_FIGURES, NOT_MEDICAL_ADVICE, cautionsFor, type BuildFigureName } from '@pedastance/core';
 import type { Student } from '@pedastance/contract';
 import { Link, router, useLocalSearchParams } from 'expo-router';
-import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
-import { useEffect, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
-import { currentOwner } from '../../state/account';
 import { draftsOf, useDrafts } from '../../state/drafts';
 import { usePreferences } from '../../state/preferences';
-import { refreshStudent, useRecords } from '../../state/records';
-import { Button, IconButton } from '../../ui/Button';
-import { INK } from '../../ui/colours';
+import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
+import { BackTo } from '../../ui/Page';
 import { Body, Heading, Quiet, Title } from '../../ui/Words';
 import { startLesson } from '../lesson/startLesson';
 import { Waiting } from '../shell/Shell';
 import { ageOf, buildFigure, day, inShort } from '../students/format';
 import { LogCard } from './LogCard';
-import { recordsOf } from './records';
 import { useSpeech } from './sentences';
+import { useStudentLog } from './useStudentLog';
 
 export const BUILD_LABELS: Record<BuildFigureName, string> = {
   height: 'Height',
@@ -78,17 +74,9 @@ function LessonButtons({ student }: { student: Student }) {
 
 export function StudentScreen() {
   const { student: id } = useLocalSearchParams<{ student: string }>();
-  const student = useRecords((state) => state.students[id]);
-  const entries = useRecords((state) => state.entries);
-  const loaded = useRecords((state) => state.loaded);
-  const records = useMemo(() => recordsOf(Object.values(entries), id), [entries, id]);
+  const { student, records, loaded } = useStudentLog(id);
   const speech = useSpeech(student?.hand ?? 'right');
   const wide = useWide();
-
-  useEffect(() => {
-    const owner = currentOwner();
-    if (owner && loaded) void refreshStudent(owner, id);
-  }, [id, loaded]);
 
   if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
   return (
@@ -100,13 +88,7 @@ export function StudentScreen() {
     >
       <View role="main" className="w-full max-w-3xl gap-4">
         <View className="flex-row items-start gap-1">
-          {!wide && (
-            <IconButton
-              label="Back to the students"
-              icon={<ArrowLeftIcon color={INK} size={22} />}
-              onPress={() => router.push('/students')}
-            />
-          )}
+          {!wide && <BackTo label="Back to the students" href="/students" />}
           <View className="flex-1">
             <Title>{student.name}</Title>
             <Quiet>{inShort(student, new Date())}</Quiet>

@@ -1,15 +1,13 @@
 import type { Person, Student } from '@pedastance/contract';
-import { router } from 'expo-router';
-import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import type { Letter } from '../../state/letter';
 import { discardLetter, putOver, sendAgain, trySoon, useOutbox } from '../../state/outbox';
 import { useRecords } from '../../state/records';
-import { Button, IconButton } from '../../ui/Button';
-import { INK } from '../../ui/colours';
+import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
-import { Body, Quiet, Title } from '../../ui/Words';
+import { Page } from '../../ui/Page';
+import { Body, Quiet } from '../../ui/Words';
 import { dayAndTime } from '../students/format';
 
 const madeAt = ({ writing }: Letter): string =>
@@ -72,45 +70,25 @@ export function OutboxScreen() {
   const sending = useOutbox((state) => state.sending);
   const away = useRecords((state) => state.serverAway);
   return (
-    <ScrollView
-      className="flex-1 bg-paper"
-      contentContainerClassName="p-4 pb-12"
-      tabIndex={0}
-      aria-label="Not sent yet"
-    >
-      <View role="main" className="w-full max-w-xl gap-4 self-center">
-        <View className="flex-row items-center gap-1">
-          <IconButton
-            label="Back to the students"
-            icon={<ArrowLeftIcon color={INK} size={22} />}
-            onPress={() => router.push('/students')}
-          />
-          <Title>Not sent yet</Title>
+    <Page title="Not sent yet">
+      {letters.length === 0 && <Body>Everything has been sent.</Body>}
+      {letters.length > 0 && (
+        <Body>
+          {away
+            ? 'The server does not answer. All of this is kept on this device and goes out by itself, in this order, each once.'
+            : 'Going out in this order, each once.'}
+        </Body>
+      )}
+      {letters.map((letter) => (
+        <View key={letter.sequence} className="gap-1 border-b border-grid pb-3">
+          <Body className="font-semibold">{letter.label}</Body>
+          <Quiet>{dayAndTime(madeAt(letter))}</Quiet>
+          <RefusedLetter letter={letter} />
         </View>
-        {letters.length === 0 && <Body>Everything has been sent.</Body>}
-        {letters.length > 0 && (
-          <Body>
-            {away
-              ? 'The server does not answer. All of this is kept on this device and goes out by itself, in this order, each once.'
-              : 'Going out in this order, each once.'}
-          </Body>
-        )}
-        {letters.map((letter) => (
-          <View key={letter.sequence} className="gap-1 border-b border-grid pb-3">
-            <Body className="font-semibold">{letter.label}</Body>
-            <Quiet>{dayAndTime(madeAt(letter))}</Quiet>
-            <RefusedLetter letter={letter} />
-          </View>
-        ))}
-        {letters.length > 0 && (
-          <Button
-            look="plain"
-            disabled={sending}
-            words={sending ? 'Sending …' : 'Try now'}
-            onPress={trySoon}
-          />
-        )}
-      </View>
-    </ScrollView>
+      ))}
+      {letters.length > 0 && (
+        <Button look="plain" disabled={sending} words={sending ? 'Sending …' : 'Try now'} onPress={trySoon} />
+      )}
+    </Page>
   );
 }

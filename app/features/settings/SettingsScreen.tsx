@@ -1,18 +1,17 @@
 import type { FootWords, LengthUnit } from '@pedastance/core';
 import { router } from 'expo-router';
-import ArrowLeftIcon from 'lucide-react-native/icons/arrow-left';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { currentOwner, signOut, useAccount } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { useOutbox } from '../../state/outbox';
 import { prefer, usePreferences, type Light, type Viewpoint } from '../../state/preferences';
 import { forgetCopies } from '../../state/records';
-import { Button, IconButton } from '../../ui/Button';
+import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { INK } from '../../ui/colours';
 import { Notice } from '../../ui/Notice';
-import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { Page } from '../../ui/Page';
+import { Body, Heading, Quiet } from '../../ui/Words';
 
 const LENGTHS: { value: LengthUnit; words: string }[] = [
   { value: 'cm', words: 'Centimetres' },
@@ -75,53 +74,38 @@ export function SettingsScreen() {
   const identity = useAccount((state) => state.identity);
   const preferences = usePreferences();
   return (
-    <ScrollView
-      className="flex-1 bg-paper"
-      contentContainerClassName="p-4 pb-12"
-      tabIndex={0}
-      aria-label="Settings"
-    >
-      <View role="main" className="w-full max-w-xl gap-5 self-center">
-        <View className="flex-row items-center gap-1">
-          <IconButton
-            label="Back to the students"
-            icon={<ArrowLeftIcon color={INK} size={22} />}
-            onPress={() => router.push('/students')}
-          />
-          <Title>Settings</Title>
-        </View>
-        <Choice
-          label="Lengths"
-          options={LENGTHS}
-          value={preferences.length}
-          onChange={(length) => prefer({ length })}
-        />
-        <Choice
-          label="Say feet as"
-          options={FEET}
-          value={preferences.feet}
-          onChange={(feet) => prefer({ feet })}
-        />
-        <Choice
-          label="Draw the plan as seen by"
-          options={VIEWS}
-          value={preferences.viewpoint}
-          onChange={(viewpoint) => prefer({ viewpoint })}
-        />
-        <Choice
-          label="Light"
-          options={LIGHTS}
-          value={preferences.light}
-          onChange={(light) => prefer({ light })}
-        />
-        <View className="gap-2 pt-4">
-          <Heading>Signed in</Heading>
-          <Body>{identity ? `${identity.instructorName}, ${identity.academyName}` : ''}</Body>
-          <SignOut />
-        </View>
-        <Button look="quiet" words="What is not sent yet" onPress={() => router.push('/outbox')} />
-        <Quiet>Coaching support, not medical advice. Every ± is one standard deviation.</Quiet>
+    <Page title="Settings">
+      <Choice
+        label="Lengths"
+        options={LENGTHS}
+        value={preferences.length}
+        onChange={(length) => prefer({ length })}
+      />
+      <Choice
+        label="Say feet as"
+        options={FEET}
+        value={preferences.feet}
+        onChange={(feet) => prefer({ feet })}
+      />
+      <Choice
+        label="Draw the plan as seen by"
+        options={VIEWS}
+        value={preferences.viewpoint}
+        onChange={(viewpoint) => prefer({ viewpoint })}
+      />
+      <Choice
+        label="Light"
+        options={LIGHTS}
+        value={preferences.light}
+        onChange={(light) => prefer({ light })}
+      />
+      <View className="gap-2 pt-4">
+        <Heading>Signed in</Heading>
+        <Body>{identity ? `${identity.instructorName}, ${identity.academyName}` : ''}</Body>
+        <SignOut />
       </View>
-    </ScrollView>
+      <Button look="quiet" words="What is not sent yet" onPress={() => router.push('/outbox')} />
+      <Quiet>Coaching support, not medical advice. Every ± is one standard deviation.</Quiet>
+    </Page>
   );
 }
