@@ -3,6 +3,7 @@ const plain = (room, more = {}) => ({
   rootDir: `${__dirname}/${room}`,
   testEnvironment: 'node',
   testMatch: ['**/*.test.ts'],
+  setupFiles: [`${__dirname}/core/test/properties.ts`],
   transform: {
     '\\.[jt]s$': [
       'babel-jest',

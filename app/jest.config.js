@@ -10,5 +10,5 @@ module.exports = {
     '^@pedastance/contract/(.*)$': `${root}/contract/$1.ts`,
     '\\.css$': `${__dirname}/test/empty.js`,
   },
-  setupFiles: ['fake-indexeddb/auto', `${__dirname}/test/browser.js`],
+  setupFiles: [`${root}/core/test/properties.ts`, 'fake-indexeddb/auto', `${__dirname}/test/browser.js`],
 };

@@ -1,5 +1,5 @@
 // All tests: types, lint, format, Jest, the web build, its size, and Playwright against the real thing.
-import { existsSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { openThrowawayCluster } from './database.mjs';
 import { FIRST_LOAD_AIM, kilobytes, measureFirstLoad } from './firstLoad.mjs';
@@ -87,6 +87,7 @@ async function test() {
   if (!existsSync(CHROMIUM)) await installDebian(['chromium'], 'Chromium');
   const cluster = await openThrowawayCluster();
   const environment = { TEST_DATABASE_URL: cluster.adminUrl };
+  mkdirSync(join(ROOT, 'test-results'), { recursive: true });
   try {
     for (const room of TYPE_CHECKED) await check(`Types, ${room}`, 'npx', ['tsc', '-p', room]);
     await check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);

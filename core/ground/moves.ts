@@ -36,7 +36,7 @@ export function dropFoot(address: Address, distance: number): Address {
 }
 
 /** Half the range of flare searched by `dropFootTurned`, degrees. */
-const TURNED_SEARCH = 60;
+const TURNED_SEARCH = 45;
 
 /**
  * The trail foot's heel straight back by `distance` mm, and the foot turned so that its angle to
@@ -58,7 +58,9 @@ export function dropFootTurned(address: Address, distance: number): Address {
     if (excess(middle) > 0) high = middle;
     else low = middle;
   }
-  return turned((low + high) / 2);
+  const flare = (low + high) / 2;
+  // In a very narrow stance the toe line can jump where the toes cross; that is no answer.
+  return Math.abs(excess(flare)) < 1e-6 ? turned(flare) : dropped;
 }
 
 /**
@@ -66,15 +68,18 @@ export function dropFootTurned(address: Address, distance: number): Address {
  * ways of dropping it. A foot that turns as it goes back takes its toe along, hence the rounds.
  */
 export function setSetback(address: Address, setback: number, drop: typeof dropFoot): Address {
-  let distance = 0;
-  let moved = address;
-  for (let round = 0; round < 50; round += 1) {
-    const missing = setback - measureAddress(moved).setback;
-    if (Math.abs(missing) < 1e-6) break;
-    distance += missing;
-    moved = drop(address, distance);
+  const missing = (distance: number): number => setback - measureAddress(drop(address, distance)).setback;
+  // The secant method; the foot kept at its flare needs a single step.
+  let before = { distance: 0, missing: missing(0) };
+  let now = { distance: before.missing, missing: missing(before.missing) };
+  for (let round = 0; round < 40 && Math.abs(now.missing) > 1e-9; round += 1) {
+    const slope = (now.missing - before.missing) / (now.distance - before.distance);
+    if (!Number.isFinite(slope) || slope === 0) break;
+    const distance = now.distance - now.missing / slope;
+    before = now;
+    now = { distance, missing: missing(distance) };
   }
-  return moved;
+  return drop(address, now.distance);
 }
 
 function turnedAbout(point: Point, centre: Point, angle: number): Point {

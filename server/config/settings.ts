@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { z } from 'zod';
 
 const LOOPBACK_HOSTS = ['127.0.0.1', 'localhost', '::1'];
@@ -36,12 +37,26 @@ export interface Settings {
   logLevel: string;
 }
 
+/** What the application may do is granted to this role; nobody signs in as it. */
 export const APPLICATION_ROLE = 'pedastance_app';
+
+/**
+ * The role the server signs in to one database as. Roles and their passwords belong to a whole
+ * cluster, so each database has one of its own: two products on one cluster leave each other alone.
+ */
+export const signInRole = (database: string): string =>
+  `${APPLICATION_ROLE}_${createHash('sha256').update(database).digest('hex').slice(0, 12)}`;
+
+/** The database a URL names; without a name it is the user's, as PostgreSQL has it. */
+export function databaseOf(url: string): string {
+  const { pathname, username } = new URL(url);
+  return decodeURIComponent(pathname.slice(1) || username);
+}
 
 /** The same database as `adminUrl`, as the role that row-level security binds. */
 export function applicationUrl(adminUrl: string, password: string): string {
   const url = new URL(adminUrl);
-  url.username = APPLICATION_ROLE;
+  url.username = signInRole(databaseOf(adminUrl));
   url.password = password;
   return url.href;
 }

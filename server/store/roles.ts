@@ -1,11 +1,11 @@
 import type { Client } from 'pg';
-import { APPLICATION_ROLE } from '../config/settings';
+import { APPLICATION_ROLE, signInRole } from '../config/settings';
 
 const DUPLICATE_ROLE = ['42710', '23505'];
 
 async function createRole(client: Client, role: string): Promise<void> {
   try {
-    await client.query(`create role ${role} noinherit nosuperuser nobypassrls nocreatedb nocreaterole`);
+    await client.query(`create role ${role} nosuperuser nobypassrls nocreatedb nocreaterole`);
   } catch (error) {
     // Roles belong to the whole cluster: another database of it, or another server starting now, made it.
     if (!DUPLICATE_ROLE.includes((error as { code?: string }).code ?? '')) throw error;
@@ -13,16 +13,21 @@ async function createRole(client: Client, role: string): Promise<void> {
 }
 
 /**
- * Makes the three roles: the owner of the tables and the doorman, as whom nobody signs in, and the
- * application's, which cannot bypass row-level security. Safe to run again.
+ * Makes the three roles as whom nobody signs in (the owner of the tables, the doorman, and the
+ * application's), and the one that signs in to this database and may do what the application may.
+ * None can bypass row-level security. Safe to run again.
  */
 export async function prepareRoles(client: Client, applicationPassword: string): Promise<void> {
-  for (const role of ['pedastance_owner', 'pedastance_doorman', APPLICATION_ROLE]) {
+  const { rows } = await client.query<{ database: string }>('select current_database() as database');
+  const signsIn = signInRole(rows[0]!.database);
+  for (const role of ['pedastance_owner', 'pedastance_doorman', APPLICATION_ROLE, signsIn]) {
     await createRole(client, role);
   }
+  await client.query(`alter role ${APPLICATION_ROLE} nologin password null`);
   await client.query(
-    `alter role ${APPLICATION_ROLE} login password ${client.escapeLiteral(applicationPassword)}`,
+    `alter role ${signsIn} login inherit password ${client.escapeLiteral(applicationPassword)}`,
   );
+  await client.query(`grant ${APPLICATION_ROLE} to ${signsIn}`);
   await client.query('grant pedastance_owner, pedastance_doorman, pedastance_app to current_user');
   await client.query('grant pedastance_doorman to pedastance_owner');
   await client.query('revoke create on schema public from public');

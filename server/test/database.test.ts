@@ -183,6 +183,15 @@ describe('starting', () => {
     await drop();
   }, 60_000);
 
+  test('a second database of the cluster, with a password of its own, leaves the first alone', async () => {
+    const { adminUrl, drop } = await createDatabase();
+    await migrate(adminUrl, 'quite another password');
+    const first = await openDatabase(applicationUrl(world.adminUrl, APPLICATION_PASSWORD));
+    const second = await openDatabase(applicationUrl(adminUrl, 'quite another password'));
+    await Promise.all([first.end(), second.end()]);
+    await drop();
+  }, 60_000);
+
   test('the demo is loaded whole, once, when servers start together', async () => {
     const { adminUrl, drop } = await createDatabase();
     await migrate(adminUrl, APPLICATION_PASSWORD);

@@ -48,9 +48,26 @@ function Row({ student, chosen, inLesson }: { student: Student; chosen: boolean;
   );
 }
 
-function Empty({ typed, any, loaded }: { typed: string; any: boolean; loaded: boolean }) {
+function Empty({
+  typed,
+  any,
+  loaded,
+  away,
+}: {
+  typed: string;
+  any: boolean;
+  loaded: boolean;
+  away: boolean;
+}) {
   if (!loaded) return <Body className="p-5">Looking for your students …</Body>;
   if (any) return <Body className="p-5">{`No student matches “${typed}”.`}</Body>;
+  if (away) {
+    return (
+      <Body className="p-5">
+        Your students are not on this device yet; they come with the connection. You can add one now.
+      </Body>
+    );
+  }
   return (
     <View className="gap-2 p-5">
       <Body className="font-semibold">No students yet.</Body>
@@ -64,6 +81,7 @@ function Empty({ typed, any, loaded }: { typed: string; any: boolean; loaded: bo
 export function StudentList() {
   const students = useRecords((state) => state.students);
   const loaded = useRecords((state) => state.loaded);
+  const away = useRecords((state) => state.serverAway);
   const drafts = useDrafts((state) => state.drafts);
   const academy = useAccount((state) => state.identity?.academyName ?? '');
   const [typed, setTyped] = useState('');
@@ -112,7 +130,9 @@ export function StudentList() {
         />
       </View>
       <ScrollView className="flex-1" tabIndex={0} aria-label="List of students">
-        {found.length === 0 && <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} />}
+        {found.length === 0 && (
+          <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} away={away} />
+        )}
         {found.slice(0, MOST_SHOWN).map((student) => (
           <Row
             key={student.id}
