@@ -100,9 +100,7 @@ export class Product {
 /** Each worker has a product of its own; each test a browser with nothing in it. */
 export const test = base.extend<{ troubles: string[] }, { product: Product }>({
   product: [
-    // Playwright reads the fixtures a fixture needs from this pattern; this one needs none.
-    // eslint-disable-next-line no-empty-pattern
-    async ({}, use) => {
+    async ({ browserName: _any }, use) => {
       const product = await Product.open();
       await use(product);
       await product.stop();

@@ -31,7 +31,7 @@ const newestBinaries = () => {
 };
 
 /** Where PostgreSQL's programs are, installing them when they are missing. */
-export async function postgresBinaries() {
+async function postgresBinaries() {
   if (!newestBinaries()) await installDebian(['postgresql'], 'PostgreSQL');
   const binaries = newestBinaries();
   if (!binaries) throw new Trouble(`PostgreSQL was installed, but not under ${DEBIAN_BINARIES}.`);
@@ -51,6 +51,8 @@ const runAsClusterUser = (command, args) => run(...asClusterUser(command, args),
 export async function dataHome() {
   const inProject = join(ROOT, '.data');
   if (!isRoot) return inProject;
+  // Before PostgreSQL is installed its user does not exist, and every start has to come to the same answer.
+  await postgresBinaries();
   const { code } = await runAsClusterUser('test', ['-x', ROOT]);
   if (code === 0) return inProject;
   const name = createHash('sha256').update(ROOT).digest('hex').slice(0, 12);
@@ -180,11 +182,12 @@ export async function openThrowawayCluster() {
   // The cluster's own user has to be able to get to it.
   if (isRoot) chmodSync(home, 0o755);
   const cluster = await openCluster(home, { forTests: true });
-  return {
-    adminUrl: cluster.adminUrl,
-    stop: async () => {
-      await cluster.stop();
-      rmSync(home, { recursive: true, force: true });
-    },
+  const stop = async () => {
+    await cluster.stop();
+    rmSync(home, { recursive: true, force: true });
   };
+  // Whoever is interrupted leaves no server and no folder behind.
+  for (const signal of ['SIGINT', 'SIGTERM'])
+    process.once(signal, () => void stop().then(() => process.exit(1)));
+  return { adminUrl: cluster.adminUrl, stop };
 }

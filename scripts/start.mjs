@@ -71,9 +71,9 @@ async function start() {
     );
   }
   await installPackages();
-  const home = await dataHome();
-  const secrets = readSecrets(home);
   const given = process.env.DATABASE_URL && checkedDatabaseUrl(process.env.DATABASE_URL);
+  const home = given ? join(ROOT, '.data') : await dataHome();
+  const secrets = readSecrets(home);
   const leave = given ? () => undefined : takeTurn(home, port);
   let cluster;
   try {

@@ -1,7 +1,7 @@
 import type { Hand, LengthUnit, Reading, Setup } from '@pedastance/core';
 import { useEffect, useId, useRef } from 'react';
 import type { Viewpoint } from '../state/preferences';
-import { drawPlan, footMatrix, solePath, viewOf, type DrawingInput, type DrawingMemory } from './drawing';
+import { drawPlan, solePath, viewOf, type DrawingInput, type DrawingMemory } from './drawing';
 import { frameFor, projection, type Frame, type Projection } from './frame';
 import { createPainter, type Painter } from './painter';
 import { planWords } from './words';
@@ -100,23 +100,11 @@ function Shoe({ foot, setup, holds }: { foot: 'lead' | 'trail'; setup: Setup; ho
   );
 }
 
-function Ghost({
-  setup,
-  input,
-}: {
-  setup: Setup;
-  input: Pick<DrawingInput, 'frame' | 'hand' | 'viewpoint'>;
-}) {
-  const place = projection(input.frame, input.hand, input.viewpoint);
+function Ghost({ setup }: { setup: Setup }) {
   return (
     <g data-part="ghost">
       {(['trail', 'lead'] as const).map((foot) => (
-        <path
-          key={foot}
-          className="ghost"
-          d={solePath(setup.address.shoe)}
-          transform={footMatrix(setup, foot, place)}
-        />
+        <path key={foot} className="ghost" data-part={`ghost-${foot}`} d={solePath(setup.address.shoe)} />
       ))}
     </g>
   );
@@ -142,22 +130,20 @@ export function Plan(props: PlanProps) {
     const memory: DrawingMemory = {};
     let size = { width: element.clientWidth, height: element.clientHeight };
     let words: ReturnType<typeof setTimeout> | undefined;
-    const layout = (): Layout | null => {
+    const seen = () => {
       const setup = scene.setup();
       const shown = scene.frame();
-      if (!setup || !shown || size.width === 0 || size.height === 0) return null;
-      return {
-        setup,
-        place: projection(shown, hand, viewpoint),
-        ...viewOf({ frame: shown, size, viewpoint }),
-      };
+      return setup && shown && size.width > 0 && size.height > 0
+        ? { setup, frame: shown, size, viewpoint }
+        : null;
+    };
+    const layout = (): Layout | null => {
+      const now = seen();
+      return now && { setup: now.setup, place: projection(now.frame, hand, viewpoint), ...viewOf(now) };
     };
     const input = (): DrawingInput | null => {
-      const setup = scene.setup();
-      const shown = scene.frame();
-      if (!setup || !shown || size.width === 0 || size.height === 0) return null;
-      const reading = judge?.(setup) ?? null;
-      return { setup, frame: shown, hand, viewpoint, length, shoulderBreadth, reading, size };
+      const now = seen();
+      return now && { ...now, hand, length, shoulderBreadth, ghost, reading: judge?.(now.setup) ?? null };
     };
     let described: Setup | null = null;
     const describe = () => {
@@ -171,7 +157,6 @@ export function Plan(props: PlanProps) {
       const drawn = input();
       if (!drawn) return;
       painter.paint(drawPlan(drawn, memory));
-      paintGhost(element, ghost ?? null, drawn);
       // Told at rest: at most a few times a second while a shoe is dragged.
       words ??= setTimeout(describe, 400);
     };
@@ -212,7 +197,7 @@ export function Plan(props: PlanProps) {
         <line className="square" data-part="ball-drop" />
         <Shoe foot="trail" setup={first} holds={holds} />
         <Shoe foot="lead" setup={first} holds={holds} />
-        {ghost && <Ghost setup={ghost} input={{ frame, hand, viewpoint }} />}
+        {ghost && <Ghost setup={ghost} />}
         <path className="arc" data-part="trail-arc" />
         <path className="arc" data-part="lead-arc" />
         <line className="heel-line" data-part="heel-line" />
@@ -234,16 +219,4 @@ export function Plan(props: PlanProps) {
       <p ref={description} id={`${id}-words`} className="sr-only" />
     </div>
   );
-}
-
-/** The ghost is rendered for the first frame; a new frame lays it on the ground anew. */
-function paintGhost(element: SVGSVGElement, ghost: Setup | null, drawn: DrawingInput): void {
-  const group = element.querySelector('[data-part="ghost"]');
-  if (!group || !ghost) return;
-  const place = projection(drawn.frame, drawn.hand, drawn.viewpoint);
-  (['trail', 'lead'] as const).forEach((foot, index) => {
-    const matrix = footMatrix(ghost, foot, place);
-    const path = group.children[index]!;
-    if (path.getAttribute('transform') !== matrix) path.setAttribute('transform', matrix);
-  });
 }

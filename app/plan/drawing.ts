@@ -32,6 +32,8 @@ export interface DrawingInput {
   /** Outer shoulder breadth, mm. */
   shoulderBreadth: number;
   reading: Reading | null;
+  /** Drawn dashed under the feet: the address before the change. */
+  ghost?: Setup | null;
   /** The drawing's box, px. */
   size: { width: number; height: number };
 }
@@ -80,6 +82,8 @@ function scaleOf({ frame, size }: Viewed): number {
 }
 
 const BALL_MARGIN_MM = 75;
+/** A golf ball is at least 42.67 mm across (Equipment Rules of golf). */
+const BALL_RADIUS_MM = 42.67 / 2;
 
 /** The drawing's box in mm, and how many mm a pixel is. */
 export function viewOf(input: Viewed) {
@@ -106,10 +110,7 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
   const at = place.toScreen(heel);
   const straight = place.toScreen({ x: heel.x, y: heel.y + length });
   const arcFrom = place.toScreen({ x: heel.x, y: heel.y + radius });
-  const turned = {
-    x: outwardSign(foot) * radius * Math.sin(radians(flare)),
-    y: radius * Math.cos(radians(flare)),
-  };
+  const turned = heelToToe(foot, flare, radius);
   const arcTo = place.toScreen({ x: heel.x + turned.x, y: heel.y + turned.y });
   const sweep = outwardSign(foot) * place.signs.x * place.signs.y * Math.sign(flare) > 0 ? 0 : 1;
   const beside = heelToToe(foot, flare, length * LABEL_SHARE);
@@ -129,11 +130,15 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
     },
     [`${foot}-flare`]: {
       transform: moved(sole.x + aside, sole.y + 5 * mmPerPx),
-      text: `${verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ` : ''}${angleFigure(flare)}`,
+      text: shaped(angleFigure(flare), verdict),
       'data-verdict': verdict ?? 'none',
     },
   };
 }
+
+/** A figure on the plan, with the shape of its verdict before it when it is out of its band. */
+const shaped = (words: string, verdict: Verdict | null): string =>
+  verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ${words}` : words;
 
 function verdictOf(reading: Reading | null, item: string): Verdict | null {
   return reading?.findings.find((finding) => finding.item === item)?.verdict ?? null;
@@ -151,15 +156,13 @@ function behindHeels(
   const rowY = (px: number) => place.toScreen({ x: 0, y: back }).y - place.signs.y * px * mmPerPx;
   const leadX = place.toScreen(lead.heel).x;
   const trailX = place.toScreen(trail.heel).x;
-  const width = measures.stanceWidth;
   const middle = (leadX + trailX) / 2;
   const half = input.shoulderBreadth / 2;
   const tick = 6 * mmPerPx;
   const verdict = verdictOf(input.reading, 'stanceWidth');
-  const shape = verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ` : '';
   const widthY = rowY(16);
   const plumbY = rowY(40);
-  const widthWords = `${shape}${lengthWithUnit(width, input.length)}`;
+  const widthWords = shaped(lengthWithUnit(measures.stanceWidth, input.length), verdict);
   const shoulderWords = `shoulders ${lengthWithUnit(input.shoulderBreadth, input.length)}`;
   // A dimension line leaves room for its words, which are about half as wide as high for each letter.
   const dimension = (from: number, to: number, y: number, words: string, letterPx: number) => {
@@ -192,8 +195,10 @@ function strip(
   const y = place.signs.y * STRIP_MM;
   const breakY = place.signs.y * (STRIP_MM - 48);
   const ballX = place.toScreen({ x: 0, y: 0 }).x;
-  const leadX = place.toScreen(input.setup.address.lead.heel).x;
+  const leadHeel = place.toScreen(input.setup.address.lead.heel);
   const toTarget = place.signs.x;
+  const ballRadius = Math.max(BALL_RADIUS_MM, 9 * mmPerPx);
+  const faceX = ballX - toTarget * (ballRadius + 6 * mmPerPx);
   const zig = 9 * mmPerPx;
   const right = left + width;
   const end = toTarget > 0 ? right : left;
@@ -212,12 +217,9 @@ function strip(
     break: {
       d: `M${n(left - 5)} ${n(breakY)}H${n(-2 * zig)}L${n(-zig)} ${n(breakY - zig)}L${n(zig)} ${n(breakY + zig)}L${n(2 * zig)} ${n(breakY)}H${n(right + 5)}`,
     },
-    ball: { cx: n(ballX), cy: n(y), r: n(Math.max(21.3, 9 * mmPerPx)) },
-    face: segment(
-      { x: ballX - toTarget * (Math.max(21.3, 9 * mmPerPx) + 6 * mmPerPx), y: y - 16 * mmPerPx },
-      { x: ballX - toTarget * (Math.max(21.3, 9 * mmPerPx) + 6 * mmPerPx), y: y + 16 * mmPerPx },
-    ),
-    'ball-drop': segment(place.toScreen(input.setup.address.lead.heel), { x: leadX, y }),
+    ball: { cx: n(ballX), cy: n(y), r: n(ballRadius) },
+    face: segment({ x: faceX, y: y - 16 * mmPerPx }, { x: faceX, y: y + 16 * mmPerPx }),
+    'ball-drop': segment(leadHeel, { x: leadHeel.x, y }),
     'ball-figure': {
       transform: moved(left + 10 * mmPerPx, below(30)),
       text: `ball ${lengthWithUnit(measures.ballAlong, input.length)} inside the lead heel`,
@@ -280,6 +282,10 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
     grid: { x: n(view.left), y: n(view.top), width: n(view.width), height: n(view.height) },
     ...footOf('trail'),
     ...footOf('lead'),
+    ...(input.ghost && {
+      'ghost-trail': { transform: footMatrix(input.ghost, 'trail', place) },
+      'ghost-lead': { transform: footMatrix(input.ghost, 'lead', place) },
+    }),
     'toe-line': extended(at('trail'), at('lead')),
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
     ...behindHeels(input, measures, place, view.mmPerPx),

@@ -1,5 +1,5 @@
 import {
-  heelToToe,
+  footFromPoints,
   outwardSign,
   radians,
   toePoint,
@@ -65,13 +65,12 @@ export function holdAt(
 
 /** The flare that points a foot's axis from its heel at a ground point, degrees. */
 export function flareToward(setup: Setup, foot: FootName, point: Point): number {
-  const { heel } = setup.address[foot];
-  const angle = Math.atan2(outwardSign(foot) * (point.x - heel.x), point.y - heel.y);
-  return Math.min(90, Math.max(-45, (angle * 180) / Math.PI));
+  const { flare } = footFromPoints(foot, setup.address[foot].heel, point);
+  return Math.min(90, Math.max(-45, flare));
 }
 
 /** Where along the sole a finger is, 0 heel to 100 toe. */
 export function loadAlong(setup: Setup, foot: FootName, point: Point): number {
-  const along = inFoot(setup, foot, point).along / heelToToe(foot, 0, setup.address.shoe.length).y;
+  const along = inFoot(setup, foot, point).along / setup.address.shoe.length;
   return Math.min(100, Math.max(0, along * 100));
 }

@@ -28,7 +28,6 @@ interface Schema extends DBSchema {
 }
 
 export type DeviceDatabase = IDBPDatabase<Schema>;
-export type OwnedStore = 'students' | 'methods' | 'builds' | 'entries' | 'drafts';
 /** Copies of what the server has; a sign-out may remove them, never the drafts or the outbox. */
 export const COPIES = ['students', 'methods', 'builds', 'entries'] as const;
 

@@ -26,8 +26,7 @@ import { keepDraft } from './drafts';
 import type { LessonDraft } from './lessonDraft';
 
 /** What the steppers, the keyboard and typed figures set on the plan. */
-export const DIALS = ['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'ballAlong', 'ballOut'] as const;
-export type Dial = (typeof DIALS)[number];
+export type Dial = 'stanceWidth' | 'leadFlare' | 'trailFlare' | 'setback' | 'ballAlong' | 'ballOut';
 export const LOAD_DIALS = ['leadShare', 'leadHeelToe', 'trailHeelToe'] as const;
 export type LoadDial = (typeof LOAD_DIALS)[number];
 
@@ -96,8 +95,12 @@ export const currentSetup = ({ draft, standing }: Pick<OpenLesson, 'draft' | 'st
 
 const framed = (setup: Setup | null): Frame | null => setup && frameFor(setup.address);
 
+/** The change and keep steps look at the agreed feet, the others at today's. */
+const standingIn = (step: LessonDraft['step']): Standing =>
+  step === 'change' || step === 'keep' ? 'agreed' : 'setup';
+
 export function openLesson(owner: string, draft: LessonDraft): void {
-  const standing: Standing = draft.step === 'change' || draft.step === 'keep' ? 'agreed' : 'setup';
+  const standing = standingIn(draft.step);
   const setup = currentSetup({ draft, standing });
   lesson.setState({ owner, draft, standing, frame: framed(setup), past: [], dragging: false });
 }
@@ -114,11 +117,11 @@ export function changeDraft(change: Partial<LessonDraft>): void {
   }));
 }
 
-/** Opens a step; the change and keep steps look at the agreed feet. */
+/** Opens a step. */
 export function openStep(step: LessonDraft['step']): void {
   const { draft } = lesson.getState();
   if (!draft) return;
-  const standing: Standing = step === 'change' || step === 'keep' ? 'agreed' : 'setup';
+  const standing = standingIn(step);
   const setup = currentSetup({ draft, standing });
   lesson.setState({ standing, frame: framed(setup), past: [] });
   changeDraft({ step });

@@ -1,5 +1,4 @@
 /** Colours for what takes no class: icons. */
 export const INK = 'rgb(var(--ink))';
-export const LAGOON = 'rgb(var(--lagoon))';
 export const ON_DESK = 'rgb(var(--on-desk))';
 export const ON_LAGOON = 'rgb(var(--on-lagoon))';

@@ -1,4 +1,4 @@
-import { measureAddress, type Setup } from '../ground';
+import { measureAddress, toePoint, type Setup } from '../ground';
 import type { Unit } from '../reading';
 
 /** What a coach tells a student to change; `ballOut` is how far the lead toe is from the ball's line. */
@@ -32,17 +32,8 @@ const unitOf = (change: ChangeName): Unit => {
 
 function figuresOf({ address, balance }: Setup): Record<ChangeName, number> {
   const { stanceWidth, leadFlare, trailFlare, setback, ballAlong } = measureAddress(address);
-  const leadToeFromTargetLine =
-    -address.lead.heel.y - address.shoe.length * Math.cos((leadFlare * Math.PI) / 180);
-  return {
-    stanceWidth,
-    leadFlare,
-    trailFlare,
-    setback,
-    ballAlong,
-    ballOut: leadToeFromTargetLine,
-    ...balance,
-  };
+  const ballOut = -toePoint(address, 'lead').y;
+  return { stanceWidth, leadFlare, trailFlare, setback, ballAlong, ballOut, ...balance };
 }
 
 /** What differs between two setups, in body order, from what to what. */

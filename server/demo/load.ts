@@ -13,7 +13,6 @@ import {
   withSuggestions,
   type BuildFigureName,
   type HouseMethod,
-  type Item,
   type Setup,
 } from '@pedastance/core';
 import { Client } from 'pg';
@@ -80,8 +79,7 @@ function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setu
   const start = startingSetup(build.figures, lengthInches);
   const middle = withSuggestions(start, readSetup({ ...input, setup: start }).findings);
   return readSetup({ ...input, setup: middle }).findings.reduce(
-    (setup, finding) =>
-      withItem(setup, finding.item, finding.middle + (lesson.offsets[finding.item as Item] ?? 0)),
+    (setup, finding) => withItem(setup, finding.item, finding.middle + (lesson.offsets[finding.item] ?? 0)),
     middle,
   );
 }
@@ -221,8 +219,8 @@ export async function loadDemoWhenEmpty(adminUrl: string, now: Date): Promise<bo
     await client.query('begin');
     await client.query('select pg_advisory_xact_lock($1)', [DEMO_LOCK]);
     await client.query('set local role pedastance_owner');
-    const { rows } = await client.query('select exists (select 1 from academy) as any');
-    if (rows[0].any) return false;
+    const { rows } = await client.query('select exists (select 1 from academy) as found');
+    if (rows[0].found) return false;
     for (const academy of DEMO_ACADEMIES) await addDemoAcademy(client, academy, now);
     await client.query('commit');
     return true;

@@ -7,6 +7,7 @@ import { LiveFigure } from '../../plan/LiveFigure';
 import {
   currentSetup,
   DIAL_RANGES,
+  LOAD_DIALS,
   dialValue,
   lesson,
   setDial,
@@ -25,11 +26,9 @@ import { dialName } from './MeasureRows';
 type AnyDial = Dial | LoadDial;
 type Kind = 'length' | 'angle' | 'percent';
 
-const LOADS: readonly string[] = ['leadShare', 'leadHeelToe', 'trailHeelToe'];
-
 const kindOf = (dial: AnyDial): Kind => {
   if (dial === 'leadFlare' || dial === 'trailFlare') return 'angle';
-  return LOADS.includes(dial) ? 'percent' : 'length';
+  return (LOAD_DIALS as readonly string[]).includes(dial) ? 'percent' : 'length';
 };
 
 /** Exact steps, small and large, in the unit the coach reads. */

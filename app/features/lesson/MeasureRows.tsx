@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useStore } from 'zustand';
 import { LiveFigure, type Figure } from '../../plan/LiveFigure';
-import { lesson, type Dial, type LoadDial } from '../../state/lesson';
+import { LOAD_DIALS, lesson, type Dial, type LoadDial } from '../../state/lesson';
 import { Body } from '../../ui/Words';
 import type { Judge } from './context';
 import { bandFigure, mainFigure, otherWidths, setbackWords } from './figures';
@@ -174,7 +174,7 @@ export function LoadRows({ speech, judge, atDesk = true }: SharedRowsProps) {
   const dial = useStore(lesson, (state) => state.loadDial);
   return (
     <View>
-      {(['leadShare', 'leadHeelToe', 'trailHeelToe'] as const).map((each) => (
+      {LOAD_DIALS.map((each) => (
         <DialRow
           key={each}
           dial={each}
