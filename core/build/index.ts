@@ -3,3 +3,4 @@ export * from './linearFit';
 export * from './breadthFits';
 export * from './estimate';
 export * from './shoeSize';
+export * from './legTest';

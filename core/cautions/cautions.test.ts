@@ -1,6 +1,9 @@
 import { cautionsFor } from '..';
 
-const about = (note: string, age = 40) => cautionsFor(note, age).join(' ');
+const about = (note: string, age = 40) =>
+  cautionsFor(note, age)
+    .map((each) => each.caution)
+    .join(' ');
 
 test('nothing noted, nothing to be careful of', () => expect(cautionsFor('', 40)).toEqual([]));
 

@@ -1,9 +1,25 @@
-import { flareToeKept, setBallAlong, setStanceWidth, setToeLine, type Setup } from '../ground';
-import type { Finding, Item } from '../reading';
+import type { Body } from '../build';
+import {
+  flareToeKept,
+  setBallAlong,
+  setBallOut,
+  setStanceWidth,
+  setToeLine,
+  type Balance,
+  type Setup,
+} from '../ground';
+import { bandsFor, type HouseMethod, type Played } from '../method';
+import { NOT_LOOKED_AT } from '../posture';
+import { ITEM_DEFINITIONS, ITEMS, isPostureItem, type Finding, type Item } from '../reading';
+import { startingSetup } from './start';
 
 /** Puts one item of a setup to `value` (mm, degrees or percent), moving as little else as it can. */
 export function withItem(setup: Setup, item: Item, value: number): Setup {
-  const { address, balance } = setup;
+  const { address, balance, posture = NOT_LOOKED_AT } = setup;
+  if (isPostureItem(item)) {
+    const figures = { ...posture.figures, [item]: { value, by: 'measured' as const } };
+    return { ...setup, posture: { ...posture, figures } };
+  }
   switch (item) {
     case 'stanceWidth':
       return { ...setup, address: setStanceWidth(address, value) };
@@ -15,8 +31,10 @@ export function withItem(setup: Setup, item: Item, value: number): Setup {
       return { ...setup, address: setToeLine(address, value) };
     case 'ballAlong':
       return { ...setup, address: setBallAlong(address, value) };
+    case 'ballOut':
+      return { ...setup, address: setBallOut(address, value) };
     default:
-      return { ...setup, balance: { ...balance, [item]: value } };
+      return { ...setup, balance: { ...balance, [item satisfies keyof Balance]: value } };
   }
 }
 
@@ -26,4 +44,19 @@ export function withItem(setup: Setup, item: Item, value: number): Setup {
  */
 export function withSuggestions(setup: Setup, findings: readonly Finding[]): Setup {
   return findings.reduce((moved, finding) => withItem(moved, finding.item, finding.middle), setup);
+}
+
+/** The items that a drawing of the feet and the load alone can be put to. */
+const DRAWN_ITEMS = ITEMS.filter((item) => !isPostureItem(item));
+
+/** The feet and the load as a method would have them: every drawn item in the middle of its band. */
+export function setupAsTaught(method: HouseMethod, body: Body, played: Played): Setup {
+  const { figures } = bandsFor(method, body, played);
+  return DRAWN_ITEMS.reduce(
+    (setup, item) => {
+      const band = figures[ITEM_DEFINITIONS[item].question];
+      return band ? withItem(setup, item, band.middle) : setup;
+    },
+    startingSetup(body.build, played.clubLengthInches),
+  );
 }

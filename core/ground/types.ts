@@ -1,3 +1,5 @@
+import type { Posture } from '../posture';
+
 /**
  * The ground plane, seen from above. Lengths in millimetres, angles in degrees.
  *
@@ -41,8 +43,10 @@ export interface Balance {
   trailHeelToe: number;
 }
 
-/** All that a coach places: the feet with the ball, and the load. */
+/** All that a coach places and sees: the feet with the ball, the load, and what stands on them. */
 export interface Setup {
   address: Address;
   balance: Balance;
+  /** Absent where nothing above the feet was looked at. */
+  posture?: Posture;
 }

@@ -1,5 +1,10 @@
-import { SD_IN_95_PERCENT, type Build, type BuildFigureName } from '../build';
-import type { Answer, Rule, ShouldersRule } from './types';
+import { SD_IN_95_PERCENT, type Body, type Build, type BuildFigureName } from '../build';
+import { InputError } from '../guards';
+import { degrees, radians } from '../ground';
+import { arcOf, pathOnArc } from '../path';
+import type { Played } from './coverage';
+import type { FigureQuestion } from './questions';
+import type { Answer, Rule } from './types';
 
 /** What a finding is held against, in the question's own unit. */
 export interface Band {
@@ -8,58 +13,130 @@ export interface Band {
   high: number;
   /** Build figures that are only estimated and made the band wider than the method's own. */
   widenedBy: BuildFigureName[];
-}
-
-/** Sole breadths to add to the shoulders for a club of this length (linear, held at the ends). */
-export function soleBreadthsFor(rule: ShouldersRule, lengthInches: number): number {
-  const { marks } = rule;
-  const first = marks[0]!;
-  const last = marks[marks.length - 1]!;
-  if (lengthInches <= first.lengthInches) return first.soleBreadths;
-  if (lengthInches >= last.lengthInches) return last.soleBreadths;
-  const upper = marks.findIndex((mark) => mark.lengthInches >= lengthInches);
-  const from = marks[upper - 1]!;
-  const to = marks[upper]!;
-  const share = (lengthInches - from.lengthInches) / (to.lengthInches - from.lengthInches);
-  return from.soleBreadths + share * (to.soleBreadths - from.soleBreadths);
+  /** The legs decide the middle and have not been tested: a stand-in decides it. */
+  untested: boolean;
 }
 
 /** A rule's middle as a weighted sum of build figures and a constant, so its error can follow. */
 interface Middle {
   constant: number;
-  weights: Partial<Record<BuildFigureName, number>>;
+  weights?: Partial<Record<BuildFigureName, number>>;
+  untested?: boolean;
 }
 
-function middleOf(rule: Rule, clubLengthInches: number): Middle {
-  switch (rule.kind) {
-    case 'fixed':
-      return { constant: rule.value, weights: {} };
-    case 'gap in club heads':
-      return { constant: rule.heads * rule.headBreadth, weights: { shoeBreadth: 1 } };
-    case 'shoulders by club length':
-      return {
-        constant: 0,
-        weights: { shoulderBreadth: 1, shoeBreadth: soleBreadthsFor(rule, clubLengthInches) },
-      };
-  }
+/** What a rule may ask while it is evaluated; other questions' middles are worked out once. */
+export interface RuleInput extends Played {
+  body: Body;
+  middleOf: (question: FigureQuestion) => number;
+}
+
+/** A value that moves with club length: linear between the marks, the nearest mark's beyond them. */
+export function alongMarks(
+  marks: readonly { lengthInches: number; value: number }[],
+  lengthInches: number,
+): number {
+  const first = marks[0]!;
+  const last = marks[marks.length - 1]!;
+  if (lengthInches <= first.lengthInches) return first.value;
+  if (lengthInches >= last.lengthInches) return last.value;
+  const upper = marks.findIndex((mark) => mark.lengthInches >= lengthInches);
+  const from = marks[upper - 1]!;
+  const to = marks[upper]!;
+  const share = (lengthInches - from.lengthInches) / (to.lengthInches - from.lengthInches);
+  return from.value + share * (to.value - from.value);
+}
+
+const MM_PER_INCH = 25.4;
+
+/** The line through toes `marks` of the lead shoe apart in depth, at the method's own width and flares. */
+function lineAtMarks(marks: number, { body, middleOf }: RuleInput): number {
+  const { value: length } = body.build.shoeLength;
+  const sine = (question: FigureQuestion) => Math.sin(radians(middleOf(question)));
+  const apart = middleOf('stanceWidth') + length * (sine('leadFlare') + sine('trailFlare'));
+  const back = marks * length * Math.cos(radians(middleOf('leadFlare')));
+  return degrees(Math.atan2(back, apart));
+}
+
+const within = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
+
+type MiddleOf = { [Kind in Rule['kind']]: (rule: Extract<Rule, { kind: Kind }>, input: RuleInput) => Middle };
+
+const noFigure = (): never => {
+  throw new Error('a rule without a figure has no middle');
+};
+
+const MIDDLES: MiddleOf = {
+  fixed: ({ value }) => ({ constant: value }),
+  'by club': ({ values }, { club }) => {
+    const value = values[club];
+    if (value === undefined) throw new InputError(`values.${club}`, 'a figure for the club', 'nothing');
+    return { constant: value };
+  },
+  'by club length': ({ marks }, { clubLengthInches }) => ({ constant: alongMarks(marks, clubLengthInches) }),
+  'shoulders by club length': ({ marks }, { clubLengthInches }) => {
+    const asValues = marks.map(({ lengthInches, soleBreadths }) => ({ lengthInches, value: soleBreadths }));
+    return {
+      constant: 0,
+      weights: { shoulderBreadth: 1, shoeBreadth: alongMarks(asValues, clubLengthInches) },
+    };
+  },
+  hips: ({ share }) => ({ constant: 0, weights: { hipBreadth: share } }),
+  'gap in club heads': ({ heads, headBreadth }) => ({
+    constant: heads * headBreadth,
+    weights: { shoeBreadth: 1 },
+  }),
+  'gap between shoes': ({ gap }) => ({ constant: gap, weights: { shoeBreadth: 1 } }),
+  'leg test': ({ neededTurn, give, untested }, { body, middleOf }) => {
+    if (!body.legs) return { constant: untested, untested: true };
+    const { naturalToeOut, turnIn } = body.legs;
+    const lead = middleOf('leadFlare');
+    const natural = Math.min(naturalToeOut.trail, lead);
+    return { constant: within(neededTurn - turnIn.trail - give, natural, lead) };
+  },
+  'what the legs lack': ({ neededTurn, give, most, untested }, { body, middleOf }) => {
+    if (!body.legs) return { constant: untested, untested: true };
+    return {
+      constant: within(neededTurn - body.legs.turnIn.trail - give - middleOf('trailFlare'), 0, most),
+    };
+  },
+  'by the arc': ({ lowPointInside, pathPerDegree }, { clubLengthInches, middleOf }) => ({
+    constant: -pathOnArc(arcOf(clubLengthInches), lowPointInside - middleOf('ballAlong')) / pathPerDegree,
+  }),
+  'marks of the lead shoe': ({ marks }, input) => ({ constant: lineAtMarks(marks, input) }),
+  'share of the club': ({ share }, { clubLengthInches }) => ({
+    constant: share * clubLengthInches * MM_PER_INCH,
+  }),
+  choice: noFigure,
+  'no view': noFigure,
+};
+
+const middleOfRule = (rule: Rule, input: RuleInput): Middle =>
+  (MIDDLES[rule.kind] as (rule: Rule, input: RuleInput) => Middle)(rule, input);
+
+/** The 95% reach of the build figures behind a middle. */
+function reachOf(used: readonly [BuildFigureName, number][], build: Build): number {
+  const sd = Math.hypot(...used.map(([name, weight]) => weight * build[name].uncertainty));
+  return SD_IN_95_PERCENT * sd;
 }
 
 /**
- * The band of an answer for a build and a club: the rule's middle, and the method's tolerance or
- * the 95% reach of the build figures behind the middle where that is wider.
+ * The band of an answer for a body and a club: the rule's middle, and the method's tolerance or
+ * the 95% reach of the build figures behind the middle where that is wider. Ends are in the
+ * question's unit and may lie beyond its human range: `bandsFor` keeps them within it.
  */
-export function bandFor(answer: Answer, build: Build, clubLengthInches: number): Band {
-  const { constant, weights } = middleOf(answer.rule, clubLengthInches);
+export function bandOf(answer: Answer, input: RuleInput): Band {
+  const { constant, weights = {}, untested = false } = middleOfRule(answer.rule, input);
+  const { build } = input.body;
   const used = Object.entries(weights) as [BuildFigureName, number][];
   const middle = used.reduce((sum, [name, weight]) => sum + weight * build[name].value, constant);
-  const sd = Math.hypot(...used.map(([name, weight]) => weight * build[name].uncertainty));
-  const reach = SD_IN_95_PERCENT * sd;
+  const reach = reachOf(used, build);
   const { below, above } = answer.tolerance;
   const wider = reach > below || reach > above;
   return {
     low: middle - Math.max(below, reach),
     middle,
     high: middle + Math.max(above, reach),
+    untested,
     widenedBy: wider
       ? used
           .filter(([name, weight]) => weight !== 0 && build[name].source === 'estimated')

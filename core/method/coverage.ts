@@ -1,27 +1,49 @@
 import { BAG, canPitch, clubById, type ClubId, type Shot } from '../club';
-import { QUESTIONS, type Answer, type HouseMethod, type Question } from './types';
+import { QUESTIONS, type Question } from './questions';
+import type { Answer, HouseMethod } from './types';
+
+/** A club with the shot played with it. */
+export interface ClubAndShot {
+  club: ClubId;
+  shot: Shot;
+}
+
+/** What is played, with the club's own length. */
+export interface Played extends ClubAndShot {
+  clubLengthInches: number;
+}
+
+export const playedKey = ({ club, shot, clubLengthInches }: Played): string =>
+  `${club} ${shot} ${clubLengthInches}`;
 
 /** Every club with every shot played with it. */
-export const CLUBS_AND_SHOTS: readonly { club: ClubId; shot: Shot }[] = BAG.flatMap(({ id }) => [
+export const CLUBS_AND_SHOTS: readonly ClubAndShot[] = BAG.flatMap(({ id }) => [
   { club: id, shot: 'full' as const },
   ...(canPitch(id) ? [{ club: id, shot: 'pitch' as const }] : []),
 ]);
 
+/** A club and shot at the club's usual length. */
+export const asPlayed = ({ club, shot }: ClubAndShot): Played => ({
+  club,
+  shot,
+  clubLengthInches: clubById(club).lengthInches,
+});
+
 const covers = (answer: Answer, club: ClubId, shot: Shot): boolean =>
   answer.shot === shot && answer.clubs.includes(club);
 
+/** A club and shot that a question answers never, or more than once. */
+export interface CoverageFault extends ClubAndShot {
+  question: Question;
+  found: number;
+}
+
 /** What is missing from, or given twice in, a method; empty when every answer is there once. */
-export function coverageFaults(questions: HouseMethod['questions']): string[] {
+export function coverageFaults(questions: HouseMethod['questions']): CoverageFault[] {
   return QUESTIONS.flatMap((question) =>
     CLUBS_AND_SHOTS.flatMap(({ club, shot }) => {
-      const given = questions[question].answers.filter((answer) => covers(answer, club, shot)).length;
-      if (given === 1) return [];
-      const what = `${question}, ${clubById(club).name}, ${shot} shot`;
-      return [
-        given === 0
-          ? `${what}: expected an answer, found none`
-          : `${what}: expected one answer, found ${given}`,
-      ];
+      const found = questions[question].answers.filter((answer) => covers(answer, club, shot)).length;
+      return found === 1 ? [] : [{ question, club, shot, found }];
     }),
   );
 }

@@ -1,4 +1,5 @@
 export * from './types';
+export * from './questions';
 export * from './coverage';
 export * from './band';
-export * from './shouldersAndNeutral';
+export * from './bands';

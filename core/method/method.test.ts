@@ -1,23 +1,28 @@
 import fc from 'fast-check';
 import {
   answerFor,
+  asPlayed,
   BAG,
-  bandFor,
+  bandsFor,
   canPitch,
   checkedClubLength,
-  clubById,
   CLUBS_AND_SHOTS,
   coverageFaults,
   InputError,
-  QUESTIONS,
-  soleOutline,
+  FIGURE_QUESTION_NAMES,
+  type Band,
   type ClubId,
+  type FigureQuestion,
+  type Played,
   type ShouldersRule,
 } from '..';
 import { build, estimated, method } from '../test/example';
 
-const widthBand = (club: ClubId, lengthInches: number, of = build()) =>
-  bandFor(answerFor(method, 'stanceWidth', club, 'full'), of, lengthInches);
+const bandIn = (question: FigureQuestion, played: Played, of = build()): Band =>
+  bandsFor(method, { build: of, legs: null }, played).figures[question]!;
+const widthBand = (club: ClubId, clubLengthInches: number, of = build()) =>
+  bandIn('stanceWidth', { club, shot: 'full', clubLengthInches }, of);
+const fullShot = (club: ClubId) => asPlayed({ club, shot: 'full' });
 
 describe('clubs', () => {
   test('the usual bag: driver, two woods, hybrid, seven irons, four wedges', () => {
@@ -52,12 +57,22 @@ describe('the house method', () => {
   test('a missing and a doubled answer are named', () => {
     const [first, ...rest] = method.questions.leadFlare.answers;
     const without = { ...method.questions, leadFlare: { ...method.questions.leadFlare, answers: rest } };
-    expect(coverageFaults(without)).toContain('leadFlare, Driver, full shot: expected an answer, found none');
+    expect(coverageFaults(without)).toContainEqual({
+      question: 'leadFlare',
+      club: 'driver',
+      shot: 'full',
+      found: 0,
+    });
     const twice = {
       ...method.questions,
       leadFlare: { ...method.questions.leadFlare, answers: [first!, first!, ...rest] },
     };
-    expect(coverageFaults(twice)).toContain('leadFlare, Driver, full shot: expected one answer, found 2');
+    expect(coverageFaults(twice)).toContainEqual({
+      question: 'leadFlare',
+      club: 'driver',
+      shot: 'full',
+      found: 2,
+    });
   });
 
   test.each([
@@ -73,43 +88,13 @@ describe('the house method', () => {
     expect(widthBand('7-iron', length).middle).toBeCloseTo(width, 9);
   });
 
-  test.each([
-    // The rule as coaches give it: which edge of a square sole is under the shoulder's outer edge.
-    ['9-iron', 'outer'],
-    ['5-iron', 'middle'],
-    ['3-wood', 'inner'],
-  ] as const)(
-    '%s: plumb lines from the shoulders fall on the %s of the soles turned square',
-    (club, part) => {
-      const { middle } = widthBand(club, clubById(club).lengthInches);
-      const outline = soleOutline({ length: 290, breadth: 105 }).map((point) => point.x);
-      const offset = { outer: Math.max(...outline), middle: 0, inner: Math.min(...outline) }[part];
-      // Each heel stands half the width from the middle; a plumb line hangs half the shoulders from it.
-      expect(middle / 2 + offset).toBeCloseTo(480 / 2, 6);
-    },
-  );
-
   test('a pitch: two club heads of 80 mm between square soles', () => {
-    const band = bandFor(answerFor(method, 'stanceWidth', 'sand-wedge', 'pitch'), build(), 35.25);
+    const band = bandIn('stanceWidth', asPlayed({ club: 'sand-wedge', shot: 'pitch' }));
     expect(band.middle - 105).toBe(160);
   });
 
-  test.each([
-    // Common practice, no source: the-job figures that this method uses.
-    ['leadFlare', 15],
-    ['trailFlare', 15],
-    ['stanceLine', 0],
-    ['ballAlong', 50],
-    ['leadShare', 50],
-    ['heelToe', 50],
-  ] as const)('%s is %s for a full shot with every club', (question, middle) => {
-    for (const { id, lengthInches } of BAG) {
-      expect(bandFor(answerFor(method, question, id, 'full'), build(), lengthInches).middle).toBe(middle);
-    }
-  });
-
   test('53/47 is the most with a full shot', () => {
-    expect(bandFor(answerFor(method, 'leadShare', '7-iron', 'full'), build(), 37).high).toBe(53);
+    expect(bandIn('leadShare', fullShot('7-iron')).high).toBe(53);
   });
 
   test('a measured build leaves the method’s own tolerance of 25 mm', () => {
@@ -138,7 +123,7 @@ describe('the house method', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...CLUBS_AND_SHOTS),
-        fc.constantFrom(...QUESTIONS),
+        fc.constantFrom(...FIGURE_QUESTION_NAMES),
         fc.integer({ min: 280, max: 600 }),
         fc.integer({ min: 70, max: 130 }),
         fc.double({ min: 1, max: 40, noNaN: true }),
@@ -147,11 +132,11 @@ describe('the house method', () => {
             shoulderBreadth: estimated(shoulders, sd),
             shoeBreadth: estimated(sole, sd / 4),
           });
-          const { low, middle, high } = bandFor(
-            answerFor(method, question, club, shot),
-            of,
-            clubById(club).lengthInches,
-          );
+          const band = bandsFor(method, { build: of, legs: null }, asPlayed({ club, shot })).figures[
+            question
+          ];
+          if (!band) return;
+          const { low, middle, high } = band;
           expect(low).toBeLessThanOrEqual(middle);
           expect(middle).toBeLessThanOrEqual(high);
         },

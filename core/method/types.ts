@@ -1,19 +1,9 @@
 import type { ClubId, Shot } from '../club';
-
-/** What a house method answers, in the order a setup is read: from the ground up. */
-export const QUESTIONS = [
-  'stanceWidth',
-  'leadFlare',
-  'trailFlare',
-  'stanceLine',
-  'ballAlong',
-  'leadShare',
-  'heelToe',
-] as const;
-export type Question = (typeof QUESTIONS)[number];
+import type { Question } from './questions';
 
 /** Where a figure comes from; shown beside it wherever it decides something. */
-export type FigureMark = 'common practice, no source' | 'starting value' | 'from memory';
+export const FIGURE_MARKS = ['common practice, no source', 'starting value', 'from memory'] as const;
+export type FigureMark = (typeof FIGURE_MARKS)[number];
 
 /** How far below and above its middle a band reaches, in the question's own unit. */
 export interface Tolerance {
@@ -27,6 +17,19 @@ export interface FixedRule {
   value: number;
 }
 
+/** A figure for each club the answer is given for. */
+export interface ByClubRule {
+  kind: 'by club';
+  values: Partial<Record<ClubId, number>>;
+}
+
+/** A figure that moves with the club's length: linear between the marks, held beyond them. */
+export interface ByClubLengthRule {
+  kind: 'by club length';
+  /** In rising order of club length. */
+  marks: { lengthInches: number; value: number }[];
+}
+
 /**
  * Stance width from the shoulders and the club's length: the outer shoulder breadth and a number
  * of sole breadths, linear in club length between the marks and the nearest mark's beyond them.
@@ -38,6 +41,12 @@ export interface ShouldersRule {
   marks: { lengthInches: number; soleBreadths: number }[];
 }
 
+/** Stance width from the hips: the heels a share of the hip breadth apart; 1 is under them. */
+export interface HipsRule {
+  kind: 'hips';
+  share: number;
+}
+
 /** Stance width from the gap between the soles turned square, in club heads. */
 export interface ClubHeadsRule {
   kind: 'gap in club heads';
@@ -45,7 +54,84 @@ export interface ClubHeadsRule {
   headBreadth: number;
 }
 
-export type Rule = FixedRule | ShouldersRule | ClubHeadsRule;
+/** Stance width from the gap between the soles turned square, mm. */
+export interface ShoeGapRule {
+  kind: 'gap between shoes';
+  gap: number;
+}
+
+/**
+ * Trail flare by the leg test: what of the needed turn the trail leg's own turn-in and the give of
+ * shoe, ankle and knee leave over, not under the foot's natural toe-out nor over the lead's flare.
+ */
+export interface LegTestRule {
+  kind: 'leg test';
+  neededTurn: number;
+  give: number;
+  /** Stands in until the legs have been tested. */
+  untested: number;
+}
+
+/** A stance closed by what turn-in, give and the trail flare leave over of the needed turn. */
+export interface LegsLackRule {
+  kind: 'what the legs lack';
+  neededTurn: number;
+  give: number;
+  most: number;
+  /** Stands in until the legs have been tested. */
+  untested: number;
+}
+
+/**
+ * A stance line that turns the path back to straight for where on the arc the ball is met: the
+ * arc's own path over what a degree of the line is worth in path.
+ */
+export interface ArcRule {
+  kind: 'by the arc';
+  /** Low point of the arc, inside the lead heel, mm. */
+  lowPointInside: number;
+  pathPerDegree: number;
+}
+
+/** The trail toe level with a mark of the lead shoe: 0 toe, 1/4 laces, 1/2 middle, 3/4 heel pad, 1 heel. */
+export interface ShoeMarksRule {
+  kind: 'marks of the lead shoe';
+  marks: number;
+}
+
+/** A length as a share of the club's. */
+export interface ClubShareRule {
+  kind: 'share of the club';
+  share: number;
+}
+
+/** One of these words. */
+export interface ChoiceRule {
+  kind: 'choice';
+  choices: string[];
+}
+
+/** The method leaves it to the student. */
+export interface NoViewRule {
+  kind: 'no view';
+}
+
+export type Rule =
+  | FixedRule
+  | ByClubRule
+  | ByClubLengthRule
+  | ShouldersRule
+  | HipsRule
+  | ClubHeadsRule
+  | ShoeGapRule
+  | LegTestRule
+  | LegsLackRule
+  | ArcRule
+  | ShoeMarksRule
+  | ClubShareRule
+  | ChoiceRule
+  | NoViewRule;
+export type RuleKind = Rule['kind'];
 
 /** One answer, for the clubs and the shot it is given for. */
 export interface Answer {
@@ -57,7 +143,7 @@ export interface Answer {
 }
 
 export interface QuestionAnswers {
-  /** Why the rule exists. */
+  /** Why the rule exists, and where schools contradict each other why this side is taken. */
   why: string;
   /** What being below, or above, the band limits. */
   limitsBelow: string;
@@ -74,3 +160,6 @@ export interface HouseMethod {
   summary: string;
   questions: Record<Question, QuestionAnswers>;
 }
+
+/** A method as it is before anybody has made it their own. */
+export type MethodContents = Omit<HouseMethod, 'id' | 'version'>;

@@ -1,4 +1,4 @@
-import type { Unit } from '../reading';
+import { FIGURE_QUESTIONS, type FigureQuestion, type Question, type Unit } from '../method';
 
 export type LengthUnit = 'cm' | 'inches';
 
@@ -58,4 +58,25 @@ export function lineWords(angle: number): string {
   const size = Math.abs(angle).toFixed(1);
   if (size === '0.0') return 'square';
   return `${size}° ${angle > 0 ? 'closed' : 'open'}`;
+}
+
+/** Questions whose figure is an angle to the target line, told as open, square or closed. */
+const LINES: readonly Question[] = ['stanceLine', 'hipLine', 'shoulderLine', 'clubFace'];
+export const isLine = (question: Question): boolean => LINES.includes(question);
+
+/** A question's figure as a coach says it: a line by its side, anything else with its unit. */
+export const questionFigure = (question: FigureQuestion, value: number, length: LengthUnit): string =>
+  isLine(question) ? lineWords(value) : figureWithUnit(value, FIGURE_QUESTIONS[question].unit, length);
+
+/** A band's ends, with its unit once; a line's ends as open and closed. */
+export function bandWords(
+  question: FigureQuestion,
+  { low, high }: { low: number; high: number },
+  length: LengthUnit,
+): string {
+  if (isLine(question)) return `${lineWords(low)} to ${lineWords(high)}`;
+  const { unit } = FIGURE_QUESTIONS[question];
+  const bare = (value: number): string => (unit === 'mm' ? lengthFigure(value, length) : rounded(value, 0));
+  const unitWord = { mm: length === 'cm' ? ' cm' : ' in', degrees: '°', percent: ' %' }[unit];
+  return `${bare(low)} to ${bare(high)}${unitWord}`;
 }

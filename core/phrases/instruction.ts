@@ -1,7 +1,8 @@
 import type { ChangeName, Difference } from '../change';
+import type { Question } from '../method';
 import type { Item } from '../reading';
 import { inFootWords, type FootWords, type Hand } from './feet';
-import { lengthWithUnit, type LengthUnit } from './figures';
+import { lengthWithUnit, lineWords, type LengthUnit } from './figures';
 
 export interface Speech {
   length: LengthUnit;
@@ -39,6 +40,7 @@ function heelToeWords(foot: 'lead' | 'trail', by: number, to: number): string {
 
 /** A difference with what its sentence needs of the rest. */
 interface Told {
+  /** Zero where it was not looked at before. */
   by: number;
   to: number;
   /** The size of a difference in length, with its unit. */
@@ -65,16 +67,36 @@ const SENTENCES: Record<ChangeName, (told: Told) => string> = {
     `Put ${percent(by)} ${by > 0 ? 'more' : 'less'} of the weight on the lead foot, to ${Math.round(to)} %.`,
   leadHeelToe: ({ by, to }) => heelToeWords('lead', by, to),
   trailHeelToe: ({ by, to }) => heelToeWords('trail', by, to),
+  trailKneeInside: ({ to, withUnit }) =>
+    to < 0
+      ? `Trail knee ${withUnit(-to)} outside the inside edge of its foot.`
+      : `Trail knee ${withUnit(to)} inside the inside edge of its foot.`,
+  trailKneeFlex: ({ to }) =>
+    Math.round(to) <= 0
+      ? 'Trail knee as straight as the lead.'
+      : `Trail knee ${angle(to)} more flexed than the lead, over the toes.`,
+  hipBump: ({ to, withUnit }) =>
+    Math.round(to) === 0
+      ? 'Hips back to the middle, breastbone still.'
+      : `Hips set ${withUnit(Math.abs(to))} ${to > 0 ? 'toward' : 'away from'} the target, square, breastbone still.`,
+  hipGap: ({ to, withUnit }) => `Lead hip ${withUnit(to)} inside the outside of the lead foot.`,
+  hipLine: ({ to }) => `Hips ${lineWords(to)} to the target line.`,
+  shoulderLine: ({ to }) => `Shoulders ${lineWords(to)} to the target line.`,
+  shoulderTilt: ({ to }) => `Trail shoulder ${angle(to)} lower, tilted from the ribs.`,
+  clubFace: ({ to }) => `Aim the club face ${lineWords(to)}, whatever the feet do.`,
+  hipTurn: ({ to }) => `Turn the hips to ${angle(to)}, no further than is comfortable.`,
+  shoulderTurn: ({ to }) => `Turn the shoulders to ${angle(to)}, no further than is comfortable.`,
 };
 
 /** What to tell the student, one sentence a change, in the order given. */
 export function instructions(changes: readonly Difference[], shoeLength: number, speech: Speech): string[] {
   const toesMove = changes.some((each) => each.change === 'setback');
   return changes.map(({ change, from, to }) => {
+    const by = from === null ? 0 : to - from;
     const sentence = SENTENCES[change]({
-      by: to - from,
+      by,
       to,
-      length: lengthWithUnit(Math.abs(to - from), speech.length),
+      length: lengthWithUnit(Math.abs(by), speech.length),
       withUnit: (mm) => lengthWithUnit(mm, speech.length),
       shoeLength,
       onItsLine: toesMove ? '' : ', the toe kept on its line',
@@ -93,17 +115,30 @@ export const ITEM_NAMES: Record<Item, string> = {
   leadShare: 'Weight on lead foot',
   leadHeelToe: 'Heel to toe, lead foot',
   trailHeelToe: 'Heel to toe, trail foot',
+  ballOut: 'Ball, out from the toe line',
+  trailKneeInside: 'Trail knee, inside its foot',
+  trailKneeFlex: 'Trail knee, more flexed than the lead',
+  hipBump: 'Hips, set toward the target',
+  hipGap: 'Lead hip, inside its foot’s outside',
+  hipLine: 'Hip line',
+  shoulderLine: 'Shoulder line',
+  shoulderTilt: 'Trail shoulder lower',
+  clubFace: 'Club face',
+  hipTurn: 'Hip turn at the top',
+  shoulderTurn: 'Shoulder turn at the top',
+};
+
+/** What each question is called, in lead and trail. */
+export const QUESTION_NAMES: Record<Question, string> = {
+  ...ITEM_NAMES,
+  heelToe: 'Heel to toe, both feet',
+  seat: 'Seat',
+  pressureRoute: 'Pressure route',
 };
 
 /** What each change is called in the log, in lead and trail. */
 export const CHANGE_NAMES: Record<ChangeName, string> = {
-  stanceWidth: ITEM_NAMES.stanceWidth,
-  leadFlare: ITEM_NAMES.leadFlare,
-  trailFlare: ITEM_NAMES.trailFlare,
+  ...ITEM_NAMES,
   setback: 'Trail foot set back',
-  ballAlong: ITEM_NAMES.ballAlong,
   ballOut: 'Lead toe to the ball’s line',
-  leadShare: ITEM_NAMES.leadShare,
-  leadHeelToe: ITEM_NAMES.leadHeelToe,
-  trailHeelToe: ITEM_NAMES.trailHeelToe,
 };

@@ -1,3 +1,5 @@
 export * from './types';
 export * from './items';
+export * from './weigh';
+export * from './causes';
 export * from './read';

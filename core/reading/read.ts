@@ -1,22 +1,20 @@
-import {
-  linesDisagree,
-  measureAddress,
-  measureUncertainty,
-  type AddressMeasures,
-  type MeasureUncertainty,
-} from '../ground';
-import { answerFor, bandFor } from '../method';
-import { ITEM_DEFINITIONS } from './items';
+import { measureAddress, measureUncertainty } from '../ground';
+import { answerFor, bandsFor, CHOICE_QUESTIONS, type Bands } from '../method';
+import { causeOf } from './causes';
+import { ITEM_DEFINITIONS, type Taken } from './items';
+import { noticesFor } from './notices';
 import {
   ITEMS,
   MODEL_VERSION,
+  type ChoiceFinding,
   type Finding,
   type Item,
-  type Notice,
   type Reading,
   type ReadingInput,
   type Verdict,
 } from './types';
+import { weightOf } from './weigh';
+import { withholder } from './withhold';
 
 export const MOST_PUT_FORWARD = 2;
 
@@ -26,72 +24,114 @@ export function verdictFor(measured: number, low: number, high: number): Verdict
   return measured > high ? 'above' : 'in';
 }
 
-function findingFor(
-  item: Item,
-  input: ReadingInput,
-  measures: AddressMeasures,
-  sure: MeasureUncertainty,
-): Finding {
-  const { question, unit, value, uncertainty } = ITEM_DEFINITIONS[item];
-  const answer = answerFor(input.method, question, input.club, input.shot);
-  const band = bandFor(answer, input.build, input.clubLengthInches);
-  const measured = value(measures, input.setup.balance);
-  const spread = uncertainty(sure);
-  const verdict = verdictFor(measured, band.low, band.high);
+/** A finding by itself, before it is set beside the others; null when not seen or left free. */
+function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Taken): Finding | null {
+  const { question, unit, measured: measure } = ITEM_DEFINITIONS[item];
+  const band = bands.figures[question];
+  const found = band && measure(taken);
+  if (!band || !found) return null;
+  const { value: measured, uncertainty } = found;
+  const { low, high } = band;
+  const verdict = verdictFor(measured, low, high);
   const { why, limitsBelow, limitsAbove } = input.method.questions[question];
   return {
     item,
     question,
     unit,
     measured,
-    uncertainty: spread,
+    uncertainty,
     ...band,
     verdict,
-    close: Math.min(Math.abs(measured - band.low), Math.abs(measured - band.high)) < spread,
-    mark: answer.mark,
+    close: Math.min(Math.abs(measured - low), Math.abs(measured - high)) < uncertainty,
+    mark: answerFor(input.method, question, input.club, input.shot).mark,
     why,
     limits: { below: limitsBelow, in: '', above: limitsAbove }[verdict],
+    weight: weightOf({ item, measured, low, high, verdict }),
+    because: null,
+    withheld: null,
     putForward: false,
   };
 }
 
-/** How far a finding is outside its band, in what a coach can just notice. */
-export function excess(finding: Finding): number {
-  const outside = Math.max(finding.low - finding.measured, finding.measured - finding.high, 0);
-  return outside / ITEM_DEFINITIONS[finding.item].justNoticeable;
+/** A cause is heavier by this share of what it explains (starting value). */
+const SHARE_OF_EFFECTS = 0.5;
+
+/** The finding at the beginning of a chain of causes. */
+function rootOf(finding: Finding, byItem: ReadonlyMap<Item, Finding>): Item {
+  let root = finding;
+  while (root.because) root = byItem.get(root.because.item)!;
+  return root.item;
+}
+
+/** What each cause weighs with what it explains. */
+function weightsWithEffects(findings: readonly Finding[]): Map<Item, number> {
+  const byItem = new Map(findings.map((finding) => [finding.item, finding]));
+  const weights = new Map(findings.map((finding) => [finding.item, finding.weight.total]));
+  for (const finding of findings) {
+    if (!finding.because) continue;
+    const root = rootOf(finding, byItem);
+    weights.set(root, weights.get(root)! + SHARE_OF_EFFECTS * finding.weight.total);
+  }
+  return weights;
 }
 
 /**
- * The at most two findings to put forward: the furthest outside, those that are no close call
- * before those that are; of two as far outside, the one nearer the ground.
+ * The at most two findings to put forward: no effect of another and none that is withheld; plain
+ * ones before close calls, then the heaviest; of two as heavy, the one nearer the ground.
  */
 function chosenOf(findings: readonly Finding[]): Set<Item> {
-  const outside = findings
-    .filter((finding) => finding.verdict !== 'in')
-    .sort((a, b) => Number(a.close) - Number(b.close) || excess(b) - excess(a));
-  return new Set(outside.slice(0, MOST_PUT_FORWARD).map((finding) => finding.item));
+  const weights = weightsWithEffects(findings);
+  const standing = findings
+    .filter(({ verdict, because, withheld }) => verdict !== 'in' && !because && withheld === null)
+    .sort((a, b) => Number(a.close) - Number(b.close) || weights.get(b.item)! - weights.get(a.item)!);
+  return new Set(standing.slice(0, MOST_PUT_FORWARD).map((finding) => finding.item));
 }
 
-function noticesFor(measures: AddressMeasures): Notice[] {
-  const { toeLine, heelLine, gap } = measures;
-  return [
-    ...(linesDisagree(measures) ? [{ kind: 'lines disagree' as const, toeLine, heelLine }] : []),
-    ...(gap < 0 ? [{ kind: 'shoes overlap' as const, gap }] : []),
-  ];
+function choicesFor({ method, setup, club, shot }: ReadingInput, bands: Bands): ChoiceFinding[] {
+  return CHOICE_QUESTIONS.flatMap((question) => {
+    const seen = setup.posture?.choices[question];
+    const wanted = bands.choices[question];
+    if (seen === undefined || !wanted) return [];
+    const { why } = method.questions[question];
+    const { mark } = answerFor(method, question, club, shot);
+    return [{ question, seen, wanted, asTaught: wanted.includes(seen), mark, why }];
+  });
 }
 
 /**
- * Reads a setup against a house method for one build, club and shot: a finding for every item in
- * body order, at most two of them put forward, and what else the coach should be told.
+ * Reads a setup against a house method for one body, club and shot: a finding for every item that
+ * was looked at and that the method has a view on, in body order; what comes from what; at most
+ * two put forward; and what else the coach should be told.
  */
 export function readSetup(input: ReadingInput): Reading {
-  const measures = measureAddress(input.setup.address);
-  const sure = measureUncertainty(input.setup.address);
-  const findings = ITEMS.map((item) => findingFor(item, input, measures, sure));
+  const { setup, method, build, legs, cautions = [] } = input;
+  const taken: Taken = {
+    setup,
+    measures: measureAddress(setup.address),
+    sure: measureUncertainty(setup.address),
+  };
+  const bands = bandsFor(method, { build, legs }, input);
+  const alone = ITEMS.flatMap((item) => findingFor(item, input, bands, taken) ?? []);
+  const verdicts = new Map(alone.map((finding) => [finding.item, finding.verdict]));
+  const verdictOf = (item: Item) => verdicts.get(item);
+  const withheldFor = withholder(cautions, setup.posture, verdictOf);
+  const findings = alone.map((finding) => ({
+    ...finding,
+    because: causeOf(finding.item, finding.verdict, verdictOf),
+    withheld: withheldFor(finding),
+  }));
   const chosen = chosenOf(findings);
   return {
     modelVersion: MODEL_VERSION,
     findings: findings.map((finding) => ({ ...finding, putForward: chosen.has(finding.item) })),
-    notices: noticesFor(measures),
+    choices: choicesFor(input, bands),
+    notices: noticesFor({
+      measures: taken.measures,
+      posture: setup.posture,
+      bands,
+      findings,
+      shot: input.shot,
+      verdictOf,
+    }),
   };
 }

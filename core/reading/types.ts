@@ -1,12 +1,15 @@
-import type { Build, BuildFigureName } from '../build';
-import type { ClubId, Shot } from '../club';
+import type { Body, BuildFigureName } from '../build';
+import type { Caution } from '../cautions';
 import type { Setup } from '../ground';
-import type { FigureMark, HouseMethod, Question } from '../method';
+import type { ChoiceQuestion, FigureMark, FigureQuestion, HouseMethod, Played, Unit } from '../method';
 
 /** Raised whenever a figure of a reading could come out differently for the same input. */
-export const MODEL_VERSION = '1.0.0';
+export const MODEL_VERSION = '2.0.0';
 
-/** What is measured to answer the questions; heel to toe is measured under each foot. */
+/**
+ * What is measured to answer the questions; heel to toe is measured under each foot. From the
+ * ground up, new ones at the end: the log keeps findings by their place.
+ */
 export const ITEMS = [
   'stanceWidth',
   'leadFlare',
@@ -16,15 +19,37 @@ export const ITEMS = [
   'leadShare',
   'leadHeelToe',
   'trailHeelToe',
+  'ballOut',
+  'trailKneeInside',
+  'trailKneeFlex',
+  'hipBump',
+  'hipGap',
+  'hipLine',
+  'shoulderLine',
+  'shoulderTilt',
+  'clubFace',
+  'hipTurn',
+  'shoulderTurn',
 ] as const;
 export type Item = (typeof ITEMS)[number];
 
-export type Unit = 'mm' | 'degrees' | 'percent';
 export type Verdict = 'below' | 'in' | 'above';
+
+/** Why a finding weighs what it does, each part in what a coach can just notice. */
+export interface Weight {
+  /** How far it is outside its band. */
+  out: number;
+  /** What it costs in turn, back and through. */
+  turn: number;
+  /** What it costs in path. */
+  path: number;
+  /** All three, times the share of its part of the body: the ground first. */
+  total: number;
+}
 
 export interface Finding {
   item: Item;
-  question: Question;
+  question: FigureQuestion;
   unit: Unit;
   measured: number;
   /** One standard deviation of `measured`. */
@@ -37,28 +62,51 @@ export interface Finding {
   close: boolean;
   /** Estimated build figures that made the band wider. */
   widenedBy: BuildFigureName[];
+  /** The legs decide the band and have not been tested. */
+  untested: boolean;
   mark: FigureMark;
   why: string;
   /** What the verdict limits; empty when in the band. */
   limits: string;
+  weight: Weight;
+  /** The finding it comes from; told with that one and not by itself. */
+  because: { item: Item; words: string } | null;
+  /** Why nothing is suggested about it although it is out; null where something may be. */
+  withheld: string | null;
   /** One of the at most two that are put forward. */
   putForward: boolean;
 }
 
-export type Notice =
-  { kind: 'lines disagree'; toeLine: number; heelLine: number } | { kind: 'shoes overlap'; gap: number };
+/** A question answered by a word: as this method teaches it, or otherwise. */
+export interface ChoiceFinding {
+  question: ChoiceQuestion;
+  seen: string;
+  wanted: string[];
+  asTaught: boolean;
+  mark: FigureMark;
+  why: string;
+}
 
-export interface ReadingInput {
+export type Notice =
+  | { kind: 'lines disagree'; toeLine: number; heelLine: number }
+  | { kind: 'shoes overlap'; gap: number }
+  | { kind: 'flare moved the toe line'; foot: 'lead' | 'trail'; toeLine: number; heelLine: number }
+  | { kind: 'face follows the feet'; stanceLine: number; clubFace: number }
+  | { kind: 'shoulders against the feet'; stanceLine: number; shoulderLine: number }
+  | { kind: 'ball only looks moved'; wider: boolean }
+  | { kind: 'pitch reverses the trail foot'; trailFlare: number }
+  | { kind: 'turns too far' };
+
+export interface ReadingInput extends Body, Played {
   setup: Setup;
-  build: Build;
-  club: ClubId;
-  clubLengthInches: number;
-  shot: Shot;
   method: HouseMethod;
+  /** What the student's notes and age ask to be left alone. */
+  cautions?: readonly Caution[];
 }
 
 export interface Reading {
   modelVersion: string;
   findings: Finding[];
+  choices: ChoiceFinding[];
   notices: Notice[];
 }

@@ -1,5 +1,5 @@
-import type { Address, Build, HouseMethod, Setup } from '..';
-import { SHOULDERS_AND_NEUTRAL } from '..';
+import type { Address, Body, Build, HouseMethod, Setup } from '..';
+import { SHOULDERS_AND_NEUTRAL } from '../presets';
 
 /** A shoe of 290 by 105 mm on feet 500 mm apart, level, and the ball 50 mm inside the lead heel. */
 export const address = (
@@ -37,3 +37,5 @@ export const build = (over: Partial<Build> = {}): Build => ({
 export const estimated = (value: number, uncertainty: number) => figure(value, 'estimated', uncertainty);
 
 export const method: HouseMethod = { id: 'm', version: 1, ...SHOULDERS_AND_NEUTRAL };
+
+export const body = (over: Partial<Build> = {}): Body => ({ build: build(over), legs: null });

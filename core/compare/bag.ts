@@ -1,0 +1,23 @@
+import type { Body } from '../build';
+import { setupAsTaught } from '../change';
+import type { Setup } from '../ground';
+import { asPlayed, bandsFor, CLUBS_AND_SHOTS, type Bands, type HouseMethod, type Played } from '../method';
+
+export interface ClubAsTaught {
+  played: Played;
+  bands: Bands;
+  /** The feet as this method would have this body stand with this club. */
+  setup: Setup;
+}
+
+/** One method for one body through the whole bag, longest club first, pitches after full shots. */
+export function wholeBag(method: HouseMethod, body: Body): ClubAsTaught[] {
+  const inOrder = [
+    ...CLUBS_AND_SHOTS.filter(({ shot }) => shot === 'full'),
+    ...CLUBS_AND_SHOTS.filter(({ shot }) => shot === 'pitch'),
+  ];
+  return inOrder.map((each) => {
+    const played = asPlayed(each);
+    return { played, bands: bandsFor(method, body, played), setup: setupAsTaught(method, body, played) };
+  });
+}

@@ -1,0 +1,4 @@
+export * from './compare';
+export * from './bag';
+export * from './explain';
+export * from './disputes';

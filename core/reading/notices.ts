@@ -1,0 +1,74 @@
+import { linesDisagree, type AddressMeasures } from '../ground';
+import type { Shot } from '../club';
+import type { Bands } from '../method';
+import type { Posture } from '../posture';
+import type { Finding, Item, Notice, Verdict } from './types';
+
+/** Feet or shoulders are said to be turned from this on (starting value), degrees. */
+const TURNED_DEGREES = 3;
+
+export interface Noticed {
+  measures: AddressMeasures;
+  posture: Posture | undefined;
+  bands: Bands;
+  findings: readonly Finding[];
+  shot: Shot;
+}
+
+const inBand = (band: { low: number; high: number } | undefined, value: number): boolean =>
+  band !== undefined && value >= band.low && value <= band.high;
+
+/** Toe line and heel line: told apart, and where a flare made the difference, which foot's. */
+function linesOf({ measures, bands, verdictOf }: Noticed & WithVerdicts): Notice[] {
+  const { toeLine, heelLine } = measures;
+  const wanted = bands.figures.stanceLine;
+  if (verdictOf('stanceLine') !== 'in' && inBand(wanted, heelLine)) {
+    const foot = toeLine < heelLine ? ('lead' as const) : ('trail' as const);
+    return [{ kind: 'flare moved the toe line', foot, toeLine, heelLine }];
+  }
+  return linesDisagree(measures) ? [{ kind: 'lines disagree', toeLine, heelLine }] : [];
+}
+
+/** Feet that say one thing and face or shoulders another, unless the method means it so. */
+function conflictsOf({ measures, posture, bands }: Noticed): Notice[] {
+  const { toeLine: stanceLine } = measures;
+  const clubFace = posture?.figures.clubFace?.value;
+  const shoulderLine = posture?.figures.shoulderLine?.value;
+  const { figures } = bands;
+  const closed = stanceLine >= TURNED_DEGREES;
+  const meantShoulders =
+    shoulderLine !== undefined &&
+    inBand(figures.stanceLine, stanceLine) &&
+    inBand(figures.shoulderLine, shoulderLine);
+  return [
+    ...(closed && clubFace !== undefined && clubFace >= TURNED_DEGREES && !inBand(figures.clubFace, clubFace)
+      ? [{ kind: 'face follows the feet' as const, stanceLine, clubFace }]
+      : []),
+    ...(closed && shoulderLine !== undefined && shoulderLine <= -TURNED_DEGREES && !meantShoulders
+      ? [{ kind: 'shoulders against the feet' as const, stanceLine, shoulderLine }]
+      : []),
+  ];
+}
+
+interface WithVerdicts {
+  verdictOf: (item: Item) => Verdict | undefined;
+}
+
+/** What a coach should be told beside the findings. */
+export function noticesFor(noticed: Noticed & WithVerdicts): Notice[] {
+  const { measures, shot, verdictOf } = noticed;
+  const width = verdictOf('stanceWidth');
+  const tooFar = verdictOf('hipTurn') === 'above' || verdictOf('shoulderTurn') === 'above';
+  return [
+    ...(measures.gap < 0 ? [{ kind: 'shoes overlap' as const, gap: measures.gap }] : []),
+    ...linesOf(noticed),
+    ...conflictsOf(noticed),
+    ...(width !== 'in' && verdictOf('ballAlong') === 'in'
+      ? [{ kind: 'ball only looks moved' as const, wider: width === 'above' }]
+      : []),
+    ...(shot === 'pitch' && verdictOf('trailFlare') === 'above'
+      ? [{ kind: 'pitch reverses the trail foot' as const, trailFlare: measures.trailFlare }]
+      : []),
+    ...(tooFar ? [{ kind: 'turns too far' as const }] : []),
+  ];
+}

@@ -1,0 +1,64 @@
+import type { Part } from '../method';
+import { ITEM_DEFINITIONS } from './items';
+import type { Finding, Item, Verdict, Weight } from './types';
+
+/** What one unit outside a band costs, degrees of turn and of path (starting values). */
+interface Cost {
+  turn?: Partial<Record<Exclude<Verdict, 'in'>, number>>;
+  path?: number;
+}
+
+/**
+ * A degree of flare or line is a degree of turn to one side (the leg stops); a degree of line half
+ * a degree of path, a percent toward the toes a tenth, 90 mm of ball a degree and a half on the
+ * arc. The rest are starting values.
+ */
+const COSTS: Partial<Record<Item, Cost>> = {
+  stanceWidth: { turn: { above: 0.05 } },
+  leadFlare: { turn: { below: 1, above: 1 } },
+  trailFlare: { turn: { below: 1, above: 0.5 } },
+  stanceLine: { turn: { below: 1, above: 1 }, path: 0.5 },
+  ballAlong: { path: 0.017 },
+  leadHeelToe: { path: 0.1 },
+  trailHeelToe: { turn: { above: 0.3 } },
+  hipBump: { turn: { above: 0.1 } },
+  hipLine: { turn: { below: 0.5 } },
+  shoulderLine: { path: 0.5 },
+  clubFace: { path: 0.5 },
+  hipTurn: { turn: { below: 1, above: 0.5 } },
+  shoulderTurn: { turn: { below: 0.5, above: 0.5 } },
+};
+
+/** Turn and path in what can just be noticed (starting values), degrees. */
+const TURN_STEP = 5;
+const PATH_STEP = 1;
+
+/** What comes first from the ground up: a part's share of its weight (starting values). */
+export const GROUND_UP: Record<Part, number> = {
+  feet: 1,
+  knees: 0.9,
+  hips: 0.8,
+  shoulders: 0.7,
+  hands: 0.7,
+  swing: 0.5,
+};
+
+const NO_WEIGHT: Weight = { out: 0, turn: 0, path: 0, total: 0 };
+
+/** How heavy a finding is: how far out, what it costs in turn and path, and how near the ground. */
+export function weightOf({
+  item,
+  measured,
+  low,
+  high,
+  verdict,
+}: Pick<Finding, 'item' | 'measured' | 'low' | 'high' | 'verdict'>): Weight {
+  if (verdict === 'in') return NO_WEIGHT;
+  const outside = Math.max(low - measured, measured - high);
+  const { justNoticeable, part } = ITEM_DEFINITIONS[item];
+  const cost = COSTS[item];
+  const out = outside / justNoticeable;
+  const turn = (outside * (cost?.turn?.[verdict] ?? 0)) / TURN_STEP;
+  const path = (outside * (cost?.path ?? 0)) / PATH_STEP;
+  return { out, turn, path, total: (out + turn + path) * GROUND_UP[part] };
+}

@@ -1,0 +1,54 @@
+import type { Caution, Remedy } from '../cautions';
+import type { Posture } from '../posture';
+import type { Finding, Item, Verdict } from './types';
+
+interface Restraint {
+  remedies: readonly Remedy[];
+  reason: string;
+}
+
+const MORE_TURN: readonly Remedy[] = [
+  { item: 'leadFlare', by: 'more' },
+  { item: 'trailFlare', by: 'more' },
+  { item: 'stanceLine', by: 'more' },
+];
+
+/** Who should not close or flare more: one who turns too far already, or swings from the inside. */
+function restraintsOf(
+  cautions: readonly Caution[],
+  posture: Posture | undefined,
+  verdictOf: (item: Item) => Verdict | undefined,
+): Restraint[] {
+  const tooFar = verdictOf('hipTurn') === 'above' || verdictOf('shoulderTurn') === 'above';
+  return [
+    ...cautions.map(({ withholds, reason }) => ({ remedies: withholds, reason })),
+    ...(tooFar
+      ? [{ remedies: MORE_TURN, reason: 'Turns too far already: no more flare and no closing.' }]
+      : []),
+    ...(posture?.swingPath === 'from the inside'
+      ? [
+          {
+            remedies: [{ item: 'stanceLine' as const, by: 'more' as const }],
+            reason: 'Swings from the inside already: closing would send the path further out.',
+          },
+        ]
+      : []),
+  ];
+}
+
+/** Why the remedy of a finding is not suggested to this student; null when it may be. */
+export function withholder(
+  cautions: readonly Caution[],
+  posture: Posture | undefined,
+  verdictOf: (item: Item) => Verdict | undefined,
+): (finding: Pick<Finding, 'item' | 'verdict'>) => string | null {
+  const restraints = restraintsOf(cautions, posture, verdictOf);
+  return ({ item, verdict }) => {
+    if (verdict === 'in') return null;
+    const by = verdict === 'below' ? 'more' : 'less';
+    const found = restraints.find(({ remedies }) =>
+      remedies.some((remedy) => remedy.item === item && remedy.by === by),
+    );
+    return found?.reason ?? null;
+  };
+}
