@@ -1,4 +1,5 @@
-import { SHOULDERS_AND_NEUTRAL, readSetup, clubById, type HouseMethod } from '@pedastance/core';
+import { readSetup, clubById, type HouseMethod } from '@pedastance/core';
+import { PRESETS, SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { AddressEntry, BuildFigures, Method, NewStudent, ReadingEntry, SignIn, faultsOf } from '.';
 import { build, setup } from '../core/test/example';
@@ -65,14 +66,17 @@ describe('a build', () => {
 });
 
 describe('a method is refused whole', () => {
-  test('the one the product starts with passes', () => expect(Method.safeParse(method()).success).toBe(true));
+  test.each(PRESETS.map(({ key, contents }) => [key, contents] as const))('%s passes', (_key, contents) =>
+    expect(faults(Method as never, { ...method(), ...contents })).toEqual([]),
+  );
 
   test('with an answer missing, named by question, club and shot', () => {
     const broken = copied();
     broken.questions.trailFlare.answers[0]!.clubs.pop();
-    expect(faults(Method as never, broken)[0]?.expected).toBe(
-      'trailFlare, Lob wedge, full shot: expected an answer, found none',
-    );
+    expect(faults(Method as never, broken)[0]).toMatchObject({
+      field: 'questions.trailFlare.answers',
+      expected: 'one answer for the Lob wedge, full shot, not none',
+    });
   });
 
   test('with an unknown club', () => {
@@ -90,6 +94,59 @@ describe('a method is refused whole', () => {
     if (rule.kind !== 'shoulders by club length') throw new Error('expected a rule by the shoulders');
     rule.marks[2]!.lengthInches = 50;
     expect(faults(Method as never, broken)[0]?.expected).toMatch(/Equipment Rules/);
+  });
+});
+
+describe('a rule', () => {
+  const withRule = (question: 'leadFlare' | 'stanceWidth' | 'hipBump' | 'seat', rule: object) => {
+    const changed = copied();
+    changed.questions[question].answers[0]!.rule = rule as never;
+    return faults(Method as never, changed)[0];
+  };
+
+  test.each([
+    ['leadFlare', { kind: 'fixed', value: 90 }, 'rule.value', 'at most 60'],
+    ['leadFlare', { kind: 'no view' }, 'rule.kind', ''],
+    [
+      'leadFlare',
+      { kind: 'by club', values: { driver: 20 } },
+      'rule.values.3-wood',
+      'a figure for the 3-wood',
+    ],
+    ['hipBump', { kind: 'fixed', value: 700 }, 'rule.value', 'at most 150'],
+    [
+      'seat',
+      { kind: 'choice', choices: ['on a chair'] },
+      'rule.choices.0',
+      'over the heels or behind the heels',
+    ],
+    ['seat', { kind: 'choice', choices: [] }, 'rule.choices', 'at least 1 of them'],
+    ['stanceWidth', { kind: 'leg test', neededTurn: 45, give: 10, untested: 20 }, 'rule.kind', ''],
+    [
+      'stanceWidth',
+      {
+        kind: 'by club length',
+        marks: [
+          { lengthInches: 40, value: 400 },
+          { lengthInches: 38, value: 500 },
+        ],
+      },
+      'rule.marks',
+      'marks in rising order of club length',
+    ],
+  ] as const)('%s by %j is refused at its place', (question, rule, field, expected) => {
+    const fault = withRule(question, rule)!;
+    expect(fault.field).toContain(`questions.${question}.answers.0.${field}`);
+    expect(fault.expected).toContain(expected);
+  });
+
+  test('a band upside down is refused', () => {
+    const changed = copied();
+    changed.questions.leadFlare.answers[0]!.tolerance.above = -4;
+    expect(faults(Method as never, changed)[0]).toMatchObject({
+      field: 'questions.leadFlare.answers.0.tolerance.above',
+      expected: 'at least 0',
+    });
   });
 });
 
@@ -127,6 +184,7 @@ describe('entries', () => {
       club: '7-iron',
       clubLengthInches: clubById('7-iron').lengthInches,
       shot: 'full',
+      legs: null,
       method: method(),
     });
     const entry = {
@@ -140,7 +198,7 @@ describe('entries', () => {
     };
     expect(faults(ReadingEntry as never, entry)).toEqual([]);
     const swapped = { ...entry, findings: [...entry.findings].reverse() };
-    expect(faults(ReadingEntry as never, swapped)[0]?.expected).toMatch(/in body order/);
+    expect(faults(ReadingEntry as never, swapped)[0]?.expected).toMatch(/body order/);
     const all = { ...entry, findings: entry.findings.map((finding) => ({ ...finding, putForward: true })) };
     expect(faults(ReadingEntry as never, all)[0]?.expected).toMatch(/at most two/);
   });

@@ -7,3 +7,6 @@ export const LATEST_BIRTH_YEAR = 2100;
 
 /** A shoulder breadth is at most this share of height (starting value; the tallest ratio seen is a third). */
 export const MOST_SHOULDERS_OF_HEIGHT = 0.4;
+
+export const LONGEST_METHOD_NAME = 80;
+export const LONGEST_METHOD_TEXT = 500;

@@ -8,10 +8,12 @@ import {
   CLUBS_AND_SHOTS,
   FIGURE_QUESTION_NAMES,
   FIGURE_QUESTIONS,
+  QUESTIONS,
   type Bands,
   type FigureQuestion,
   type HouseMethod,
   type Played,
+  type RuleKind,
 } from '../method';
 import { figureWithUnit } from '../phrases';
 import { TRIED_BODIES, type TriedBody } from './bodies';
@@ -170,11 +172,25 @@ class Cases {
 /** What is found without its figures, which differ from body to body. */
 const withoutFigures = (what: string): string => what.replace(/[\d.\u2212]+/g, '');
 
+const LEG_RULES: readonly RuleKind[] = ['leg test', 'what the legs lack'];
+
+/** Legs are tried only on a method that asks for them: to any other they make no difference. */
+function bodiesFor(method: HouseMethod): readonly TriedBody[] {
+  const rules = QUESTIONS.flatMap((question) =>
+    method.questions[question].answers.map(({ rule }) => rule.kind),
+  );
+  if (rules.some((kind) => LEG_RULES.includes(kind))) return TRIED_BODIES;
+  return TRIED_BODIES.filter(({ body }) => body.legs === null);
+}
+
 /**
  * Tries a method on bodies from 140 to 205 cm with every club and shot: what cannot be met, and
  * what is unwise, each with the cases it was found for.
  */
-export function checkMethod(method: HouseMethod, bodies: readonly TriedBody[] = TRIED_BODIES): MethodCheck {
+export function checkMethod(
+  method: HouseMethod,
+  bodies: readonly TriedBody[] = bodiesFor(method),
+): MethodCheck {
   const refusals = new Cases();
   const warnings = new Cases();
   for (const tried of bodies) {

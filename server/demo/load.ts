@@ -2,19 +2,21 @@ import type { AddressEntry, ChangeEntry, NewBuild, ReadingEntry } from '@pedasta
 import {
   ADULT_AGE,
   MEASURED_UNCERTAINTY,
-  SHOULDERS_AND_NEUTRAL,
-  clubById,
+  asPlayed,
+  cautionsFor,
   differences,
   estimateBuild,
   readSetup,
   shoeLengthFromSize,
-  startingSetup,
+  setupAsTaught,
   withItem,
   withSuggestions,
   type BuildFigureName,
+  type Caution,
   type HouseMethod,
   type Setup,
 } from '@pedastance/core';
+import { PRESETS } from '@pedastance/core/presets';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { hashPassword } from '../accounts/passwords';
@@ -22,7 +24,7 @@ import { APPLICATION_ROLE } from '../config/settings';
 import { addAccount } from '../store/accounts';
 import { addBuild } from '../store/builds';
 import { addEntry, addLesson } from '../store/lessons';
-import { addMethod } from '../store/methods';
+import { addMethodVersion } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addStudent } from '../store/students';
 import {
@@ -71,17 +73,17 @@ function buildOf(student: DemoStudent, studentId: string, height: number, madeAt
   };
 }
 
-/** The setup a lesson found: the middle of every band, moved by the scenario's offsets. */
+/** The setup a lesson found: as the method teaches it, moved by the scenario's offsets. */
 function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setup {
-  const { lengthInches } = clubById(lesson.club);
-  const shot = lesson.shot ?? 'full';
-  const input = { build: build.figures, club: lesson.club, clubLengthInches: lengthInches, shot, method };
-  const start = startingSetup(build.figures, lengthInches);
-  const middle = withSuggestions(start, readSetup({ ...input, setup: start }).findings);
-  return readSetup({ ...input, setup: middle }).findings.reduce(
+  const played = asPlayed({ club: lesson.club, shot: lesson.shot ?? 'full' });
+  const body = { build: build.figures, legs: null };
+  const taught = setupAsTaught(method, body, played);
+  const { findings } = readSetup({ ...body, ...played, method, setup: taught });
+  const moved = findings.reduce(
     (setup, finding) => withItem(setup, finding.item, finding.middle + (lesson.offsets[finding.item] ?? 0)),
-    middle,
+    taught,
   );
+  return lesson.posture ? { ...moved, posture: lesson.posture } : moved;
 }
 
 interface Scene {
@@ -90,10 +92,11 @@ interface Scene {
   method: HouseMethod;
   studentId: string;
   build: NewBuild;
+  cautions: readonly Caution[];
 }
 
 async function addLessonWithEntries(
-  { client, writer, method, studentId, build }: Scene,
+  { client, writer, method, studentId, build, cautions }: Scene,
   lesson: DemoLesson,
   startedAt: Date,
 ) {
@@ -108,11 +111,10 @@ async function addLessonWithEntries(
   const land = { ...writer, receivedAt: after(40) };
   await addLesson(client, { id: lessonId, studentId, startedAt: startedAt.toISOString() }, land);
 
-  const shot = lesson.shot ?? 'full';
-  const club = { club: lesson.club, clubLengthInches: clubById(lesson.club).lengthInches, shot };
+  const club = asPlayed({ club: lesson.club, shot: lesson.shot ?? 'full' });
   const setup = setupOf(lesson, build, method);
   const today: AddressEntry = { ...entry(12), kind: 'address', standing: 'today', ...club, setup };
-  const { modelVersion, findings, notices } = readSetup({ ...club, setup, build: build.figures, method });
+  const reading = readSetup({ ...club, setup, build: build.figures, legs: null, method, cautions });
   const read: ReadingEntry = {
     ...entry(14),
     kind: 'reading',
@@ -120,16 +122,14 @@ async function addLessonWithEntries(
     buildId: build.id,
     methodId: method.id,
     methodVersion: method.version,
-    modelVersion,
-    findings,
-    notices,
+    ...reading,
   };
   await addEntry(client, today, land);
   await addEntry(client, read, land);
 
   const agreed = withSuggestions(
     setup,
-    findings.filter((finding) => finding.putForward),
+    reading.findings.filter((finding) => finding.putForward),
   );
   if (!lesson.change || differences(setup, agreed).length === 0) return;
   const toAddress: AddressEntry = {
@@ -153,7 +153,11 @@ async function addLessonWithEntries(
   await addEntry(client, change, land);
 }
 
-async function addDemoStudent(scene: Omit<Scene, 'studentId' | 'build'>, student: DemoStudent, now: Date) {
+async function addDemoStudent(
+  scene: Omit<Scene, 'studentId' | 'build' | 'cautions'>,
+  student: DemoStudent,
+  now: Date,
+) {
   const { client, writer } = scene;
   const firstSeen =
     Math.max(7, student.grownFrom?.daysAgo ?? 0, ...student.lessons.map((lesson) => lesson.daysAgo)) + 1;
@@ -175,18 +179,30 @@ async function addDemoStudent(scene: Omit<Scene, 'studentId' | 'build'>, student
     await addBuild(client, regrown, { ...writer, receivedAt: new Date(regrown.madeAt) });
     builds.push(regrown);
   }
+  const cautions = cautionsFor(student.cautions, student.age);
   for (const lesson of student.lessons) {
     const startedAt = daysBefore(now, lesson.daysAgo);
     const build = builds.findLast((each) => new Date(each.madeAt) <= startedAt)!;
-    await addLessonWithEntries({ ...scene, studentId, build }, lesson, startedAt);
+    await addLessonWithEntries({ ...scene, studentId, build, cautions }, lesson, startedAt);
   }
+}
+
+/** The presets an academy has made its house methods; the first is what its lessons were read with. */
+async function addDemoMethods(client: Client, academy: DemoAcademy, writer: Writer): Promise<HouseMethod[]> {
+  const methods: HouseMethod[] = [];
+  for (const [at, key] of academy.methods.entries()) {
+    const madeAt = new Date(writer.receivedAt.getTime() + at * MINUTE_MS);
+    const { contents } = PRESETS.find((preset) => preset.key === key)!;
+    const version = { id: idAt(madeAt), madeAt: madeAt.toISOString(), methodId: idAt(madeAt), version: 1 };
+    methods.push(await addMethodVersion(client, { ...version, ...contents }, writer));
+  }
+  return methods;
 }
 
 async function addDemoAcademy(client: Client, academy: DemoAcademy, now: Date): Promise<void> {
   const opened = daysBefore(now, 200);
   const academyId = idAt(opened);
   const instructorId = idAt(opened);
-  const method: HouseMethod = { id: idAt(opened), version: 1, ...SHOULDERS_AND_NEUTRAL };
   await client.query('set local role pedastance_owner');
   await addAccount(
     client,
@@ -201,10 +217,11 @@ async function addDemoAcademy(client: Client, academy: DemoAcademy, now: Date): 
     },
     opened,
   );
-  await addMethod(client, academyId, method, opened);
   await client.query(`set local role ${APPLICATION_ROLE}`);
   await client.query("select set_config('pedastance.academy', $1, true)", [academyId]);
   const writer = { academyId, instructorId, receivedAt: opened };
+  const methods = await addDemoMethods(client, academy, writer);
+  const method = methods[0]!;
   for (const student of academy.students) await addDemoStudent({ client, writer, method }, student, now);
 }
 

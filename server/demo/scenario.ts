@@ -1,4 +1,4 @@
-import type { EstimateAs, Item, ShoeSizeSystem, Shot, ClubId, Hand } from '@pedastance/core';
+import type { EstimateAs, Item, Posture, ShoeSizeSystem, Shot, ClubId, Hand } from '@pedastance/core';
 
 /**
  * The demo: invented people and places, as different as real ones. Lengths in mm, offsets from the
@@ -9,6 +9,8 @@ export interface DemoLesson {
   club: ClubId;
   shot?: Shot;
   offsets: Partial<Record<Item, number>>;
+  /** What was looked at above the feet. */
+  posture?: Posture;
   change?: { reason: string; feel: string; note?: string };
 }
 
@@ -30,6 +32,8 @@ export interface DemoStudent {
 export interface DemoAcademy {
   name: string;
   instructor: { name: string; email: string };
+  /** Presets that are house methods here, by key; lessons were read with the first. */
+  methods: string[];
   students: DemoStudent[];
 }
 
@@ -38,6 +42,7 @@ export const DEMO_PASSWORD = 'paper-and-tape';
 const LANTERN_HILL: DemoAcademy = {
   name: 'Lantern Hill Studio',
   instructor: { name: 'Marit Okonski', email: 'coach@lanternhill.example' },
+  methods: ['shoulders-and-neutral', 'free-the-hips', 'forward-posted'],
   students: [
     {
       name: 'Odile Brandvold',
@@ -91,6 +96,17 @@ const LANTERN_HILL: DemoAcademy = {
           daysAgo: 61,
           club: 'driver',
           offsets: { stanceLine: -3, ballAlong: -9 },
+          posture: {
+            figures: {
+              hipBump: { value: 0, by: 'eye' },
+              shoulderLine: { value: -6, by: 'eye' },
+              clubFace: { value: 0, by: 'measured' },
+              hipTurn: { value: 45, by: 'eye' },
+              shoulderTurn: { value: 90, by: 'eye' },
+            },
+            choices: { seat: 'over the heels', pressureRoute: 'centred' },
+            swingPath: 'across from outside',
+          },
           change: {
             reason: 'Stance line still drifts open after the waggle.',
             feel: 'Stick at the toes until the club is down.',
@@ -235,6 +251,7 @@ const LANTERN_HILL: DemoAcademy = {
 const SALT_HARBOUR: DemoAcademy = {
   name: 'Salt Harbour Academy',
   instructor: { name: 'Teodor Brask', email: 'coach@saltharbour.example' },
+  methods: ['shoulders-and-neutral', 'by-the-arc'],
   students: [
     {
       name: 'Linnea Foxgrove',

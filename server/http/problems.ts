@@ -4,6 +4,7 @@ import type { Logger } from 'pino';
 import { TooManyAttempts } from '../accounts/attempts';
 import { WriteConflict } from '../store/landOnce';
 import { NoSuchLesson } from '../store/lessons';
+import { StaleMethod } from '../store/methods';
 import { NoSuchStudent, StaleEdit } from '../store/students';
 
 /** A refusal with its status, ready to be answered as problem details. */
@@ -59,7 +60,7 @@ function asRefusal(error: unknown): Refusal | undefined {
       detail: 'Nothing was changed. What landed first stands.',
     });
   }
-  if (error instanceof StaleEdit) {
+  if (error instanceof StaleEdit || error instanceof StaleMethod) {
     return new Refusal(409, 'stale', 'This was changed by somebody else since', { current: error.current });
   }
   if (error instanceof NoSuchStudent) return new Refusal(404, 'not-found', 'No such student');

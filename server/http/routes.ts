@@ -1,4 +1,13 @@
-import { Id, NewBuild, NewEntry, NewLesson, NewStudent, SignIn, StudentEdit } from '@pedastance/contract';
+import {
+  Id,
+  NewBuild,
+  NewEntry,
+  NewLesson,
+  NewMethodVersion,
+  NewStudent,
+  SignIn,
+  StudentEdit,
+} from '@pedastance/contract';
 import type { Request, RequestHandler, Response } from 'express';
 import type { Pool, ClientBase } from 'pg';
 import type { z } from 'zod';
@@ -10,7 +19,7 @@ import { addBuild, listBuilds } from '../store/builds';
 import { inAcademy } from '../store/database';
 import { landOnce } from '../store/landOnce';
 import { addEntry, addLesson, listEntries } from '../store/lessons';
-import { listMethods } from '../store/methods';
+import { addMethodVersion, listMethods } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addStudent, editStudent, findStudent, listStudents, NoSuchStudent } from '../store/students';
 import { parsedBody } from './guards';
@@ -131,6 +140,12 @@ export function routes(services: Services): Route[] {
     },
     { method: 'delete', path: '/api/session', access: instructor, handler: signOut },
     { method: 'get', path: '/api/methods', access: instructor, handler: reading(services, listMethods) },
+    {
+      method: 'post',
+      path: '/api/methods',
+      access: instructor,
+      handler: landing(services, 'method', NewMethodVersion, addMethodVersion),
+    },
     { method: 'get', path: '/api/students', access: instructor, handler: reading(services, listStudents) },
     {
       method: 'get',

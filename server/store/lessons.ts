@@ -6,6 +6,7 @@ import type {
   NewLesson,
   ReadingEntry,
 } from '@pedastance/contract';
+import { ITEMS } from '@pedastance/core';
 import type { ClientBase } from 'pg';
 import { insertRow, type Writer } from './rows';
 
@@ -36,7 +37,7 @@ interface EntryKey {
 
 async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry): Promise<void> {
   const { shoe, lead, trail } = entry.setup.address;
-  const { balance } = entry.setup;
+  const { balance, posture } = entry.setup;
   await insertRow(client, 'address_entry', {
     ...key,
     standing: entry.standing,
@@ -54,7 +55,16 @@ async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry
     lead_share: balance.leadShare,
     lead_heel_toe: balance.leadHeelToe,
     trail_heel_toe: balance.trailHeelToe,
+    seat: posture?.choices.seat,
+    pressure_route: posture?.choices.pressureRoute,
+    swing_path: posture?.swingPath,
   });
+  for (const [item, sighting] of Object.entries(posture?.figures ?? {})) {
+    if (!sighting) continue;
+    const { academy_id, student_id, id: address_id } = key;
+    const { value, by: seen_by } = sighting;
+    await insertRow(client, 'sighting', { academy_id, student_id, address_id, item, value, seen_by });
+  }
 }
 
 async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry): Promise<void> {
@@ -67,16 +77,25 @@ async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry
     model_version: entry.modelVersion,
     notices: JSON.stringify(entry.notices),
   });
-  for (const [position, finding] of entry.findings.entries()) {
-    const { widenedBy, putForward, ...figures } = finding;
+  const ofReading = { academy_id: key.academy_id, reading_id: key.id };
+  for (const finding of entry.findings) {
+    const { widenedBy, putForward, weight, because, ...figures } = finding;
     await insertRow(client, 'finding', {
-      academy_id: key.academy_id,
-      reading_id: key.id,
-      position,
+      ...ofReading,
+      position: ITEMS.indexOf(finding.item),
       ...figures,
       widened_by: widenedBy,
+      weight_out: weight.out,
+      weight_turn: weight.turn,
+      weight_path: weight.path,
+      weight_total: weight.total,
+      because_item: because?.item,
+      because_words: because?.words,
       put_forward: putForward,
     });
+  }
+  for (const { asTaught, ...choice } of entry.choices) {
+    await insertRow(client, 'choice_finding', { ...ofReading, ...choice, as_taught: asTaught });
   }
 }
 
@@ -121,9 +140,30 @@ const FINDINGS_AS_JSON = `
   select jsonb_agg(jsonb_build_object(
     'item', item, 'question', question, 'unit', unit, 'measured', measured, 'uncertainty', uncertainty,
     'low', low, 'middle', middle, 'high', high, 'verdict', verdict, 'close', close,
-    'widenedBy', to_jsonb(widened_by), 'mark', mark, 'why', why, 'limits', limits, 'putForward', put_forward
+    'widenedBy', to_jsonb(widened_by), 'untested', untested, 'mark', mark, 'why', why, 'limits', limits,
+    'weight', jsonb_build_object('out', weight_out, 'turn', weight_turn, 'path', weight_path, 'total', weight_total),
+    'because', case when because_item is not null then jsonb_build_object('item', because_item, 'words', because_words) end,
+    'withheld', withheld, 'putForward', put_forward
   ) order by position)
   from finding where finding.academy_id = entry.academy_id and finding.reading_id = entry.id`;
+
+const CHOICES_AS_JSON = `
+  select coalesce(jsonb_agg(jsonb_build_object(
+    'question', question, 'seen', seen, 'wanted', to_jsonb(wanted), 'asTaught', as_taught, 'mark', mark, 'why', why
+  ) order by array_position(array['seat', 'pressureRoute'], question)), '[]')
+  from choice_finding where choice_finding.academy_id = entry.academy_id and choice_finding.reading_id = entry.id`;
+
+/** What was looked at above the feet; nothing at all where nothing was. */
+const POSTURE_AS_JSON = `
+  select case when seat is null and pressure_route is null and swing_path is null and figures = '{}' then '{}'
+    else jsonb_build_object('posture', jsonb_build_object(
+      'figures', figures,
+      'choices', jsonb_strip_nulls(jsonb_build_object('seat', seat, 'pressureRoute', pressure_route))
+    ) || jsonb_strip_nulls(jsonb_build_object('swingPath', swing_path))) end
+  from (
+    select coalesce(jsonb_object_agg(item, jsonb_build_object('value', value, 'by', seen_by)), '{}') as figures
+    from sighting where sighting.academy_id = entry.academy_id and sighting.address_id = entry.id
+  ) as seen`;
 
 /** The log of one student, newest first; each entry in the shape it was sent in. */
 export async function listEntries(client: ClientBase, studentId: string): Promise<LogEntry[]> {
@@ -138,12 +178,13 @@ export async function listEntries(client: ClientBase, studentId: string): Promis
                  'shoe', jsonb_build_object('length', shoe_length, 'breadth', shoe_breadth),
                  'lead', jsonb_build_object('heel', jsonb_build_object('x', lead_heel_x, 'y', lead_heel_y), 'flare', lead_flare),
                  'trail', jsonb_build_object('heel', jsonb_build_object('x', trail_heel_x, 'y', trail_heel_y), 'flare', trail_flare)),
-               'balance', jsonb_build_object('leadShare', lead_share, 'leadHeelToe', lead_heel_toe, 'trailHeelToe', trail_heel_toe)))
+               'balance', jsonb_build_object('leadShare', lead_share, 'leadHeelToe', lead_heel_toe, 'trailHeelToe', trail_heel_toe))
+               || (${POSTURE_AS_JSON}))
            from address_entry where address_entry.academy_id = entry.academy_id and address_entry.id = entry.id)
          when 'reading' then (
            select jsonb_build_object('addressId', address_id, 'buildId', build_id, 'methodId', method_id,
              'methodVersion', method_version, 'modelVersion', model_version, 'notices', notices,
-             'findings', (${FINDINGS_AS_JSON}))
+             'findings', (${FINDINGS_AS_JSON}), 'choices', (${CHOICES_AS_JSON}))
            from reading_entry where reading_entry.academy_id = entry.academy_id and reading_entry.id = entry.id)
          when 'change' then (
            select jsonb_build_object('readingId', reading_id, 'fromAddressId', from_address_id,

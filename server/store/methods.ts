@@ -1,25 +1,57 @@
-import { Method } from '@pedastance/contract';
+import { Method, methodOf, type NewMethodVersion } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core';
 import type { ClientBase } from 'pg';
+import { insertRow, type Writer } from './rows';
 
 /** Every version of the academy's house methods, newest version first; parsed, as data from outside is. */
 export async function listMethods(client: ClientBase): Promise<HouseMethod[]> {
   const { rows } = await client.query(
-    'select id, version, name, summary, questions from house_method order by name, version desc',
+    'select id, version, name, summary, questions from house_method order by made_at, id, version desc',
   );
   return rows.map((row) => Method.parse(row));
 }
 
-/** Adds a version of a method, as the owner. @throws ZodError when the method is not whole. */
-export async function addMethod(
-  owner: ClientBase,
-  academyId: string,
-  method: HouseMethod,
-  madeAt: Date,
-): Promise<void> {
-  const whole = Method.parse(method);
-  await owner.query(
-    'insert into house_method (academy_id, id, version, name, summary, questions, made_at) values ($1, $2, $3, $4, $5, $6, $7)',
-    [academyId, whole.id, whole.version, whole.name, whole.summary, JSON.stringify(whole.questions), madeAt],
+/** The version was made from an older one; `current` is the newest there is, null where there is none. */
+export class StaleMethod extends Error {
+  constructor(readonly current: HouseMethod | null) {
+    super('the method has a newer version');
+  }
+}
+
+async function newestVersion(client: ClientBase, id: string): Promise<HouseMethod | null> {
+  const { rows } = await client.query(
+    'select id, version, name, summary, questions from house_method where id = $1 order by version desc limit 1',
+    [id],
   );
+  return rows[0] ? Method.parse(rows[0]) : null;
+}
+
+/**
+ * Adds a version of a house method: the next of one there is, or the first of a new one.
+ * @throws StaleMethod when that is not the next version.
+ */
+export async function addMethodVersion(
+  client: ClientBase,
+  body: NewMethodVersion,
+  writer: Writer,
+): Promise<HouseMethod> {
+  const method = methodOf(body);
+  // Two who add a version at the same moment take turns, so that the second is told of the first.
+  await client.query('select pg_advisory_xact_lock(hashtextextended($1, 1))', [
+    `${writer.academyId}:${method.id}`,
+  ]);
+  const newest = await newestVersion(client, method.id);
+  if (method.version !== (newest?.version ?? 0) + 1) throw new StaleMethod(newest);
+  await insertRow(client, 'house_method', {
+    academy_id: writer.academyId,
+    id: method.id,
+    version: method.version,
+    name: method.name,
+    summary: method.summary,
+    questions: JSON.stringify(method.questions),
+    made_at: body.madeAt,
+    made_by: writer.instructorId,
+    received_at: writer.receivedAt,
+  });
+  return method;
 }

@@ -3,10 +3,12 @@ import type {
   ChangeEntry,
   NewBuild,
   NewLesson,
+  NewMethodVersion,
   NewStudent,
   ReadingEntry,
 } from '@pedastance/contract';
-import { readSetup, withSuggestions } from '@pedastance/core';
+import { readSetup, withSuggestions, type Posture } from '@pedastance/core';
+import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { build as exampleBuild, setup as exampleSetup } from '../../core/test/example';
 import type { Coach, World } from './world';
@@ -33,9 +35,32 @@ export const newBuild = (studentId: string, over: Partial<NewBuild> = {}): NewBu
   ...over,
 });
 
+/** The first version of a method of one's own. */
+export const newMethod = (over: Partial<NewMethodVersion> = {}): NewMethodVersion => ({
+  id: uuidv7(),
+  madeAt,
+  methodId: uuidv7(),
+  version: 1,
+  ...SHOULDERS_AND_NEUTRAL,
+  name: 'Of our own',
+  ...over,
+});
+
 export const newLesson = (studentId: string): NewLesson => ({ id: uuidv7(), studentId, startedAt: madeAt });
 
 const entry = (lessonId: string) => ({ id: uuidv7(), lessonId, madeAt, replaces: null });
+
+/** A body looked at from knee to shoulder, with what comes from what. */
+const posture: Posture = {
+  figures: {
+    hipBump: { value: 60, by: 'eye' },
+    hipGap: { value: 10, by: 'measured' },
+    shoulderLine: { value: -12, by: 'eye' },
+    shoulderTurn: { value: 118, by: 'measured' },
+  },
+  choices: { seat: 'behind the heels', pressureRoute: 'centred' },
+  swingPath: 'from the inside',
+};
 
 export const newAddress = (lessonId: string, over: Partial<AddressEntry> = {}): AddressEntry => ({
   ...entry(lessonId),
@@ -44,7 +69,7 @@ export const newAddress = (lessonId: string, over: Partial<AddressEntry> = {}): 
   club: '7-iron',
   clubLengthInches: 37,
   shot: 'full',
-  setup: exampleSetup(),
+  setup: { ...exampleSetup(), posture },
   ...over,
 });
 
@@ -61,6 +86,7 @@ export function newReading(
     clubLengthInches,
     shot,
     build: build.figures,
+    legs: null,
     method: world.method,
   });
   return {

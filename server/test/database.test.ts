@@ -86,6 +86,8 @@ describe('separation', () => {
     'address_entry',
     'reading_entry',
     'finding',
+    'choice_finding',
+    'sighting',
     'change_entry',
     'house_method',
     'landed_write',
@@ -161,15 +163,52 @@ describe('constraints guard what Zod guards', () => {
       'finding_verdict',
     ],
     ['finding', 'low = high + 1', 'finding_band'],
-    ['finding', 'position = (position + 1) % 8', 'finding'],
+    ['finding', 'position = (position + 1) % 9', 'finding'],
     ['change_entry', "reason = ''", 'change_entry_reason'],
     ['change_entry', 'to_address_id = from_address_id', 'change_entry_changes'],
+    ['finding', "unit = 'percent'", 'finding_unit'],
+    ['finding', "because_item = 'ballOut'", 'finding_because'],
+    ['finding', "put_forward = true, withheld = 'not this'", 'finding_put_forward'],
+    ['finding', 'weight_total = -1', 'finding_weight_total'],
+    ['sighting', 'value = 500', 'sighting_range'],
+    ['sighting', "item = 'trailElbow'", 'sighting_range'],
+    ['sighting', "seen_by = 'guess'", 'sighting_seen_by'],
+    ['address_entry', "seat = 'on a chair'", 'address_entry_seat'],
+    ['address_entry', "swing_path = 'straight'", 'address_entry_swing_path'],
+    ['choice_finding', 'as_taught = not as_taught', 'choice_finding_as_taught'],
+    ['choice_finding', "seen = 'on a chair', as_taught = false", 'choice_finding_words'],
     ['house_method', "questions = questions - 'leadFlare'", 'house_method_sound'],
+    ...[
+      ['{leadFlare,answers,0,clubs,0}', '"putter"'],
+      ['{leadFlare,answers,0,clubs,0}', '"3-wood"'],
+      ['{leadFlare,answers,0,rule,value}', '120'],
+      ['{leadFlare,answers,0,rule}', '{"kind": "no view"}'],
+      ['{leadFlare,answers,0,rule}', '{"kind": "gap between shoes", "gap": 100}'],
+      ['{leadFlare,answers,0,rule}', '{"kind": "by club", "values": {"driver": 20}}'],
+      ['{leadFlare,answers,0,tolerance,below}', '-1'],
+      ['{stanceWidth,answers,0,rule,marks,0,lengthInches}', '39'],
+      ['{seat,answers,0,rule,choices}', '["on a chair"]'],
+      ['{hipTurn,why}', '""'],
+    ].map(([path, value]) => [
+      'house_method',
+      `questions = jsonb_set(questions, '${path}', '${value}')`,
+      'house_method_sound',
+    ]),
     ['instructor', "email = 'Upper@Case'", 'instructor_email_form'],
     ['instructor', "password_hash = 'plain'", 'instructor_password_argon2id'],
   ])('%s: %s', async (table, change, constraint) => {
     await expect(bad(table, change)).rejects.toThrow(new RegExp(constraint));
   });
+});
+
+test('versions of a method leave no gap', async () => {
+  await expect(
+    asAdmin(
+      world.adminUrl,
+      `insert into house_method (academy_id, id, version, name, summary, questions, made_at)
+       select academy_id, id, 3, name, summary, questions, made_at from house_method limit 1`,
+    ),
+  ).rejects.toThrow(/house_method_previous/);
 });
 
 describe('starting', () => {
@@ -203,13 +242,16 @@ describe('starting', () => {
       adminUrl,
       `select (select count(*) from academy) as academies, (select count(*) from student) as students,
          (select count(*) from student where hand = 'left') as left_handed,
-         (select count(*) from change_entry) as changes, (select count(*) from finding) as findings`,
+         (select count(*) from change_entry) as changes, (select count(*) from finding) as findings,
+         (select count(*) from sighting) as sightings, (select count(*) from house_method) as methods`,
     );
     expect(Number(counts!.academies)).toBe(2);
     expect(Number(counts!.students)).toBe(9);
     expect(Number(counts!.left_handed)).toBe(2);
     expect(Number(counts!.changes)).toBeGreaterThanOrEqual(10);
-    expect(Number(counts!.findings) % 8).toBe(0);
+    expect(Number(counts!.findings)).toBeGreaterThan(9 * 15);
+    expect(Number(counts!.sightings)).toBeGreaterThan(3);
+    expect(Number(counts!.methods)).toBe(5);
     await drop();
   }, 60_000);
 

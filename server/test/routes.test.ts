@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import { v7 as uuidv7 } from 'uuid';
-import { landRecord, newAddress, newBuild, newLesson, newStudent } from './bodies';
+import { landRecord, newAddress, newBuild, newLesson, newMethod, newStudent } from './bodies';
 import { openWorld, type Answer, type Coach, type World } from './world';
 
 let world: World;
@@ -48,6 +48,7 @@ const LISTED: Record<string, Listed> = {
   'GET /api/session': { path: '/api/session', open: true },
   'DELETE /api/session': { path: '/api/session' },
   'GET /api/methods': { path: '/api/methods' },
+  'POST /api/methods': { path: '/api/methods', body: () => newMethod() },
   'GET /api/students': { path: '/api/students', toOtherAcademy: nothingOf },
   'GET /api/students/:studentId': { path: '/api/students/:studentId', toOtherAcademy: notFound },
   'POST /api/students': { path: '/api/students', body: () => newStudent() },
@@ -152,7 +153,8 @@ describe.each(WRITES)('%s', (name, listed) => {
 async function count() {
   const answer = await world.lantern.ask('GET', '/api/students');
   const log = await world.lantern.ask('GET', `/api/students/${landed.student.id}`);
-  return [answer.body.length, log.body.builds.length, log.body.entries.length];
+  const methods = await world.lantern.ask('GET', '/api/methods');
+  return [answer.body.length, log.body.builds.length, log.body.entries.length, methods.body.length];
 }
 
 const LANDING = WRITES.filter(([name]) => name !== 'PUT /api/students');
@@ -200,14 +202,12 @@ describe.each(LANDING)('%s', (name, listed) => {
   });
 });
 
-const sorted = (value: unknown): unknown =>
-  value && typeof value === 'object' && !Array.isArray(value)
-    ? Object.fromEntries(
-        Object.entries(value)
-          .sort()
-          .map(([key, inner]) => [key, sorted(inner)]),
-      )
-    : value;
+function sorted(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(sorted);
+  if (!value || typeof value !== 'object') return value;
+  const fields = Object.entries(value).sort();
+  return Object.fromEntries(fields.map(([key, inner]) => [key, sorted(inner)]));
+}
 
 describe('edits', () => {
   test('from a stale version: 409 with what the student is now; sent again the first answer', async () => {
@@ -236,6 +236,76 @@ describe('edits', () => {
     expect((await world.lantern.ask('PUT', '/api/students', body)).status).toBe(404);
   });
 });
+
+describe('house methods', () => {
+  const post = (coach: Coach, body: object) => coach.ask('POST', '/api/methods', body);
+
+  test('the next version is added beside the old one, which is not touched', async () => {
+    const first = newMethod();
+    expect((await post(world.lantern, first)).status).toBe(201);
+    const second = newMethod({ methodId: first.methodId, version: 2, name: 'Of our own, again' });
+    expect((await post(world.lantern, second)).status).toBe(201);
+    const { body } = await world.lantern.ask('GET', '/api/methods');
+    const versions = body.filter((each: { id: string }) => each.id === first.methodId);
+    expect(versions.map((each: { version: number; name: string }) => [each.version, each.name])).toEqual([
+      [2, 'Of our own, again'],
+      [1, 'Of our own'],
+    ]);
+  });
+
+  test('a version made from an older one: 409 with the newest there is', async () => {
+    const first = newMethod();
+    await post(world.lantern, first);
+    const { methodId } = first;
+    await post(world.lantern, newMethod({ methodId, version: 2, name: 'Mine' }));
+    const stale = await post(world.colleague, newMethod({ methodId, version: 2, name: 'Theirs' }));
+    expect(stale).toMatchObject({ status: 409, body: { current: { version: 2, name: 'Mine' } } });
+    const gap = await post(world.lantern, newMethod({ methodId, version: 5 }));
+    expect(gap.status).toBe(409);
+    const nowhere = await post(world.lantern, newMethod({ version: 3 }));
+    expect(nowhere).toMatchObject({ status: 409, body: { current: null } });
+  });
+
+  test('two coaches at once: one lands, the other is told what is there', async () => {
+    const first = newMethod();
+    await post(world.lantern, first);
+    const next = (name: string) => newMethod({ methodId: first.methodId, version: 2, name });
+    const answers = await Promise.all([
+      post(world.lantern, next('Mine')),
+      post(world.colleague, next('Theirs')),
+    ]);
+    expect(answers.map((answer) => answer.status).sort()).toEqual([201, 409]);
+    const refused = answers.find((answer) => answer.status === 409)!;
+    expect(refused.body.current.version).toBe(2);
+  });
+
+  test('of the other academy are not seen and not continued', async () => {
+    const first = newMethod();
+    await post(world.lantern, first);
+    const { body } = await world.harbour.ask('GET', '/api/methods');
+    expect(body.some((each: { id: string }) => each.id === first.methodId)).toBe(false);
+    const next = await post(world.harbour, newMethod({ methodId: first.methodId, version: 2 }));
+    expect(next).toMatchObject({ status: 409, body: { current: null } });
+  });
+
+  test.each([
+    ['a band upside down', (method: Sent) => (answerOf(method).tolerance.below = -5), /tolerance.below/],
+    ['an unknown club', (method: Sent) => answerOf(method).clubs.push('putter' as never), /clubs/],
+    ['a missing answer', (method: Sent) => answerOf(method).clubs.pop(), /leadFlare.answers/],
+    ['a flare of 120', (method: Sent) => Object.assign(answerOf(method).rule, { value: 120 }), /rule.value/],
+  ])('%s is refused whole, and the place is named', async (_what, spoil, field) => {
+    const sent: Sent = JSON.parse(JSON.stringify(newMethod()));
+    spoil(sent);
+    const before = await count();
+    const answer = await post(world.lantern, sent);
+    expect(answer.status).toBe(422);
+    expect(answer.body.faults[0].field).toMatch(field);
+    expect(await count()).toEqual(before);
+  });
+});
+
+type Sent = ReturnType<typeof newMethod>;
+const answerOf = (method: Sent) => method.questions.leadFlare.answers[0]!;
 
 describe('the log', () => {
   test('comes back exactly as it was sent, newest first, with both clocks', async () => {

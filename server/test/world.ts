@@ -5,7 +5,8 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { OWNER_HEADER, ownerOf, type Identity } from '@pedastance/contract';
-import { SHOULDERS_AND_NEUTRAL, type HouseMethod } from '@pedastance/core';
+import type { HouseMethod } from '@pedastance/core';
+import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
 import type { Express } from 'express';
 import { Client, type Pool } from 'pg';
 import pino from 'pino';
@@ -15,8 +16,8 @@ import { hashPassword } from '../accounts/passwords';
 import { applicationUrl } from '../config/settings';
 import { createApp } from '../http/app';
 import { addAccount } from '../store/accounts';
-import { openDatabase } from '../store/database';
-import { addMethod } from '../store/methods';
+import { inAcademy, openDatabase } from '../store/database';
+import { addMethodVersion } from '../store/methods';
 import { migrate } from '../store/migrate';
 
 export const APPLICATION_PASSWORD = 'a password for tests alone';
@@ -108,7 +109,8 @@ const asker =
 export async function openWorld({ demoAllowed = true, onLoopback = true } = {}): Promise<World> {
   const { adminUrl, drop } = await createDatabase();
   await migrate(adminUrl, APPLICATION_PASSWORD);
-  const method: HouseMethod = { id: uuidv7(), version: 1, ...SHOULDERS_AND_NEUTRAL };
+  const methodId = uuidv7();
+  const method: HouseMethod = { id: methodId, version: 1, ...SHOULDERS_AND_NEUTRAL };
   const passwordHash = await hashPassword(PASSWORD);
   const accounts: (Identity & { email: string; demo: boolean })[] = [];
   const academy = (academyName: string) => ({ academyId: uuidv7(), academyName });
@@ -130,12 +132,17 @@ export async function openWorld({ demoAllowed = true, onLoopback = true } = {}):
   await owner.connect();
   await owner.query('set role pedastance_owner');
   for (const account of accounts) await addAccount(owner, { ...account, passwordHash }, new Date());
-  for (const academyId of new Set(accounts.map((account) => account.academyId))) {
-    await addMethod(owner, academyId, method, new Date());
-  }
   await owner.end();
 
   const pool = await openDatabase(applicationUrl(adminUrl, APPLICATION_PASSWORD));
+  const founders = new Map(accounts.map((account) => [account.academyId, account.instructorId]));
+  for (const [academyId, instructorId] of founders) {
+    const writer = { academyId, instructorId, receivedAt: new Date() };
+    const version = { id: uuidv7(), madeAt: writer.receivedAt.toISOString(), methodId, version: 1 };
+    await inAcademy(pool, academyId, (client) =>
+      addMethodVersion(client, { ...version, ...SHOULDERS_AND_NEUTRAL }, writer),
+    );
+  }
   const webRoot = mkdtempSync(join(tmpdir(), 'pedastance-web-'));
   writeFileSync(join(webRoot, 'index.html'), '<!doctype html><title>shell</title>');
   const app = createApp(
