@@ -14,6 +14,7 @@ const plain = (room, more = {}) => ({
     ],
   },
   moduleNameMapper: {
+    '^@pedastance/core/(.*)$': `${__dirname}/core/$1/index.ts`,
     '^@pedastance/core$': `${__dirname}/core/index.ts`,
     '^@pedastance/contract$': `${__dirname}/contract/index.ts`,
     '^@pedastance/contract/(.*)$': `${__dirname}/contract/$1.ts`,

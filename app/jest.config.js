@@ -5,6 +5,7 @@ module.exports = {
   preset: 'jest-expo/web',
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   moduleNameMapper: {
+    '^@pedastance/core/(.*)$': `${root}/core/$1/index.ts`,
     '^@pedastance/core$': `${root}/core/index.ts`,
     '^@pedastance/contract$': `${root}/contract/index.ts`,
     '^@pedastance/contract/(.*)$': `${root}/contract/$1.ts`,

@@ -27,7 +27,7 @@ async function prepareRolesPatiently(client: Client, password: string): Promise<
   }
 }
 
-async function applyMissing(client: Client): Promise<string[]> {
+async function applyMissing(client: Client, last: string | undefined): Promise<string[]> {
   await client.query('set role pedastance_owner');
   await client.query(`
     create table if not exists schema_migration (
@@ -42,7 +42,9 @@ async function applyMissing(client: Client): Promise<string[]> {
   const applied = new Set(
     (await client.query('select name from schema_migration')).rows.map((row) => row.name),
   );
-  const missing = (await migrationNames()).filter((name) => !applied.has(name));
+  const missing = (await migrationNames()).filter(
+    (name) => !applied.has(name) && (last === undefined || name <= last),
+  );
   for (const name of missing) {
     const sql = await readFile(join(MIGRATIONS, name), 'utf8');
     await client.query('begin');
@@ -60,16 +62,21 @@ async function applyMissing(client: Client): Promise<string[]> {
 
 /**
  * Runs what is missing of the numbered migrations, in order, each in a transaction of its own,
- * while holding a lock so that servers starting together take turns. Answers what it ran.
+ * while holding a lock so that servers starting together take turns. Stops after `last` where one is
+ * named. Answers what it ran.
  * @throws Error naming the migration that failed; nothing of that one is left behind.
  */
-export async function migrate(adminUrl: string, applicationPassword: string): Promise<string[]> {
+export async function migrate(
+  adminUrl: string,
+  applicationPassword: string,
+  last?: string,
+): Promise<string[]> {
   const client = new Client({ connectionString: adminUrl });
   await client.connect();
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
     await prepareRolesPatiently(client, applicationPassword);
-    return await applyMissing(client);
+    return await applyMissing(client, last);
   } finally {
     await client.end();
   }

@@ -1,5 +1,8 @@
 import { Client } from 'pg';
+import { QUESTIONS } from '@pedastance/core';
+import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
 import { v7 as uuidv7 } from 'uuid';
+import { listMethods } from '../store/methods';
 import { applicationUrl } from '../config/settings';
 import { loadDemoWhenEmpty } from '../demo/load';
 import { inAcademy, openDatabase } from '../store/database';
@@ -210,6 +213,51 @@ test('versions of a method leave no gap', async () => {
     ),
   ).rejects.toThrow(/house_method_previous/);
 });
+
+test('a database from before the whole read keeps its methods and findings, and what they said', async () => {
+  const { adminUrl, drop } = await createDatabase();
+  await migrate(adminUrl, APPLICATION_PASSWORD, '0003_lesson_log.sql');
+  const asked = QUESTIONS.slice(0, 7).map((question) => [
+    question,
+    SHOULDERS_AND_NEUTRAL.questions[question],
+  ]);
+  const questions = Object.fromEntries(asked);
+  const academyId = uuidv7();
+  await asAdmin(adminUrl, "insert into academy (id, name, created_at) values ($1, 'Before', now())", [
+    academyId,
+  ]);
+  await asAdmin(
+    adminUrl,
+    `insert into house_method (academy_id, id, version, name, summary, questions, made_at)
+     values ($1, $2, 1, 'Of before', 'Seven questions.', $3, now())`,
+    [academyId, uuidv7(), JSON.stringify(questions)],
+  );
+  await asAdmin(
+    adminUrl,
+    `begin; set local session_replication_role = replica;
+     insert into finding (academy_id, reading_id, position, item, question, unit, measured, uncertainty, low, middle, high,
+                          verdict, close, widened_by, mark, why, limits, put_forward)
+     values (gen_random_uuid(), gen_random_uuid(), 7, 'trailHeelToe', 'heelToe', 'percent', 70, 5, 40, 50, 60,
+             'above', false, '{}', 'starting value', 'why', 'limits', true); commit`,
+  );
+  await migrate(adminUrl, APPLICATION_PASSWORD);
+  const pool = await openDatabase(applicationUrl(adminUrl, APPLICATION_PASSWORD));
+  const [method] = await inAcademy(pool, academyId, listMethods);
+  await pool.end();
+  expect(Object.keys(method!.questions).sort()).toEqual([...QUESTIONS].sort());
+  for (const question of QUESTIONS.slice(0, 7))
+    expect(method!.questions[question]).toEqual(questions[question]);
+  expect(method!.questions.hipBump.answers.every(({ rule }) => rule.kind === 'no view')).toBe(true);
+  const [finding] = await asAdmin<Record<string, unknown>>(adminUrl, 'select * from finding');
+  expect(finding).toMatchObject({
+    position: 7,
+    measured: 70,
+    put_forward: true,
+    weight_total: 0,
+    withheld: null,
+  });
+  await drop();
+}, 60_000);
 
 describe('starting', () => {
   test('two servers that start at once both come up, and each migration ran once', async () => {
