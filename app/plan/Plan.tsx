@@ -54,8 +54,8 @@ export interface PlanProps {
   viewpoint: Viewpoint;
   length: LengthUnit;
   shoulderBreadth: number;
-  /** Drawn dashed under the feet: the address before the change. */
-  ghost?: Setup | null;
+  /** Drawn dashed under the feet: the address before the change, or the same feet with other clubs. */
+  ghosts?: readonly Setup[];
   judge?: ((setup: Setup) => Reading | null) | undefined;
   /** Shows what can be taken hold of: the feet and the ball, the load, or nothing. */
   holds: 'feet' | 'load' | 'none';
@@ -100,22 +100,42 @@ function Shoe({ foot, setup, holds }: { foot: 'lead' | 'trail'; setup: Setup; ho
   );
 }
 
-function Ghost({ setup }: { setup: Setup }) {
+function Ghosts({ setups }: { setups: readonly Setup[] }) {
   return (
     <g data-part="ghost">
-      {(['trail', 'lead'] as const).map((foot) => (
-        <path key={foot} className="ghost" data-part={`ghost-${foot}`} d={solePath(setup.address.shoe)} />
-      ))}
+      {setups.map((setup, at) =>
+        (['trail', 'lead'] as const).map((foot) => (
+          <path
+            key={`${foot}-${at}`}
+            className="ghost"
+            data-part={`ghost-${foot}-${at}`}
+            d={solePath(setup.address.shoe)}
+          />
+        )),
+      )}
     </g>
   );
 }
+
+const NO_GHOSTS: readonly Setup[] = [];
 
 /**
  * The two shoes from above. React renders it once; what the feet decide is painted straight onto
  * the elements, so that dragging a shoe costs a few attributes and no rendering.
  */
 export function Plan(props: PlanProps) {
-  const { scene, hand, viewpoint, length, shoulderBreadth, judge, holds, label, onMount, ghost } = props;
+  const {
+    scene,
+    hand,
+    viewpoint,
+    length,
+    shoulderBreadth,
+    judge,
+    holds,
+    label,
+    onMount,
+    ghosts = NO_GHOSTS,
+  } = props;
   const root = useRef<SVGSVGElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const description = useRef<HTMLParagraphElement>(null);
@@ -143,7 +163,7 @@ export function Plan(props: PlanProps) {
     };
     const input = (): DrawingInput | null => {
       const now = seen();
-      return now && { ...now, hand, length, shoulderBreadth, ghost, reading: judge?.(now.setup) ?? null };
+      return now && { ...now, hand, length, shoulderBreadth, ghosts, reading: judge?.(now.setup) ?? null };
     };
     let described: Setup | null = null;
     const describe = () => {
@@ -174,7 +194,7 @@ export function Plan(props: PlanProps) {
       unsubscribe();
       unmount?.();
     };
-  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghost]);
+  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghosts]);
 
   if (!first || !frame) return null;
   return (
@@ -197,7 +217,7 @@ export function Plan(props: PlanProps) {
         <line className="square" data-part="ball-drop" />
         <Shoe foot="trail" setup={first} holds={holds} />
         <Shoe foot="lead" setup={first} holds={holds} />
-        {ghost && <Ghost setup={ghost} />}
+        {ghosts.length > 0 && <Ghosts setups={ghosts} />}
         <path className="arc" data-part="trail-arc" />
         <path className="arc" data-part="lead-arc" />
         <line className="heel-line" data-part="heel-line" />

@@ -32,8 +32,8 @@ export interface DrawingInput {
   /** Outer shoulder breadth, mm. */
   shoulderBreadth: number;
   reading: Reading | null;
-  /** Drawn dashed under the feet: the address before the change. */
-  ghost?: Setup | null;
+  /** Drawn dashed under the feet: the address before the change, or the same feet with other clubs. */
+  ghosts?: readonly Setup[];
   /** The drawing's box, px. */
   size: { width: number; height: number };
 }
@@ -249,6 +249,15 @@ function remembered(
   return parts;
 }
 
+function ghostParts({ ghosts = [] }: DrawingInput, place: Projection): Drawing {
+  const parts: Drawing = {};
+  for (const [at, ghost] of ghosts.entries()) {
+    parts[`ghost-trail-${at}`] = { transform: footMatrix(ghost, 'trail', place) };
+    parts[`ghost-lead-${at}`] = { transform: footMatrix(ghost, 'lead', place) };
+  }
+  return parts;
+}
+
 /** Everything that the placing of feet, ball and load decides about the drawing. */
 export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawing {
   const place = projection(input.frame, input.hand, input.viewpoint);
@@ -282,10 +291,7 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
     grid: { x: n(view.left), y: n(view.top), width: n(view.width), height: n(view.height) },
     ...footOf('trail'),
     ...footOf('lead'),
-    ...(input.ghost && {
-      'ghost-trail': { transform: footMatrix(input.ghost, 'trail', place) },
-      'ghost-lead': { transform: footMatrix(input.ghost, 'lead', place) },
-    }),
+    ...ghostParts(input, place),
     'toe-line': extended(at('trail'), at('lead')),
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
     ...behindHeels(input, measures, place, view.mmPerPx),

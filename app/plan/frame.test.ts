@@ -104,6 +104,7 @@ describe('the drawing', () => {
     const reading = readSetup({
       setup: of,
       build: build(),
+      legs: null,
       club: '7-iron',
       clubLengthInches: 37,
       shot: 'full',

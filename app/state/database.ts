@@ -1,6 +1,7 @@
 import type { LogEntry, NewBuild, Student } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { addWholeRead } from './upgrade';
 import type { LessonDraft } from './lessonDraft';
 import type { Letter } from './letter';
 
@@ -16,7 +17,7 @@ type OfStudent<Value> = {
   indexes: { byStudent: [string, string] };
 };
 
-interface Schema extends DBSchema {
+export interface Schema extends DBSchema {
   /** Who is signed in, and how this device is set. */
   device: { key: string; value: unknown };
   students: ById<Student>;
@@ -32,14 +33,15 @@ export type DeviceDatabase = IDBPDatabase<Schema>;
 export const COPIES = ['students', 'methods', 'builds', 'entries'] as const;
 
 const NAME = 'pedastance';
-const VERSION = 1;
+const VERSION = 2;
 
 let opened: Promise<DeviceDatabase> | undefined;
 
 /** The device's database, opened once. */
 export function deviceDatabase(): Promise<DeviceDatabase> {
   opened ??= openDB<Schema>(NAME, VERSION, {
-    upgrade(database) {
+    async upgrade(database, before, _after, transaction) {
+      if (before === 1) return addWholeRead(transaction);
       database.createObjectStore('device');
       for (const name of ['students', 'methods', 'drafts'] as const) {
         database.createObjectStore(name, { keyPath: ['owner', 'id'] });

@@ -17,6 +17,8 @@ import {
   type Build,
   type ClubId,
   type FootName,
+  NOT_LOOKED_AT,
+  type Posture,
   type Setup,
   type Shot,
 } from '@pedastance/core';
@@ -181,6 +183,19 @@ export function placeAddress(change: (address: Address) => Address): void {
 export function placeLoad(change: Partial<Balance>): void {
   const setup = currentSetup(lesson.getState());
   if (setup) place({ ...setup, balance: { ...setup.balance, ...change } }, { balanceNoted: true });
+}
+
+/** Notes what is seen of the posture; an undefined figure or word takes it back. Nothing left is no posture. */
+export function notePosture(change: (posture: Posture) => Posture): void {
+  const { draft } = lesson.getState();
+  if (!draft?.setup) return;
+  const { posture: before, ...setup } = draft.setup;
+  const posture = change(before ?? NOT_LOOKED_AT);
+  const seen =
+    posture.swingPath !== undefined ||
+    [...Object.values(posture.figures), ...Object.values(posture.choices)].some((each) => each !== undefined);
+  markPast();
+  changeDraft({ setup: seen ? { ...setup, posture } : setup });
 }
 
 export function replaceAgreed(agreed: Setup | null, taken: LessonDraft['taken']): void {

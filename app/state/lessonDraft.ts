@@ -1,6 +1,6 @@
 import type { ClubId, Item, Setup, Shot } from '@pedastance/core';
 
-export const STEPS = ['who', 'club', 'feet', 'balance', 'read', 'change', 'keep'] as const;
+export const STEPS = ['who', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep'] as const;
 export type Step = (typeof STEPS)[number];
 
 /** What a lesson has recorded, so that it is not offered to be recorded again. */
@@ -17,6 +17,8 @@ export interface LessonDraft {
   startedAt: string;
   updatedAt: string;
   step: Step;
+  /** The house method it is read with; null is the coach's usual one. */
+  methodId: string | null;
   club: ClubId | null;
   clubLengthInches: number;
   shot: Shot;
@@ -41,6 +43,7 @@ export function newDraft(id: string, studentId: string, startedAt: string): Less
     startedAt,
     updatedAt: startedAt,
     step: 'who',
+    methodId: null,
     recorded: [],
     ...untouchedClub,
   };

@@ -1,10 +1,19 @@
-import type { NewBuild, NewEntry, NewLesson, NewStudent, Problem, StudentEdit } from '@pedastance/contract';
+import type {
+  NewBuild,
+  NewEntry,
+  NewLesson,
+  NewMethodVersion,
+  NewStudent,
+  Problem,
+  StudentEdit,
+} from '@pedastance/contract';
 
 /** What can be sent: each write with where it goes. */
 export type Writing =
   | { route: 'student'; body: NewStudent }
   | { route: 'student edit'; body: StudentEdit }
   | { route: 'build'; body: NewBuild }
+  | { route: 'method'; body: NewMethodVersion }
   | { route: 'lesson'; body: NewLesson }
   | { route: 'entry'; body: NewEntry };
 
@@ -12,6 +21,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   student: { method: 'POST', path: '/api/students' },
   'student edit': { method: 'PUT', path: '/api/students' },
   build: { method: 'POST', path: '/api/builds' },
+  method: { method: 'POST', path: '/api/methods' },
   lesson: { method: 'POST', path: '/api/lessons' },
   entry: { method: 'POST', path: '/api/entries' },
 };
@@ -20,10 +30,17 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
 export interface Letter {
   sequence?: number;
   owner: string;
-  studentId: string;
+  /** Whose it is: a student, or the house method it is a version of. */
+  subjectId: string;
   /** What it is, in the coach's words. */
   label: string;
   writing: Writing;
   /** Why the server refused it; a refused letter waits for the coach. */
   refusal: Problem | null;
+}
+
+/** What has to have landed before a letter may go: its own subject, and the method it was read with. */
+export function waitsFor({ subjectId, writing }: Letter): string[] {
+  const { route, body } = writing;
+  return route === 'entry' && body.kind === 'reading' ? [subjectId, body.methodId] : [subjectId];
 }

@@ -39,7 +39,7 @@ function serverAnswering(decide: (sent: Sent) => number | 'away') {
 }
 
 const lesson = (id: string, studentId = 'student'): Post => ({
-  studentId,
+  subjectId: studentId,
   label: `Lesson ${id}`,
   writing: { route: 'lesson', body: { id, studentId, startedAt: '2026-05-01T10:00:00Z' } },
 });

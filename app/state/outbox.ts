@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import { currentOwner, sessionExpired, useAccount } from './account';
 import { api, isSignedOut, Refused, ServerAway } from './api';
 import { deviceDatabase } from './database';
-import type { Letter, Writing } from './letter';
+import { waitsFor, type Letter, type Writing } from './letter';
 import { keepAnswer, openRecords, showLetters, useRecords } from './records';
 
 interface Outbox {
@@ -34,7 +34,7 @@ export const closeOutbox = (): void => {
 };
 
 export interface Post {
-  studentId: string;
+  subjectId: string;
   label: string;
   writing: Writing;
 }
@@ -76,17 +76,18 @@ async function sendOne(owner: string, letter: Letter): Promise<Outcome> {
   }
 }
 
-/** Sends what waits, in order. A refused letter holds back the later ones of the same student. */
+/** Sends what waits, in order. A refused letter holds back the later ones that it is needed for. */
 async function sendAll(owner: string): Promise<boolean> {
   const waiting = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
-  const heldBack = new Set(waiting.filter((letter) => letter.refusal).map((letter) => letter.studentId));
+  const heldBack = new Set(waiting.filter((letter) => letter.refusal).map((letter) => letter.subjectId));
+  const isHeldBack = (letter: Letter) => waitsFor(letter).some((subject) => heldBack.has(subject));
   for (const letter of waiting) {
     if (currentOwner() !== owner) return true;
-    if (letter.refusal || heldBack.has(letter.studentId)) continue;
+    if (letter.refusal || isHeldBack(letter)) continue;
     const outcome = await sendOne(owner, letter);
     await openOutbox(owner);
     if (outcome === 'stop') return false;
-    if (outcome === 'refused') heldBack.add(letter.studentId);
+    if (outcome === 'refused') heldBack.add(letter.subjectId);
   }
   return true;
 }
@@ -132,6 +133,37 @@ export async function putOver(letter: Letter, currentVersion: number): Promise<v
   await (
     await deviceDatabase()
   ).put('outbox', { ...letter, writing: { route: 'student edit', body }, refusal: null });
+  trySoon();
+}
+
+/**
+ * Sends a stale version of a method again as a method of its own. What was read with it on this
+ * device and waits is made to say so.
+ */
+export async function keepAsOwnMethod(letter: Letter): Promise<void> {
+  if (letter.writing.route !== 'method') return;
+  const { methodId, version } = letter.writing.body;
+  const own = newId();
+  const transaction = (await deviceDatabase()).transaction('outbox', 'readwrite');
+  for (const waiting of await transaction.store.index('byOwner').getAll(letter.owner)) {
+    const { route, body } = waiting.writing;
+    if (waiting.sequence === letter.sequence) {
+      const again = { ...letter.writing.body, id: newId(), methodId: own, version: 1 };
+      const writing: Writing = { route: 'method', body: again };
+      void transaction.store.put({ ...letter, subjectId: own, writing, refusal: null });
+    } else if (
+      route === 'entry' &&
+      body.kind === 'reading' &&
+      body.methodId === methodId &&
+      body.methodVersion === version
+    ) {
+      const reading = { ...body, methodId: own, methodVersion: 1 };
+      void transaction.store.put({ ...waiting, writing: { route, body: reading } });
+    }
+  }
+  await transaction.done;
+  await openRecords(letter.owner);
+  await openOutbox(letter.owner);
   trySoon();
 }
 

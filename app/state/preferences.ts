@@ -10,6 +10,8 @@ interface Preferences {
   feet: FootWords;
   viewpoint: Viewpoint;
   light: Light;
+  /** The house method that lessons begin with; null is the academy's first. */
+  methodId: string | null;
 }
 
 export const usePreferences = create<Preferences>(() => ({
@@ -17,6 +19,7 @@ export const usePreferences = create<Preferences>(() => ({
   feet: 'lead and trail',
   viewpoint: 'coach',
   light: 'paper',
+  methodId: null,
 }));
 
 const KEPT = 'preferences';

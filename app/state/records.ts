@@ -26,8 +26,10 @@ const byId = <Value extends { id: string }>(values: readonly Value[]): Record<st
   Object.fromEntries(values.map((value) => [value.id, value]));
 
 /** What a write does to the records of the device, before the server has had it. */
-function applied(records: Pick<Records, 'students' | 'builds'>, writing: Writing) {
-  const { students, builds } = records;
+function applied(
+  { students, builds, methods }: Pick<Records, 'students' | 'builds' | 'methods'>,
+  writing: Writing,
+): Partial<Pick<Records, 'students' | 'builds' | 'methods'>> {
   switch (writing.route) {
     case 'student': {
       const { body } = writing;
@@ -60,6 +62,11 @@ function applied(records: Pick<Records, 'students' | 'builds'>, writing: Writing
         ...(newer && { students: { ...students, [student.id]: { ...student, build: body } } }),
       };
     }
+    case 'method': {
+      const { methodId, version, name, summary, questions } = writing.body;
+      if (methods.some((each) => each.id === methodId && each.version === version)) return {};
+      return { methods: [...methods, { id: methodId, version, name, summary, questions }] };
+    }
     default:
       return {};
   }
@@ -68,10 +75,13 @@ function applied(records: Pick<Records, 'students' | 'builds'>, writing: Writing
 /** An entry on its way, shown in the log as it will be; `receivedAt` is empty until it landed. */
 const entryOnItsWay = (letter: Letter): LogEntry | null =>
   letter.writing.route === 'entry'
-    ? { ...letter.writing.body, studentId: letter.studentId, receivedAt: '' }
+    ? { ...letter.writing.body, studentId: letter.subjectId, receivedAt: '' }
     : null;
 
-function withLetters(records: Pick<Records, 'students' | 'builds' | 'entries'>, letters: readonly Letter[]) {
+function withLetters(
+  records: Pick<Records, 'students' | 'builds' | 'methods' | 'entries'>,
+  letters: readonly Letter[],
+) {
   return letters.reduce((sum, letter) => {
     const entry = entryOnItsWay(letter);
     const next = { ...sum, ...applied(sum, letter.writing) };
@@ -98,11 +108,12 @@ export async function openRecords(owner: string): Promise<void> {
   const kept = {
     students: byId<Student>(values(students)),
     builds: byId<NewBuild>(values(builds)),
+    methods: values(methods) as HouseMethod[],
     entries: byId<LogEntry>(values(entries)),
   };
   const shown = withLetters(kept, await lettersOf(owner));
   if (useRecords.getState().owner !== owner) return;
-  useRecords.setState({ ...shown, methods: values(methods), loaded: true });
+  useRecords.setState({ ...shown, loaded: true });
 }
 
 export const closeRecords = (): void => useRecords.setState({ owner: null, ...EMPTY });
@@ -120,20 +131,24 @@ async function keepStudents(owner: string, students: readonly Student[]): Promis
   await transaction.done;
 }
 
+const methodRow = (owner: string, value: HouseMethod) => ({
+  owner,
+  id: `${value.id}:${value.version}`,
+  value,
+});
+
 /** Brings the students and the methods up to the server's. A server that is away changes nothing. */
 export async function refreshStudents(owner: string): Promise<void> {
   try {
     const [students, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
     await keepStudents(owner, students);
     const transaction = (await deviceDatabase()).transaction('methods', 'readwrite');
-    for (const value of methods)
-      void transaction.store.put({ owner, id: `${value.id}:${value.version}`, value });
+    for (const value of methods) void transaction.store.put(methodRow(owner, value));
     await transaction.done;
     const letters = await lettersOf(owner);
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState((records) => ({
-      ...withLetters({ ...records, students: byId(students) }, letters),
-      methods,
+      ...withLetters({ ...records, students: byId(students), methods }, letters),
       serverAway: false,
       loaded: true,
     }));
@@ -160,6 +175,7 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
         {
           students: { ...records.students, [id]: student },
           builds: { ...records.builds, ...byId(builds) },
+          methods: records.methods,
           entries: { ...records.entries, ...byId(entries) },
         },
         letters,
@@ -186,13 +202,24 @@ export async function keepAnswer(owner: string, letter: Letter, answer: unknown)
   }
   if (route === 'build') {
     const value = answer as NewBuild;
-    await database.put('builds', { owner, id: value.id, studentId: letter.studentId, value });
+    await database.put('builds', { owner, id: value.id, studentId: letter.subjectId, value });
   }
+  if (route === 'method') await database.put('methods', methodRow(owner, answer as HouseMethod));
   if (route === 'entry') {
     const value = answer as LogEntry;
-    await database.put('entries', { owner, id: value.id, studentId: letter.studentId, value });
+    await database.put('entries', { owner, id: value.id, studentId: letter.subjectId, value });
     useRecords.setState((records) => ({ entries: { ...records.entries, [value.id]: value } }));
   }
+}
+
+/** The newest version of each house method, in the order the academy took them up. */
+export function newestMethods(methods: readonly HouseMethod[]): HouseMethod[] {
+  const newest = new Map<string, HouseMethod>();
+  for (const method of methods) {
+    const known = newest.get(method.id);
+    if (!known || known.version < method.version) newest.set(method.id, method);
+  }
+  return [...newest.values()];
 }
 
 /** Removes one coach's copies from the device; drafts and the outbox stay. */

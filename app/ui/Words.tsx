@@ -8,6 +8,7 @@ const TONES = {
   paper: 'text-paper',
   lagoon: 'text-lagoon',
   rust: 'text-rust',
+  moss: 'text-moss',
   'on-straw': 'text-on-straw',
 } as const;
 

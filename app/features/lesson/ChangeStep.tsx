@@ -14,7 +14,7 @@ import { prefer } from '../../state/preferences';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { itemFigure, itemName, tellChange, useSpeech } from '../log/sentences';
+import { findingFigure, itemName, tellChange, useSpeech } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
 import { Desk } from './Desk';
 import { FeetRows, LoadRows } from './MeasureRows';
@@ -42,7 +42,7 @@ function Suggestion({
   const lines = tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
   return (
     <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3">
-      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${itemFigure(finding.item, finding.measured, finding.unit, speech)}, ${finding.verdict}`}</Body>
+      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${findingFigure(finding, finding.measured, speech)}, ${finding.verdict}`}</Body>
       {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}

@@ -61,7 +61,7 @@ export function BalanceStep() {
         label="Figures of the balance"
         desk={
           <Desk loads speech={speech}>
-            <Button look="desk" words="Read" label="On to the read" onPress={() => openStep('read')} />
+            <Button look="desk" words="Body" label="On to the body" onPress={() => openStep('body')} />
           </Desk>
         }
       >

@@ -29,7 +29,7 @@ async function finish(studentId: string): Promise<void> {
 function AlreadyRecorded({ draft }: { draft: LessonDraft }) {
   const { student } = useLessonContext();
   const unsent = useOutbox(
-    (state) => state.letters.filter((letter) => letter.studentId === student.id).length,
+    (state) => state.letters.filter((letter) => letter.subjectId === student.id).length,
   );
   if (draft.recorded.length === 0) return null;
   return (

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { holdFeet, holdLoad, lessonScene } from '../../plan/livePlan';
 import { Plan } from '../../plan/Plan';
@@ -16,10 +17,11 @@ export function LessonPlan() {
   const today = useStore(lesson, (state) =>
     state.standing === 'agreed' ? (state.draft?.setup ?? null) : null,
   );
+  const ghosts = useMemo(() => (today ? [today] : []), [today]);
   const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
   if (!hasFeet) return null;
   const load = step === 'balance';
-  const still = step === 'read' || step === 'keep' || step === 'who' || step === 'club';
+  const still = step === 'body' || step === 'read' || step === 'keep' || step === 'who' || step === 'club';
   return (
     <Plan
       key={`${load}-${still}-${agreed}`}
@@ -29,7 +31,7 @@ export function LessonPlan() {
       length={length}
       shoulderBreadth={build.figures.shoulderBreadth.value}
       judge={judge}
-      ghost={today}
+      ghosts={ghosts}
       holds={still ? 'none' : load ? 'load' : 'feet'}
       onMount={still ? undefined : load ? holdLoad : holdFeet}
       label={

@@ -14,6 +14,7 @@ import { BackTo } from '../../ui/Page';
 import { Body, Quiet } from '../../ui/Words';
 import { Waiting } from '../shell/Shell';
 import { inShort } from '../students/format';
+import { BodyStep } from './BodyStep';
 import { ChangeStep } from './ChangeStep';
 import { ClubStep } from './ClubStep';
 import { LessonContext, useMethod } from './context';
@@ -29,6 +30,7 @@ const PLACES: Record<Step, ComponentType> = {
   club: ClubStep,
   feet: FeetStep,
   balance: BalanceStep,
+  body: BodyStep,
   read: ReadStep,
   change: ChangeStep,
   keep: KeepStep,
@@ -92,7 +94,8 @@ export function LessonScreen() {
   const draftsLoaded = useDrafts((state) => state.loaded);
   const recordsLoaded = useRecords((state) => state.loaded);
   const student = useRecords((state) => (kept ? state.students[kept.studentId] : undefined));
-  const method = useMethod();
+  const chosen = useStore(lesson, (state) => state.draft?.methodId ?? null);
+  const method = useMethod(chosen);
   const opened = useStore(lesson, (state) => state.draft?.id === id);
   const build = student?.build;
   const context = useMemo(

@@ -1,16 +1,18 @@
 import { withItem, type Finding, type Setup, type Speech } from '@pedastance/core';
+import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { lesson, openStep } from '../../state/lesson';
+import { changeDraft, lesson, openStep } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
-import { Heading, Quiet } from '../../ui/Words';
-import { FindingCard } from '../log/FindingCard';
+import { Choice } from '../../ui/Choice';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { ChoiceCard, FindingCard } from '../log/FindingCard';
 import { noticeWords } from '../log/notices';
 import { tellChange, useSpeech } from '../log/sentences';
 import { Cautions } from '../log/StudentScreen';
-import { useLessonContext } from './context';
+import { useHouseMethods, useLessonContext } from './context';
 import { NeedsClub } from './NeedsClub';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
@@ -29,6 +31,41 @@ export function NotPlaced() {
   return <Notice kind="caution">{`This reads the starting figures: ${missing.join(' and ')} yet.`}</Notice>;
 }
 
+/** The findings that come from one, straight or through another. */
+function effectsOf(cause: Finding, findings: readonly Finding[]): Finding[] {
+  const direct = findings.filter((finding) => finding.because?.item === cause.item);
+  return direct.flatMap((effect) => [effect, ...effectsOf(effect, findings)]);
+}
+
+function headingFor(findings: readonly Finding[], forward: number): string {
+  if (forward > 0) return forward === 1 ? 'One thing to look at' : 'Two things to look at';
+  return findings.every((finding) => finding.verdict === 'in')
+    ? 'Everything is in its band'
+    : 'Nothing to suggest: what is out is left alone';
+}
+
+/** Which house method reads this lesson, and the way to set it beside others. */
+function ReadWith() {
+  const { student, method } = useLessonContext();
+  const methods = useHouseMethods();
+  const lessonId = useStore(lesson, (state) => state.draft?.id);
+  return (
+    <View className="gap-2 pt-2">
+      <Choice
+        label="Read with"
+        options={methods.map(({ id, name }) => ({ value: id, words: name }))}
+        value={method.id}
+        onChange={(methodId) => changeDraft({ methodId, taken: [] })}
+      />
+      <Link href={`/students/${student.id}/compare?lesson=${lessonId}`} className="min-h-[48px] py-3">
+        <Body tone="lagoon" className="font-semibold underline">
+          Set methods side by side on these feet
+        </Body>
+      </Link>
+    </View>
+  );
+}
+
 function Findings() {
   const { student, method } = useLessonContext();
   const speech = useSpeech(student.hand);
@@ -36,25 +73,22 @@ function Findings() {
   const [all, setAll] = useState(false);
   if (!read) return null;
   const { setup, reading } = read;
-  const forward = reading.findings.filter((finding) => finding.putForward);
-  const rest = reading.findings.filter((finding) => !finding.putForward);
+  const { findings } = reading;
+  const forward = findings.filter((finding) => finding.putForward);
+  const told = new Set(forward.flatMap((finding) => effectsOf(finding, findings)));
+  const rest = findings.filter((finding) => !finding.putForward && !told.has(finding));
   const restOut = rest.filter((finding) => finding.verdict !== 'in').length;
   return (
     <>
       <NotPlaced />
-      <Heading>
-        {forward.length === 0
-          ? 'Everything is in its band'
-          : forward.length === 1
-            ? 'One thing to look at'
-            : 'Two things to look at'}
-      </Heading>
+      <Heading>{headingFor(findings, forward.length)}</Heading>
       {forward.map((finding) => (
         <FindingCard
           key={finding.item}
           finding={finding}
           speech={speech}
           advice={adviceFor(setup, finding, speech)}
+          effects={effectsOf(finding, findings)}
           openAtFirst
         />
       ))}
@@ -86,6 +120,10 @@ function Findings() {
             advice={adviceFor(setup, finding, speech)}
           />
         ))}
+      {reading.choices.map((choice) => (
+        <ChoiceCard key={choice.question} choice={choice} speech={speech} />
+      ))}
+      <ReadWith />
       <Quiet>{`Read with “${method.name}”, version ${method.version}. Every ± is one standard deviation.`}</Quiet>
     </>
   );

@@ -1,9 +1,11 @@
 import type { NewBuild, Student } from '@pedastance/contract';
-import { readSetup, type HouseMethod, type Reading, type Setup } from '@pedastance/core';
+import { cautionsFor, readSetup, type HouseMethod, type Reading, type Setup } from '@pedastance/core';
 import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
-import { useRecords } from '../../state/records';
+import { usePreferences } from '../../state/preferences';
+import { newestMethods, useRecords } from '../../state/records';
+import { ageOf } from '../students/format';
 
 /** What every step of a lesson knows; none of it changes while a shoe is dragged. */
 export interface LessonContext {
@@ -20,26 +22,47 @@ export function useLessonContext(): LessonContext {
   return context;
 }
 
-/** The newest version of the academy's first house method. */
-export const useMethod = (): HouseMethod | undefined => useRecords((state) => state.methods[0]);
+/** The academy's house methods, each in its newest version. */
+export function useHouseMethods(): HouseMethod[] {
+  const methods = useRecords((state) => state.methods);
+  return useMemo(() => newestMethods(methods), [methods]);
+}
+
+/** The newest version of the lesson's method, else of the coach's usual one, else of the academy's first. */
+export function useMethod(chosen: string | null): HouseMethod | undefined {
+  const methods = useHouseMethods();
+  const usual = usePreferences((state) => state.methodId);
+  const byId = (id: string | null) => methods.find((method) => method.id === id);
+  return byId(chosen) ?? byId(usual) ?? methods[0];
+}
 
 export type Judge = (setup: Setup) => Reading | null;
 
 /** Reads any setup for the lesson's club; each setup is read once. */
 export function useJudge(): Judge {
-  const { build, method } = useLessonContext();
+  const { student, build, method } = useLessonContext();
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   return useMemo(() => {
+    const cautions = cautionsFor(student.cautions, ageOf(student, new Date()));
     const read = new WeakMap<Setup, Reading>();
     return (setup: Setup) => {
       if (!club) return null;
       const known = read.get(setup);
       if (known) return known;
-      const reading = readSetup({ setup, build: build.figures, club, clubLengthInches, shot, method });
+      const reading = readSetup({
+        setup,
+        build: build.figures,
+        legs: null,
+        club,
+        clubLengthInches,
+        shot,
+        method,
+        cautions,
+      });
       read.set(setup, reading);
       return reading;
     };
-  }, [build, method, club, shot, clubLengthInches]);
+  }, [student, build, method, club, shot, clubLengthInches]);
 }

@@ -13,7 +13,7 @@ import {
 import type { Figure } from '../../plan/LiveFigure';
 import { VERDICT_SHAPES } from '../../plan/drawing';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
-import { bandWords } from '../log/sentences';
+import { findingBand } from '../log/sentences';
 import type { Judge } from './context';
 
 const measured = new WeakMap<Setup, AddressMeasures>();
@@ -52,7 +52,7 @@ export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figu
     if (!finding) return { text: '' };
     const word = finding.verdict === 'in' ? 'in' : finding.verdict;
     return {
-      text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${bandWords(finding, speech)}`,
+      text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${findingBand(finding, speech)}`,
       verdict: finding.verdict,
     };
   });

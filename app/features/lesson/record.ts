@@ -77,7 +77,7 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
       ? []
       : [
           {
-            studentId: student.id,
+            subjectId: student.id,
             label: `Lesson of ${student.name}`,
             writing: {
               route: 'lesson',
@@ -86,7 +86,7 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
           },
         ];
   const posts = entries.map((body): Post => ({
-    studentId: student.id,
+    subjectId: student.id,
     label: `${LABELS[body.kind]} of ${student.name}, ${club}`,
     writing: { route: 'entry', body },
   }));

@@ -22,7 +22,9 @@ export function CorrectWords({ change, onDone }: { change: Change; onDone: () =>
     const words = { reason: reason.trim(), feel: feel.trim(), note: note.trim() };
     const body = { ...entry, ...words, id: newId(), madeAt: new Date().toISOString(), replaces: change.id };
     try {
-      await post([{ studentId, label: 'Corrected words of a change', writing: { route: 'entry', body } }]);
+      await post([
+        { subjectId: studentId, label: 'Corrected words of a change', writing: { route: 'entry', body } },
+      ]);
       onDone();
     } catch (error) {
       setFault(`Not saved: this device could not keep it (${(error as Error).message})`);

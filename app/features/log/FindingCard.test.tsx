@@ -8,6 +8,7 @@ const finding = (item: string) =>
   readSetup({
     setup: setup(),
     build: build({ shoulderBreadth: estimated(480, 20) }),
+    legs: null,
     club: '7-iron',
     clubLengthInches: 37,
     shot: 'full',

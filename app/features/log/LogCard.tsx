@@ -5,7 +5,7 @@ import { VERDICT_SHAPES } from '../../plan/drawing';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { day } from '../students/format';
 import { landed, type LogRecord } from './records';
-import { bandWords, changeName, clubAndShot, figure, itemFigure, itemName } from './sentences';
+import { changeFigure, changeName, clubAndShot, findingBand, findingFigure, itemName } from './sentences';
 
 function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
   const out = record.reading.findings.filter((finding) => finding.verdict !== 'in');
@@ -14,7 +14,7 @@ function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
     <View className="gap-0.5">
       {out.map((finding) => (
         <Body key={finding.item} className="figures">
-          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${itemFigure(finding.item, finding.measured, finding.unit, speech)}, ${finding.verdict} ${bandWords(finding, speech)}`}
+          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${findingFigure(finding, finding.measured, speech)}, ${finding.verdict} ${findingBand(finding, speech)}`}
         </Body>
       ))}
     </View>
@@ -28,7 +28,7 @@ function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
       {differences(record.address.setup, record.agreed.setup).map((each) => (
         <View key={each.change} className="flex-row flex-wrap items-baseline justify-between gap-x-3">
           <Body>{changeName(each.change, speech)}</Body>
-          <FigureWords className="text-base">{`${figure(each.from, each.unit, speech)} → ${figure(each.to, each.unit, speech)}`}</FigureWords>
+          <FigureWords className="text-base">{`${each.from === null ? 'not looked at' : changeFigure(each, each.from, speech)} → ${changeFigure(each, each.to, speech)}`}</FigureWords>
         </View>
       ))}
       <Body>{record.change.reason}</Body>

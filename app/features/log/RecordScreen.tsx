@@ -1,6 +1,6 @@
 import type { NewBuild, Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core';
-import { router, useLocalSearchParams } from 'expo-router';
+import { Link, router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { Plan, stillScene } from '../../plan/Plan';
@@ -16,7 +16,7 @@ import { startLesson } from '../lesson/startLesson';
 import { Waiting } from '../shell/Shell';
 import { dayAndTime } from '../students/format';
 import { CorrectWords } from './CorrectWords';
-import { FindingCard } from './FindingCard';
+import { ChoiceCard, FindingCard } from './FindingCard';
 import { noticeWords } from './notices';
 import type { LogRecord } from './records';
 import { clubAndShot, tellChange, useSpeech } from './sentences';
@@ -38,7 +38,7 @@ function RecordPlan({
   const [shown, setShown] = useState<Shown>(record.agreed ? 'agreed' : 'today');
   const { address, agreed } = record;
   const setup = shown === 'agreed' && agreed ? agreed.setup : address.setup;
-  const ghost = shown === 'agreed' ? address.setup : null;
+  const ghosts = useMemo(() => (shown === 'agreed' ? [address.setup] : []), [shown, address.setup]);
   const scene = useMemo(
     () => stillScene(setup, agreed ? [address.setup, agreed.setup] : []),
     [setup, address.setup, agreed],
@@ -49,7 +49,7 @@ function RecordPlan({
         <Plan
           key={`${shown}-${viewpoint}`}
           scene={scene}
-          ghost={ghost}
+          ghosts={ghosts}
           hand={student.hand}
           viewpoint={viewpoint}
           length={length}
@@ -69,7 +69,7 @@ function RecordPlan({
           onChange={setShown}
         />
       )}
-      {ghost && <Quiet>Dashed: as they stood before.</Quiet>}
+      {ghosts.length > 0 && <Quiet>Dashed: as they stood before.</Quiet>}
     </View>
   );
 }
@@ -174,9 +174,17 @@ export function RecordScreen() {
               {reading.findings.map((finding) => (
                 <FindingCard key={finding.item} finding={finding} speech={speech} />
               ))}
+              {reading.choices.map((choice) => (
+                <ChoiceCard key={choice.question} choice={choice} speech={speech} />
+              ))}
             </View>
             <Provenance record={record} build={build} />
             <Button look="plain" words="Start a lesson from these feet" onPress={() => void again()} />
+            <Link href={`/students/${id}/compare?reading=${reading.id}`} className="min-h-[48px] py-3">
+              <Body tone="lagoon" className="font-semibold underline">
+                Set methods side by side on these feet
+              </Body>
+            </Link>
           </View>
         </View>
       </View>

@@ -51,8 +51,12 @@ export function Cautions({ student }: { student: Student }) {
   return (
     <Notice kind="caution">
       {student.cautions !== '' && <Body className="font-semibold">{student.cautions}</Body>}
-      {cautions.map((caution) => (
-        <Body key={caution}>{caution}</Body>
+      {cautions.map(({ caution, notSuggested, instead, deferTo }) => (
+        <View key={caution} className="gap-0.5 pb-1">
+          <Body>{caution}</Body>
+          <Quiet tone="ink">{`Not suggested: ${notSuggested} Instead: ${instead}`}</Quiet>
+          <Quiet>{deferTo}</Quiet>
+        </View>
       ))}
       <Quiet>{NOT_MEDICAL_ADVICE}</Quiet>
     </Notice>

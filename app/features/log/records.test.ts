@@ -30,6 +30,7 @@ const reading = (id: string, addressId: string, minute: number): LogEntry => ({
   ...readSetup({
     setup: setup(),
     build: build(),
+    legs: null,
     club: '7-iron',
     clubLengthInches: 37,
     shot: 'full',

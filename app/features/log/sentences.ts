@@ -1,17 +1,20 @@
 import {
   CHANGE_NAMES,
   ITEM_NAMES,
+  bandWords,
   capitalised,
   clubById,
   differences,
   figureWithUnit,
   inFootWords,
   instructions,
-  lengthFigure,
+  isLine,
   lineWords,
+  questionFigure,
   type Difference,
   type Finding,
   type Hand,
+  type Question,
   type Setup,
   type Speech,
   type Unit,
@@ -25,19 +28,9 @@ export function useSpeech(hand: Hand): Speech {
   return { length, feet, hand };
 }
 
-/** A band's ends, with its unit once; a line's ends as open and closed. */
-export function bandWords(
-  { item, low, high, unit }: Pick<Finding, 'item' | 'low' | 'high' | 'unit'>,
-  speech: Speech,
-): string {
-  if (item === 'stanceLine') return `${lineWords(low)} to ${lineWords(high)}`;
-  const bare = (value: number): string => {
-    if (unit === 'mm') return lengthFigure(value, speech.length);
-    return String(Math.round(value)).replace('-', '\u2212');
-  };
-  const unitWord = { mm: speech.length === 'cm' ? ' cm' : ' in', degrees: '°', percent: ' %' }[unit];
-  return `${bare(low)} to ${bare(high)}${unitWord}`;
-}
+/** A finding's band, with its unit once; a line's ends as open and closed. */
+export const findingBand = (finding: Pick<Finding, 'question' | 'low' | 'high'>, speech: Speech): string =>
+  bandWords(finding.question, finding, speech.length);
 
 export const itemName = (item: Finding['item'], speech: Speech): string =>
   capitalised(inFootWords(ITEM_NAMES[item], speech.feet, speech.hand));
@@ -48,9 +41,16 @@ export const changeName = (change: Difference['change'], speech: Speech): string
 export const figure = (value: number, unit: Unit, speech: Speech): string =>
   figureWithUnit(value, unit, speech.length);
 
-/** What was measured for an item, as a coach says it. */
-export const itemFigure = (item: Finding['item'], value: number, unit: Unit, speech: Speech): string =>
-  item === 'stanceLine' ? lineWords(value) : figure(value, unit, speech);
+/** A figure of a finding's question, as a coach says it. */
+export const findingFigure = (
+  { question }: Pick<Finding, 'question'>,
+  value: number,
+  speech: Speech,
+): string => questionFigure(question, value, speech.length);
+
+/** A figure of a change, as a coach says it; lines by their side. */
+export const changeFigure = ({ change, unit }: Difference, value: number, speech: Speech): string =>
+  isLine(change as Question) ? lineWords(value) : figure(value, unit, speech);
 
 export const spoken = (text: string, speech: Speech): string => inFootWords(text, speech.feet, speech.hand);
 

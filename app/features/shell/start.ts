@@ -1,13 +1,14 @@
 import { ownerOf } from '@pedastance/contract/owner';
 import { startAccount, useAccount } from '../../state/account';
 import { closeDrafts, openDrafts } from '../../state/drafts';
+import { closeMethodDrafts, openMethodDrafts } from '../../state/methodDrafts';
 import { closeLesson, keepBeforeLeaving } from '../../state/lesson';
 import { closeOutbox, openOutbox, sendLetters, trySoon } from '../../state/outbox';
 import { startPreferences } from '../../state/preferences';
 import { closeRecords, openRecords, refreshStudents, useRecords } from '../../state/records';
 
 async function openFor(owner: string): Promise<void> {
-  await Promise.all([openRecords(owner), openOutbox(owner), openDrafts(owner)]);
+  await Promise.all([openRecords(owner), openOutbox(owner), openDrafts(owner), openMethodDrafts(owner)]);
   await refreshStudents(owner);
   await sendLetters();
 }
@@ -17,6 +18,7 @@ function closeAll(): void {
   closeRecords();
   closeOutbox();
   closeDrafts();
+  closeMethodDrafts();
 }
 
 /** Opens and closes what belongs to a coach as coaches come and go. */

@@ -1,6 +1,7 @@
 import type { Student } from '@pedastance/contract';
 import { Link, router, usePathname } from 'expo-router';
 import PlusIcon from 'lucide-react-native/icons/plus';
+import BookIcon from 'lucide-react-native/icons/book-open';
 import SettingsIcon from 'lucide-react-native/icons/settings';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
@@ -112,6 +113,11 @@ export function StudentList() {
           <Quiet>{academy}</Quiet>
           <Title>Students</Title>
         </View>
+        <IconButton
+          label="House methods"
+          icon={<BookIcon color={INK} size={22} />}
+          onPress={() => router.push('/methods')}
+        />
         <IconButton
           label="Settings and sign-out"
           icon={<SettingsIcon color={INK} size={22} />}

@@ -5,7 +5,7 @@ import { post, type Post } from '../../state/outbox';
 type Build = Pick<NewBuild, 'figures' | 'estimateAs' | 'shoeSize'>;
 
 const buildPost = (studentId: string, name: string, build: Build, madeAt: string): Post => ({
-  studentId,
+  subjectId: studentId,
   label: `Build of ${name}`,
   writing: { route: 'build', body: { id: newId(), studentId, madeAt, ...build } },
 });
@@ -16,7 +16,7 @@ export async function addStudent(person: Person, build: Build): Promise<string> 
   const madeAt = new Date().toISOString();
   await post([
     {
-      studentId,
+      subjectId: studentId,
       label: `New student ${person.name}`,
       writing: { route: 'student', body: { id: studentId, madeAt, ...person } },
     },
@@ -35,7 +35,7 @@ export async function saveStudent(student: Student, person: Person, build: Build
   if (!same(person, { name, hand, birthYear, cautions })) {
     const body = { id: newId(), madeAt, studentId: student.id, version: student.version, ...person };
     posts.push({
-      studentId: student.id,
+      subjectId: student.id,
       label: `Change to ${person.name}`,
       writing: { route: 'student edit', body },
     });

@@ -1,0 +1,125 @@
+import type { Student } from '@pedastance/contract';
+import { asPlayed, type HouseMethod, type Played, type Setup } from '@pedastance/core';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { useDrafts } from '../../state/drafts';
+import { useRecords } from '../../state/records';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { BackTo } from '../../ui/Page';
+import { Body, Quiet, Title } from '../../ui/Words';
+import { useHouseMethods } from '../lesson/context';
+import type { LogRecord } from '../log/records';
+import { clubAndShot } from '../log/sentences';
+import { useStudentLog } from '../log/useStudentLog';
+import { PRESET_METHODS } from '../methods/useMethodNamed';
+import { Waiting } from '../shell/Shell';
+import { day } from '../students/format';
+import { SideBySide } from './SideBySide';
+import { WholeBag } from './WholeBag';
+
+/** Feet to set methods on: where they are from, and what was played from them. */
+export interface Feet {
+  setup: Setup;
+  played: Played;
+  from: string;
+}
+
+/** The feet of a lesson in progress, of a record, or of the newest record there is. */
+function useFeet(records: readonly LogRecord[]): Feet | null {
+  const { lesson: lessonId, reading: readingId } = useLocalSearchParams<{
+    lesson?: string;
+    reading?: string;
+  }>();
+  const draft = useDrafts((state) => (lessonId ? state.drafts[lessonId] : undefined));
+  return useMemo(() => {
+    if (draft?.setup && draft.club) {
+      const { club, shot, clubLengthInches, setup } = draft;
+      return { setup, played: { club, shot, clubLengthInches }, from: 'the lesson in progress' };
+    }
+    const record = records.find(({ reading }) => reading.id === readingId) ?? records[0];
+    if (!record) return null;
+    const { club, shot, clubLengthInches, setup, madeAt } = record.address;
+    return { setup, played: { club, shot, clubLengthInches }, from: `the record of ${day(madeAt)}` };
+  }, [draft, records, readingId]);
+}
+
+/** The academy's own methods first, then the schools that it has not taken as they are. */
+function useAllMethods(): HouseMethod[] {
+  const own = useHouseMethods();
+  return useMemo(() => {
+    const names = new Set(own.map(({ name }) => name));
+    return [...own, ...PRESET_METHODS.filter(({ name }) => !names.has(name))];
+  }, [own]);
+}
+
+type View_ = 'methods' | 'bag';
+
+function Comparing({ student, feet }: { student: Student; feet: Feet | null }) {
+  const [view, setView] = useState<View_>(feet ? 'methods' : 'bag');
+  const methods = useAllMethods();
+  const body = useMemo(() => student.build && { build: student.build.figures, legs: null }, [student.build]);
+  if (!body) {
+    return <Body>{`${student.name} has no build yet, and bands go by the build.`}</Body>;
+  }
+  return (
+    <>
+      <Choice
+        label="Show"
+        options={[
+          { value: 'methods', words: 'Methods side by side', disabled: !feet },
+          { value: 'bag', words: 'One method, the whole bag' },
+        ]}
+        value={view}
+        onChange={setView}
+      />
+      {view === 'methods' && feet ? (
+        <SideBySide student={student} body={body} feet={feet} methods={methods} />
+      ) : (
+        <WholeBag
+          student={student}
+          body={body}
+          methods={methods}
+          played={feet?.played ?? asPlayed({ club: '7-iron', shot: 'full' })}
+        />
+      )}
+    </>
+  );
+}
+
+/** One student's feet against several methods, and one method through the whole bag. */
+export function CompareScreen() {
+  const { student: id } = useLocalSearchParams<{ student: string }>();
+  const { student, records, loaded } = useStudentLog(id);
+  const methodsLoaded = useRecords((state) => state.loaded);
+  const feet = useFeet(records);
+  if (!student || !methodsLoaded)
+    return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  return (
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label={`Methods on the feet of ${student.name}`}
+    >
+      <View role="main" className="gap-4">
+        <View className="flex-row items-start gap-1">
+          <BackTo label={`Back to ${student.name}`} href={`/students/${id}`} />
+          <View className="flex-1">
+            <Title>Methods side by side</Title>
+            <Quiet>
+              {feet
+                ? `${student.name} · ${clubAndShot(feet.played.club, feet.played.shot)} · ${feet.from}`
+                : `${student.name} · no feet recorded yet`}
+            </Quiet>
+          </View>
+        </View>
+        <Comparing student={student} feet={feet} />
+        <View className="flex-row">
+          <Button look="quiet" words="All house methods" onPress={() => router.push('/methods')} />
+        </View>
+      </View>
+    </ScrollView>
+  );
+}

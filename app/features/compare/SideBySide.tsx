@@ -1,0 +1,272 @@
+import type { Student } from '@pedastance/contract';
+import {
+  bandWords,
+  inFootWords,
+  isChoiceQuestion,
+  ITEM_NAMES,
+  capitalised,
+  QUESTION_NAMES,
+  questionFigure,
+  type Body as StudentBody,
+  type HouseMethod,
+  type Speech,
+  type Verdict,
+} from '@pedastance/core';
+import {
+  compareMethods,
+  differenceSentence,
+  disputesAmong,
+  type ComparedCell,
+  type ComparedRow,
+} from '@pedastance/core/compare';
+import { useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { VERDICT_SHAPES } from '../../plan/drawing';
+import { Choice } from '../../ui/Choice';
+import { useWide } from '../../ui/layout';
+import { Select } from '../../ui/Select';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { useSpeech } from '../log/sentences';
+import type { Feet } from './CompareScreen';
+
+const VERDICT_WORDS: Record<Verdict | 'as taught' | 'otherwise', string> = {
+  below: `${VERDICT_SHAPES.below} below`,
+  in: `${VERDICT_SHAPES.in} in band`,
+  above: `${VERDICT_SHAPES.above} above`,
+  'as taught': `${VERDICT_SHAPES.in} as taught`,
+  otherwise: `${VERDICT_SHAPES.above} otherwise`,
+};
+
+const rowName = ({ item, question }: ComparedRow, speech: Speech): string =>
+  capitalised(inFootWords(item ? ITEM_NAMES[item] : QUESTION_NAMES[question], speech.feet, speech.hand));
+
+function measuredWords({ question, measured, seen }: ComparedRow, speech: Speech): string {
+  if (seen !== null) return seen;
+  return measured && !isChoiceQuestion(question)
+    ? questionFigure(question, measured.value, speech.length)
+    : 'not looked at';
+}
+
+/** What a method asks for, and how far it lets it be. */
+function askedWords(
+  { question }: ComparedRow,
+  { band, wanted }: ComparedCell,
+  speech: Speech,
+): [string, string] {
+  if (wanted) return [wanted.join(' or '), ''];
+  if (!band || isChoiceQuestion(question)) return ['left free', ''];
+  return [questionFigure(question, band.middle, speech.length), bandWords(question, band, speech.length)];
+}
+
+function Cell({ row, cell, speech }: { row: ComparedRow; cell: ComparedCell; speech: Speech }) {
+  const [middle, band] = askedWords(row, cell, speech);
+  const good = cell.verdict === 'in' || cell.verdict === 'as taught';
+  return (
+    <>
+      <Body className="figures font-semibold">{middle}</Body>
+      {band !== '' && <Quiet className="figures">{band}</Quiet>}
+      {cell.verdict && (
+        <Body tone={good ? 'moss' : 'rust'} className="text-sm font-semibold">
+          {VERDICT_WORDS[cell.verdict]}
+        </Body>
+      )}
+    </>
+  );
+}
+
+interface TableProps {
+  rows: readonly ComparedRow[];
+  methods: readonly HouseMethod[];
+  speech: Speech;
+}
+
+/** Every method a column; the first column stays. */
+function Columns({ rows, methods, speech }: TableProps) {
+  return (
+    <ScrollView horizontal tabIndex={0} aria-label="Methods, a column each">
+      <View role="table" aria-label="Questions by methods">
+        <View role="row" className="flex-row border-b border-ink">
+          <View role="columnheader" className="w-[190px] p-2">
+            <Body className="font-semibold">On these feet</Body>
+          </View>
+          {methods.map(({ id, name }) => (
+            <View key={id} role="columnheader" className="w-[150px] p-2">
+              <Body className="font-semibold">{name}</Body>
+            </View>
+          ))}
+        </View>
+        {rows.map((row) => (
+          <View
+            key={row.item ?? row.question}
+            role="row"
+            className="flex-row border-b border-grid"
+            testID={`compared-${row.item ?? row.question}`}
+          >
+            <View role="rowheader" className="w-[190px] p-2">
+              <Body className="font-semibold">{rowName(row, speech)}</Body>
+              <Quiet className="figures">{measuredWords(row, speech)}</Quiet>
+              <Agreement row={row} />
+            </View>
+            {row.cells.map((cell, at) => (
+              <View key={methods[at]!.id} role="cell" className="w-[150px] p-2">
+                <Cell row={row} cell={cell} speech={speech} />
+              </View>
+            ))}
+          </View>
+        ))}
+      </View>
+    </ScrollView>
+  );
+}
+
+const AGREEMENT: Record<ComparedRow['agreement'], string> = {
+  agree: '= agree',
+  split: '≠ split',
+  'at most one view': '',
+};
+
+function Agreement({ row }: { row: ComparedRow }) {
+  return AGREEMENT[row.agreement] === '' ? null : (
+    <Quiet tone={row.agreement === 'split' ? 'rust' : 'pencil'} className="font-semibold">
+      {AGREEMENT[row.agreement]}
+    </Quiet>
+  );
+}
+
+/** Two methods, one under the other, with the difference in a sentence. */
+function Pair({ rows, methods, speech }: TableProps) {
+  const [a, b] = methods;
+  if (!a || !b) return null;
+  return (
+    <View>
+      {rows.map((row) => (
+        <View
+          key={row.item ?? row.question}
+          className="gap-1 border-b border-grid py-3"
+          testID={`pair-${row.item ?? row.question}`}
+        >
+          <View className="flex-row items-baseline justify-between gap-2">
+            <Body className="flex-1 font-semibold">{rowName(row, speech)}</Body>
+            <Body className="figures">{measuredWords(row, speech)}</Body>
+            <Agreement row={row} />
+          </View>
+          <View className="flex-row gap-3">
+            {[a, b].map((method, at) => (
+              <View key={method.id} className="flex-1">
+                <Quiet numberOfLines={1}>{method.name}</Quiet>
+                <Cell row={row} cell={row.cells[at]!} speech={speech} />
+              </View>
+            ))}
+          </View>
+          <Body>
+            {inFootWords(
+              differenceSentence(
+                row.question,
+                { name: a.name, cell: row.cells[0]! },
+                { name: b.name, cell: row.cells[1]! },
+                speech.length,
+              ),
+              speech.feet,
+              speech.hand,
+            )}
+          </Body>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Disputes({
+  methods,
+  body,
+  feet,
+}: {
+  methods: readonly HouseMethod[];
+  body: StudentBody;
+  feet: Feet;
+}) {
+  const disputes = useMemo(() => disputesAmong(methods, body, feet.played), [methods, body, feet.played]);
+  if (disputes.length === 0) return null;
+  return (
+    <View className="gap-2">
+      <Heading>Where schools contradict each other</Heading>
+      {disputes.map(({ question, title, sides }) => (
+        <View
+          key={question}
+          className="gap-1 border-l-4 border-straw bg-sheet p-3"
+          testID={`dispute-${question}`}
+        >
+          <Body className="font-semibold">{title}</Body>
+          {sides.map(({ name, says, methods: taken }) => (
+            <View key={name}>
+              <Body>{`${name}: ${says}`}</Body>
+              <Quiet>{taken.join(', ')}</Quiet>
+            </View>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+type Rows = 'split' | 'all';
+
+interface SideBySideProps {
+  student: Student;
+  body: StudentBody;
+  feet: Feet;
+  methods: readonly HouseMethod[];
+}
+
+/** One setup against methods: two told apart in sentences, and on a wide screen all in columns. */
+export function SideBySide({ student, body, feet, methods }: SideBySideProps) {
+  const speech = useSpeech(student.hand);
+  const wide = useWide();
+  const [first, setFirst] = useState(methods[0]!.id);
+  const [second, setSecond] = useState(methods[1]!.id);
+  const [which, setWhich] = useState<Rows>('split');
+  const named = (id: string) => methods.find((method) => method.id === id) ?? methods[0]!;
+  const pair = useMemo(() => [named(first), named(second)], [first, second, methods]);
+  const rowsOf = (of: readonly HouseMethod[]) => compareMethods(feet.setup, body, feet.played, of);
+  const pairRows = useMemo(() => rowsOf(pair), [pair, body, feet]);
+  const allRows = useMemo(() => (wide ? rowsOf(methods) : []), [wide, methods, body, feet]);
+  const options = methods.map(({ id, name, version }) => ({
+    value: id,
+    words: version === 0 ? `${name} (school)` : name,
+  }));
+  const shown = pairRows.filter(({ agreement }) => which === 'all' || agreement === 'split');
+  const splits = pairRows.filter(({ agreement }) => agreement === 'split').length;
+  return (
+    <View className="gap-4">
+      <View className={wide ? 'flex-row gap-3' : 'gap-2'}>
+        <View className="flex-1">
+          <Select label="One method" options={options} value={first} onChange={setFirst} />
+        </View>
+        <View className="flex-1">
+          <Select label="Set against" options={options} value={second} onChange={setSecond} />
+        </View>
+      </View>
+      <Choice
+        label="Questions"
+        options={[
+          { value: 'split', words: `Where they split (${splits})` },
+          { value: 'all', words: `All (${pairRows.length})` },
+        ]}
+        value={which}
+        onChange={setWhich}
+      />
+      {shown.length === 0 ? (
+        <Body>Nothing: one stance would please both.</Body>
+      ) : (
+        <Pair rows={shown} methods={pair} speech={speech} />
+      )}
+      <Disputes methods={methods} body={body} feet={feet} />
+      {wide && (
+        <>
+          <Heading>All of them</Heading>
+          <Columns rows={allRows} methods={methods} speech={speech} />
+        </>
+      )}
+    </View>
+  );
+}

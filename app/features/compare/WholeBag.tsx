@@ -1,0 +1,154 @@
+import type { Student } from '@pedastance/contract';
+import {
+  figureWithUnit,
+  playedKey,
+  questionFigure,
+  type Body as StudentBody,
+  type FigureQuestion,
+  type HouseMethod,
+  type Played,
+  type Speech,
+} from '@pedastance/core';
+import { wholeBag, type ClubAsTaught } from '@pedastance/core/compare';
+import { useMemo, useState } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { Plan, stillScene } from '../../plan/Plan';
+import { usePreferences } from '../../state/preferences';
+import { useWide } from '../../ui/layout';
+import { Select } from '../../ui/Select';
+import { Body, Quiet } from '../../ui/Words';
+import { clubAndShot, useSpeech } from '../log/sentences';
+
+const COLUMNS: readonly { question: FigureQuestion; head: string; width: string }[] = [
+  { question: 'stanceWidth', head: 'Width', width: 'w-[84px]' },
+  { question: 'ballAlong', head: 'Ball inside', width: 'w-[84px]' },
+  { question: 'stanceLine', head: 'Line', width: 'w-[112px]' },
+  { question: 'leadShare', head: 'On lead', width: 'w-[72px]' },
+  { question: 'leadFlare', head: 'Lead flare', width: 'w-[84px]' },
+  { question: 'trailFlare', head: 'Trail flare', width: 'w-[84px]' },
+];
+
+function figureIn({ bands }: ClubAsTaught, question: FigureQuestion, speech: Speech): string {
+  const band = bands.figures[question];
+  if (!band) return 'free';
+  if (question === 'stanceLine') return questionFigure(question, band.middle, speech.length);
+  const unit = question === 'leadShare' ? 'percent' : question.endsWith('Flare') ? 'degrees' : 'mm';
+  return figureWithUnit(band.middle, unit, speech.length);
+}
+
+interface TableProps {
+  bag: readonly ClubAsTaught[];
+  chosen: ClubAsTaught;
+  speech: Speech;
+  onChoose: (club: ClubAsTaught) => void;
+}
+
+function BagTable({ bag, chosen, speech, onChoose }: TableProps) {
+  return (
+    <ScrollView horizontal tabIndex={0} aria-label="The bag, a row a club">
+      <View role="table" aria-label="The bag">
+        <View role="row" className="flex-row border-b border-ink">
+          <View role="columnheader" className="w-[150px] p-2">
+            <Body className="font-semibold">Club</Body>
+          </View>
+          {COLUMNS.map(({ question, head, width }) => (
+            <View key={question} role="columnheader" className={`${width} p-2`}>
+              <Body className="font-semibold">{head}</Body>
+            </View>
+          ))}
+        </View>
+        {bag.map((club) => {
+          const on = club === chosen;
+          const name = clubAndShot(club.played.club, club.played.shot);
+          return (
+            <View
+              key={playedKey(club.played)}
+              role="row"
+              className={`flex-row border-b border-grid ${on ? 'bg-grid' : ''}`}
+            >
+              <View role="rowheader" className="w-[150px]">
+                <Pressable
+                  role="button"
+                  aria-pressed={on}
+                  aria-label={`Show on the plan: ${name}`}
+                  onPress={() => onChoose(club)}
+                  className="min-h-[48px] justify-center px-2"
+                >
+                  <Body tone={on ? 'ink' : 'lagoon'} className="font-semibold">
+                    {name}
+                  </Body>
+                </Pressable>
+              </View>
+              {COLUMNS.map(({ question, width }) => (
+                <View key={question} role="cell" className={`${width} justify-center p-2`}>
+                  <Body className="figures">{figureIn(club, question, speech)}</Body>
+                </View>
+              ))}
+            </View>
+          );
+        })}
+      </View>
+    </ScrollView>
+  );
+}
+
+/** Clubs whose feet are drawn dashed beside the chosen one's: the ends of the bag and its middle. */
+const GHOSTS = ['driver full', '7-iron full', 'lob-wedge full'];
+
+interface WholeBagProps {
+  student: Student;
+  body: StudentBody;
+  methods: readonly HouseMethod[];
+  played: Played;
+}
+
+/** How width, ball, line and balance move from wedge to driver, as a table and on the plan. */
+export function WholeBag({ student, body, methods, played }: WholeBagProps) {
+  const speech = useSpeech(student.hand);
+  const wide = useWide();
+  const viewpoint = usePreferences((state) => state.viewpoint);
+  const [id, setId] = useState(methods[0]!.id);
+  const [at, setAt] = useState<string>(`${played.club} ${played.shot}`);
+  const method = methods.find((each) => each.id === id) ?? methods[0]!;
+  const bag = useMemo(() => wholeBag(method, body), [method, body]);
+  const keyOf = ({ played: of }: ClubAsTaught) => `${of.club} ${of.shot}`;
+  const chosen = bag.find((club) => keyOf(club) === at) ?? bag[0]!;
+  const ghosts = useMemo(
+    () => bag.filter((club) => club !== chosen && GHOSTS.includes(keyOf(club))).map(({ setup }) => setup),
+    [bag, chosen],
+  );
+  const scene = useMemo(() => stillScene(chosen.setup, ghosts), [chosen, ghosts]);
+  const name = clubAndShot(chosen.played.club, chosen.played.shot);
+  return (
+    <View className="gap-3">
+      <Select
+        label="Method"
+        options={methods.map((each) => ({
+          value: each.id,
+          words: each.version === 0 ? `${each.name} (school)` : each.name,
+        }))}
+        value={method.id}
+        onChange={setId}
+      />
+      <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
+        <View className={`h-[400px] border border-grid ${wide ? 'min-w-[360px] flex-1' : ''}`}>
+          <Plan
+            key={`${method.id} ${method.version} ${at} ${viewpoint}`}
+            scene={scene}
+            ghosts={ghosts}
+            hand={student.hand}
+            viewpoint={viewpoint}
+            length={speech.length}
+            shoulderBreadth={body.build.shoulderBreadth.value}
+            holds="none"
+            label={`${name}: the feet as “${method.name}” has them`}
+          />
+        </View>
+        <View className={wide ? 'max-w-full' : ''}>
+          <BagTable bag={bag} chosen={chosen} speech={speech} onChoose={(club) => setAt(keyOf(club))} />
+        </View>
+      </View>
+      <Quiet>{`Solid: ${name}. Dashed: driver, 7-iron and lob wedge. Middles of the bands, laid on ball and target line.`}</Quiet>
+    </View>
+  );
+}

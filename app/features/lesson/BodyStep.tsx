@@ -1,0 +1,256 @@
+import {
+  BY_EYE,
+  CHOICES,
+  CHOICE_QUESTIONS,
+  CHOICE_QUESTION_PARTS,
+  FIGURE_QUESTIONS,
+  PARTS,
+  POSTURE_FIGURES,
+  QUESTION_NAMES,
+  SWING_PATHS,
+  lengthIn,
+  millimetres,
+  questionFigure,
+  type ChoiceQuestion,
+  type Posture,
+  type PostureFigure,
+  type Speech,
+} from '@pedastance/core';
+import { useState } from 'react';
+import { Pressable, Text, View } from 'react-native';
+import { useStore } from 'zustand';
+import { lesson, notePosture, openStep, undo } from '../../state/lesson';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { itemName, spoken, useSpeech } from '../log/sentences';
+import { typedNumber } from '../students/buildForm';
+import { useLessonContext } from './context';
+import { NeedsClub } from './NeedsClub';
+import { PART_NAMES } from './parts';
+import { WorkPlace } from './WorkPlace';
+
+interface Chip {
+  words: string;
+  chosen: boolean;
+  onPress: () => void;
+}
+
+/** What can be said at a glance: a tap says it, a second tap takes it back. */
+function Chips({ label, chips }: { label: string; chips: readonly Chip[] }) {
+  return (
+    <View role="group" aria-label={label} className="flex-row flex-wrap gap-2">
+      {chips.map(({ words, chosen, onPress }) => (
+        <Pressable
+          key={words}
+          role="button"
+          aria-pressed={chosen}
+          onPress={onPress}
+          className={`min-h-[48px] justify-center rounded-md border border-ink px-3 ${chosen ? 'bg-ink' : 'bg-sheet'}`}
+        >
+          <Text className={`font-text text-base ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>
+            {words}
+          </Text>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+const setFigure = (figure: PostureFigure, seen: Posture['figures'][PostureFigure] | null): void =>
+  notePosture((posture) => {
+    const { [figure]: _before, ...figures } = posture.figures;
+    return { ...posture, figures: seen ? { ...figures, [figure]: seen } : figures };
+  });
+
+/** A typed figure in the coach's own unit; lines are typed closed positive. */
+function TypedFigure({
+  figure,
+  speech,
+  onDone,
+}: {
+  figure: PostureFigure;
+  speech: Speech;
+  onDone: () => void;
+}) {
+  const { unit, range } = FIGURE_QUESTIONS[figure];
+  const isLength = unit === 'mm';
+  const shown = (value: number): string =>
+    String(Math.round((isLength ? lengthIn(speech.length, value) : value) * 10) / 10).replace('-', '\u2212');
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState('');
+  const take = () => {
+    const typed = typedNumber(text.replace('\u2212', '-'));
+    const value = isLength ? millimetres(speech.length, typed) : typed;
+    if (!(value >= range.least && value <= range.most)) {
+      const found = text.trim() === '' ? 'nothing' : `“${text}”`;
+      return setFault(
+        `${itemName(figure, speech)}: expected ${shown(range.least)} to ${shown(range.most)}, found ${found}`,
+      );
+    }
+    setFigure(figure, { value, by: 'measured' });
+    onDone();
+  };
+  const closed = figure === 'hipLine' || figure === 'shoulderLine' || figure === 'clubFace';
+  return (
+    <View className="flex-row items-start gap-2">
+      <View className="flex-1">
+        <Field
+          autoFocus
+          label={itemName(figure, speech)}
+          unit={isLength ? speech.length : `degrees${closed ? ', open below zero' : ''}`}
+          value={text}
+          onChangeText={setText}
+          onSubmitEditing={take}
+          inputMode="text"
+          fault={fault || undefined}
+        />
+      </View>
+      <View className="flex-row gap-2 pt-6">
+        <Button words="Set" label={`Set ${itemName(figure, speech)}`} onPress={take} />
+        <Button look="quiet" words="Cancel" onPress={onDone} />
+      </View>
+    </View>
+  );
+}
+
+function FigureItem({ figure, speech }: { figure: PostureFigure; speech: Speech }) {
+  const seen = useStore(lesson, (state) => state.draft?.setup?.posture?.figures[figure]);
+  const [typing, setTyping] = useState(false);
+  const name = itemName(figure, speech);
+  const chips = BY_EYE[figure].map(({ words, value }): Chip => {
+    const chosen = seen?.by === 'eye' && seen.value === value;
+    return {
+      words: spoken(words, speech),
+      chosen,
+      onPress: () => setFigure(figure, chosen ? null : { value, by: 'eye' }),
+    };
+  });
+  const how = seen
+    ? `${questionFigure(figure, seen.value, speech.length)}, ${seen.by === 'eye' ? 'by eye' : 'measured'}`
+    : 'not looked at';
+  return (
+    <View className="gap-2 border-b border-grid py-3" testID={`body-${figure}`}>
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Body className="flex-1 font-semibold">{name}</Body>
+        <Quiet tone={seen ? 'ink' : 'pencil'} className="figures">
+          {how}
+        </Quiet>
+      </View>
+      <Chips label={name} chips={chips} />
+      {typing ? (
+        <TypedFigure figure={figure} speech={speech} onDone={() => setTyping(false)} />
+      ) : (
+        <View className="flex-row">
+          <Button
+            look="quiet"
+            words="Type a figure"
+            label={`Type a figure: ${name}`}
+            onPress={() => setTyping(true)}
+          />
+          {seen && (
+            <Button
+              look="quiet"
+              words="Skip"
+              label={`Skip: ${name}`}
+              onPress={() => setFigure(figure, null)}
+            />
+          )}
+        </View>
+      )}
+    </View>
+  );
+}
+
+const ROUTE_WORDS: Record<string, string> = {
+  'forward-posted': 'Forward-posted',
+};
+const asWords = (choice: string): string =>
+  ROUTE_WORDS[choice] ?? choice.charAt(0).toUpperCase() + choice.slice(1);
+
+function ChoiceItem({ question }: { question: ChoiceQuestion }) {
+  const seen = useStore(lesson, (state) => state.draft?.setup?.posture?.choices[question]);
+  const set = (choice: string | null) =>
+    notePosture((posture) => {
+      const { [question]: _before, ...choices } = posture.choices;
+      return { ...posture, choices: choice === null ? choices : { ...choices, [question]: choice } };
+    });
+  const chips = CHOICES[question].map((choice): Chip => ({
+    words: asWords(choice),
+    chosen: seen === choice,
+    onPress: () => set(seen === choice ? null : choice),
+  }));
+  return (
+    <View className="gap-2 border-b border-grid py-3" testID={`body-${question}`}>
+      <Body className="font-semibold">{QUESTION_NAMES[question]}</Body>
+      <Chips label={QUESTION_NAMES[question]} chips={chips} />
+    </View>
+  );
+}
+
+/** Where the club comes from: no question of a method, and it decides who should not close. */
+function SwingPathItem() {
+  const seen = useStore(lesson, (state) => state.draft?.setup?.posture?.swingPath);
+  const chips = SWING_PATHS.map((path): Chip => ({
+    words: asWords(path),
+    chosen: seen === path,
+    onPress: () =>
+      notePosture(({ swingPath: _before, ...posture }) =>
+        seen === path ? posture : { ...posture, swingPath: path },
+      ),
+  }));
+  return (
+    <View className="gap-2 border-b border-grid py-3" testID="body-swingPath">
+      <Body className="font-semibold">Swings through the ball</Body>
+      <Chips label="Swings through the ball" chips={chips} />
+    </View>
+  );
+}
+
+const ABOVE_THE_FEET = PARTS.filter((part) => part !== 'feet');
+
+/** From the knees up, in the order a body is looked at; each item as seen, a figure, or skipped. */
+export function BodyStep() {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const canUndo = useStore(lesson, (state) => state.past.length > 0);
+  return (
+    <NeedsClub>
+      <WorkPlace
+        label="The body, from the knees up"
+        withPlan={false}
+        desk={
+          <View className="flex-row gap-3 border-t border-grid p-3">
+            <Button
+              look="plain"
+              words="Undo"
+              label="Take the last one back"
+              disabled={!canUndo}
+              onPress={undo}
+            />
+            <Button className="flex-1" words="On to the read" onPress={() => openStep('read')} />
+          </View>
+        }
+      >
+        <Quiet>
+          From the ground up: the feet are on the plan. Tap what you see, type a figure where you measured,
+          leave the rest.
+        </Quiet>
+        {ABOVE_THE_FEET.map((part) => (
+          <View key={part}>
+            <Heading>{PART_NAMES[part]}</Heading>
+            {POSTURE_FIGURES.filter((figure) => FIGURE_QUESTIONS[figure].part === part).map((figure) => (
+              <FigureItem key={figure} figure={figure} speech={speech} />
+            ))}
+            {CHOICE_QUESTIONS.filter((question) => CHOICE_QUESTION_PARTS[question] === part).map(
+              (question) => (
+                <ChoiceItem key={question} question={question} />
+              ),
+            )}
+            {part === 'swing' && <SwingPathItem />}
+          </View>
+        ))}
+      </WorkPlace>
+    </NeedsClub>
+  );
+}

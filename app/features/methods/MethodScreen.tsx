@@ -1,0 +1,177 @@
+import {
+  FIGURE_QUESTIONS,
+  CHOICE_QUESTION_PARTS,
+  isChoiceQuestion,
+  PARTS,
+  QUESTION_NAMES,
+  QUESTIONS,
+  figureWithUnit,
+  type Answer,
+  type HouseMethod,
+  type LengthUnit,
+  type Part,
+  type Question,
+} from '@pedastance/core';
+import { checkMethod, type CheckCase } from '@pedastance/core/check';
+import { router, useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { usePreferences } from '../../state/preferences';
+import { useRecords } from '../../state/records';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Notice } from '../../ui/Notice';
+import { BackTo } from '../../ui/Page';
+import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { PART_NAMES } from '../lesson/parts';
+import { Waiting } from '../shell/Shell';
+import { saveMethodFile } from './fileExchange';
+import { clubsWords, ruleWords } from './rules';
+import { saveMethod } from './save';
+import { isPreset, useVersions } from './useMethodNamed';
+
+/** The part of the body a question is asked under. */
+export const partOf = (question: Question): Part =>
+  isChoiceQuestion(question) ? CHOICE_QUESTION_PARTS[question] : FIGURE_QUESTIONS[question].part;
+
+/** How far a band reaches to each side. */
+function toleranceWords(question: Question, { tolerance, rule }: Answer, length: LengthUnit): string {
+  if (isChoiceQuestion(question) || rule.kind === 'no view') return '';
+  const { unit } = FIGURE_QUESTIONS[question];
+  const words = (value: number) => figureWithUnit(value, unit, length);
+  return tolerance.below === tolerance.above
+    ? ` ± ${words(tolerance.above)}`
+    : `, ${words(tolerance.below)} less to ${words(tolerance.above)} more`;
+}
+
+export const answerWords = (question: Question, answer: Answer, length: LengthUnit): string =>
+  `${ruleWords(question, answer.rule, length)}${toleranceWords(question, answer, length)}`;
+
+function QuestionView({
+  method,
+  question,
+  length,
+}: {
+  method: HouseMethod;
+  question: Question;
+  length: LengthUnit;
+}) {
+  const { why, answers } = method.questions[question];
+  const free = answers.every(({ rule }) => rule.kind === 'no view');
+  return (
+    <View className="gap-1 border-b border-grid py-3" testID={`question-${question}`}>
+      <Body className="font-semibold">{QUESTION_NAMES[question]}</Body>
+      {free ? (
+        <Quiet>Left free.</Quiet>
+      ) : (
+        answers.map((answer) => (
+          <View key={`${answer.shot} ${answer.clubs.join()}`}>
+            <Body className="figures">{answerWords(question, answer, length)}</Body>
+            <Quiet>{`${clubsWords(answer)}${answer.rule.kind === 'no view' ? '' : ` · ${answer.mark}`}`}</Quiet>
+          </View>
+        ))
+      )}
+      {!free && <Body>{why}</Body>}
+    </View>
+  );
+}
+
+/** A case of a check in a sentence: what, with which clubs, for whom. */
+export function caseWords({ question, what, clubs, heightsCm, bodies }: CheckCase): string {
+  const [least, most] = heightsCm;
+  const whom = bodies.length === 1 ? bodies[0]! : least === most ? `${least} cm` : `${least} to ${most} cm`;
+  const MOST_CLUBS = 4;
+  const named = clubs.slice(0, MOST_CLUBS).join(', ');
+  const more = clubs.length > MOST_CLUBS ? ` and ${clubs.length - MOST_CLUBS} more` : '';
+  return `${QUESTION_NAMES[question]}: ${what}. ${named}${more}; bodies of ${whom}.`;
+}
+
+/** What is unwise in a method and for whom; it may be kept all the same. */
+function Warnings({ method }: { method: HouseMethod }) {
+  const { warnings } = useMemo(() => checkMethod(method), [method]);
+  if (warnings.length === 0) return null;
+  return (
+    <Notice kind="caution">
+      <Body className="font-semibold">Unwise for some</Body>
+      {warnings.map((warning) => (
+        <Body key={caseWords(warning)}>{caseWords(warning)}</Body>
+      ))}
+    </Notice>
+  );
+}
+
+function Actions({ method, newest }: { method: HouseMethod; newest: HouseMethod }) {
+  const preset = isPreset(method);
+  const old = method.version !== newest.version;
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      {!old && (
+        <Button
+          words={preset ? 'Start our own from it' : 'Change it'}
+          onPress={() => router.push(`/methods/${method.id}/edit`)}
+        />
+      )}
+      {preset && (
+        <Button
+          look="plain"
+          words="Take it as it is"
+          onPress={() => void saveMethod(method, null).then((id) => router.replace(`/methods/${id}`))}
+        />
+      )}
+      <Button look="plain" words="Save as a file" onPress={() => void saveMethodFile(method)} />
+    </View>
+  );
+}
+
+/** A house method or a preset: what it answers to every question, by club, and why. */
+export function MethodScreen() {
+  const { method: id } = useLocalSearchParams<{ method: string }>();
+  const versions = useVersions(id);
+  const loaded = useRecords((state) => state.loaded);
+  const length = usePreferences((state) => state.length);
+  const [shown, setShown] = useState<number | null>(null);
+  const newest = versions[0];
+  const method = versions.find(({ version }) => version === shown) ?? newest;
+  if (!method || !newest)
+    return <Waiting words={loaded ? 'This method is not on this device.' : undefined} />;
+  return (
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label={method.name}
+    >
+      <View role="main" className="w-full max-w-3xl gap-4 self-center">
+        <View className="flex-row items-start gap-1">
+          <BackTo label="Back to the methods" href="/methods" />
+          <View className="flex-1">
+            <Title>{method.name}</Title>
+            <Quiet>{isPreset(method) ? 'A school to start from' : `Ours, version ${method.version}`}</Quiet>
+          </View>
+        </View>
+        <Body>{method.summary}</Body>
+        {versions.length > 1 && (
+          <Choice
+            label="Version"
+            options={versions.map(({ version }) => ({
+              value: String(version),
+              words: version === newest.version ? `${version}, newest` : String(version),
+            }))}
+            value={String(method.version)}
+            onChange={(version) => setShown(Number(version))}
+          />
+        )}
+        <Actions method={method} newest={newest} />
+        <Warnings method={method} />
+        {PARTS.map((part) => (
+          <View key={part}>
+            <Heading>{PART_NAMES[part]}</Heading>
+            {QUESTIONS.filter((question) => partOf(question) === part).map((question) => (
+              <QuestionView key={question} method={method} question={question} length={length} />
+            ))}
+          </View>
+        ))}
+      </View>
+    </ScrollView>
+  );
+}

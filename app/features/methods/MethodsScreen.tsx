@@ -1,0 +1,128 @@
+import type { HouseMethod } from '@pedastance/core';
+import { Link, router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { prefer, usePreferences } from '../../state/preferences';
+import { useRecords } from '../../state/records';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { Page } from '../../ui/Page';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { useHouseMethods } from '../lesson/context';
+import { faultsWords, pickMethodFile } from './fileExchange';
+import { saveMethod } from './save';
+import { PRESET_METHODS } from './useMethodNamed';
+
+const Open = ({ method }: { method: HouseMethod }) => (
+  <Link href={`/methods/${method.id}`} className="min-h-[48px] py-3" aria-label={`Open “${method.name}”`}>
+    <Body tone="lagoon" className="font-semibold underline">
+      Open
+    </Body>
+  </Link>
+);
+
+function Ours({ methods }: { methods: readonly HouseMethod[] }) {
+  const chosen = usePreferences((state) => state.methodId);
+  const usual = methods.find(({ id }) => id === chosen)?.id ?? methods[0]?.id;
+  return (
+    <View className="gap-1">
+      <Heading>Ours</Heading>
+      <Quiet>Lessons on this device begin with the usual one; any lesson can be read with another.</Quiet>
+      {methods.length === 0 && <Body>None yet. Make one of the schools below yours.</Body>}
+      {methods.map((method) => (
+        <View key={method.id} className="gap-1 border-b border-grid py-3" testID="own-method">
+          <Body className="text-lg font-semibold">{method.name}</Body>
+          <Body>{method.summary}</Body>
+          <View className="flex-row flex-wrap items-center gap-3">
+            <Open method={method} />
+            {method.id === usual ? (
+              <Body className="font-semibold">● Usual</Body>
+            ) : (
+              <Button
+                look="plain"
+                words="Make it the usual one"
+                label={`Make “${method.name}” the usual one`}
+                onPress={() => prefer({ methodId: method.id })}
+              />
+            )}
+            <Quiet>{`version ${method.version}`}</Quiet>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Schools({ onFault }: { onFault: (lines: string[]) => void }) {
+  const adopt = async (preset: HouseMethod) => {
+    try {
+      router.push(`/methods/${await saveMethod(preset, null)}`);
+    } catch (error) {
+      onFault([`Not saved: this device could not keep it (${(error as Error).message}).`]);
+    }
+  };
+  return (
+    <View className="gap-1">
+      <Heading>Schools to start from</Heading>
+      <Quiet>
+        Each is named for what it teaches. Their figures are common practice without a source, or starting
+        values: every one says which.
+      </Quiet>
+      {PRESET_METHODS.map((preset) => (
+        <View key={preset.id} className="gap-1 border-b border-grid py-3" testID={`preset-${preset.id}`}>
+          <Body className="text-lg font-semibold">{preset.name}</Body>
+          <Body>{preset.summary}</Body>
+          <View className="flex-row flex-wrap items-center gap-3">
+            <Open method={preset} />
+            <Button
+              look="plain"
+              words="Start from it"
+              label={`Start a method of our own from “${preset.name}”`}
+              onPress={() => router.push(`/methods/${preset.id}/edit`)}
+            />
+            <Button
+              look="quiet"
+              words="Take it as it is"
+              label={`Take “${preset.name}” as it is`}
+              onPress={() => void adopt(preset)}
+            />
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** The academy's house methods, and the schools to start one from. */
+export function MethodsScreen() {
+  const methods = useHouseMethods();
+  const loaded = useRecords((state) => state.loaded);
+  const [faults, setFaults] = useState<string[]>([]);
+  const readFile = async () => {
+    setFaults([]);
+    try {
+      const read = await pickMethodFile();
+      if (!read) return;
+      if ('faults' in read) return setFaults(['The file was not taken.', ...faultsWords(read.faults)]);
+      router.push(`/methods/${await saveMethod(read.contents, null)}`);
+    } catch (error) {
+      setFaults([`The file could not be read (${(error as Error).message}).`]);
+    }
+  };
+  return (
+    <Page title="House methods">
+      {faults.length > 0 && (
+        <Notice kind="trouble" live>
+          {faults.map((line) => (
+            <Body key={line}>{line}</Body>
+          ))}
+        </Notice>
+      )}
+      {loaded && <Ours methods={methods} />}
+      <View className="flex-row flex-wrap gap-3">
+        <Button look="plain" words="Take one from a file …" onPress={() => void readFile()} />
+      </View>
+      <Schools onFault={setFaults} />
+    </Page>
+  );
+}
