@@ -101,3 +101,10 @@ export function writeMethodFile({ name, summary, questions }: MethodContents): s
   const file = { format: 'pedastance house method', formatVersion: 1, name, summary, questions };
   return `${JSON.stringify(file, null, 1)}\n`;
 }
+
+/** What is wrong with a method as it is being written; empty when it could be a file. */
+export function faultsIn({ name, summary, questions }: MethodContents): Fault[] {
+  const file = { format: 'pedastance house method', formatVersion: 1, name, summary, questions };
+  const parsed = MethodFile.safeParse(file);
+  return parsed.success ? [] : faultsOf(parsed.error, file);
+}

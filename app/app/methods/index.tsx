@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../features/methods/MethodsScreen').then((screen) => ({ default: screen.MethodsScreen })),
+  import('../../features/methods').then((screens) => ({ default: screens.MethodsScreen })),
 );

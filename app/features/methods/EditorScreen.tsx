@@ -15,7 +15,7 @@ import {
   type MethodContents,
   type Question,
 } from '@pedastance/core';
-import { checkMethod, usualBody, type MethodCheck } from '@pedastance/core/check';
+import { checkMethod, usualBody } from '@pedastance/core/check';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -158,23 +158,13 @@ function QuestionEditor({ question, ...edited }: EditedProps & { question: Quest
 }
 
 /** What stands in the way of saving, in sentences. */
-async function troublesOf(
-  contents: MethodContents,
-): Promise<{ faults: string[]; check: MethodCheck | null }> {
-  const [{ MethodFile }, { faultsOf }] = await Promise.all([
-    import('@pedastance/contract/method'),
-    import('@pedastance/contract/faults'),
-  ]);
-  const file = { format: 'pedastance house method', formatVersion: 1, ...contents };
-  const parsed = MethodFile.safeParse(file);
-  if (!parsed.success) {
-    const faults = faultsOf(parsed.error, file).map(
-      ({ field, expected, found }) => `${field}: expected ${expected}, found ${found}.`,
-    );
-    return { faults, check: null };
+async function troublesOf(contents: MethodContents): Promise<string[]> {
+  const { faultsIn } = await import('@pedastance/contract/methodFile');
+  const faults = faultsIn(contents);
+  if (faults.length > 0) {
+    return faults.map(({ field, expected, found }) => `${field}: expected ${expected}, found ${found}.`);
   }
-  const check = checkMethod(draftMethod(contents));
-  return { faults: check.refusals.map(caseWords), check };
+  return checkMethod(draftMethod(contents)).refusals.map(caseWords);
 }
 
 const nameForOwn = (before: HouseMethod): string =>
@@ -196,7 +186,7 @@ function Editor({ before }: { before: HouseMethod }) {
   const save = async () => {
     setBusy(true);
     try {
-      const { faults: found } = await troublesOf(contents);
+      const found = await troublesOf(contents);
       setFaults(found);
       if (found.length > 0) return;
       const id = await saveMethod(contents, isPreset(before) ? null : before);

@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../features/methods/EditorScreen').then((screen) => ({ default: screen.EditorScreen })),
+  import('../../../features/methods').then((screens) => ({ default: screens.EditorScreen })),
 );

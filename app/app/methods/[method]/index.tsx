@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../features/methods/MethodScreen').then((screen) => ({ default: screen.MethodScreen })),
+  import('../../../features/methods').then((screens) => ({ default: screens.MethodScreen })),
 );

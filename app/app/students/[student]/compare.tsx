@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../features/compare/CompareScreen').then((screen) => ({ default: screen.CompareScreen })),
+  import('../../../features/methods').then((screens) => ({ default: screens.CompareScreen })),
 );
