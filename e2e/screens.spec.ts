@@ -65,7 +65,7 @@ for (const light of ['Paper', 'Dusk'] as const) {
     await page.goto(`${product.origin}/students`);
     await openLesson(page, 'Bartolo Kettlesand', '7-iron');
     await typeFigure(page, 'leadFlare', 'Lead flare', '0');
-    for (const name of ['who', 'club', 'feet', 'balance', 'read', 'change', 'keep']) {
+    for (const name of ['who', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep']) {
       await step(page, name);
       await visit('/lessons/[lesson]');
     }
@@ -78,6 +78,26 @@ for (const light of ['Paper', 'Dusk'] as const) {
     await page.getByTestId('log-card').first().getByRole('link').click();
     await expect(page.getByTestId('plan')).toBeVisible();
     await visit('/students/[student]/log/[reading]');
+    await page.getByRole('link', { name: 'Set methods side by side on these feet' }).click();
+    await expect(page.getByLabel('Set against')).toBeVisible();
+    await visit('/students/[student]/compare');
+    await page.getByRole('radio', { name: 'Whole bag' }).click();
+    await expect(page.getByTestId('plan')).toBeVisible();
+    await visit('/students/[student]/compare');
+    await page.goto(`${product.origin}/methods`);
+    await expect(page.getByTestId('own-method').first()).toBeVisible();
+    await visit('/methods');
+    await page.getByRole('link', { name: 'Open “Lead foot first”' }).click();
+    await expect(page.getByTestId('question-leadFlare')).toBeVisible();
+    await visit('/methods/[method]');
+    await press(page, 'Start our own from it');
+    for (const question of ['stanceWidth', 'leadFlare', 'seat']) {
+      await page.getByTestId(`edit-${question}`).getByRole('button').first().click();
+    }
+    await visit('/methods/[method]/edit');
+    await page.goto(`${product.origin}/students`);
+    await page.getByRole('link', { name: /Bartolo Kettlesand/ }).click();
+    await page.getByTestId('log-card').first().getByRole('link').click();
     await page.getByRole('button', { name: /^Back to Bartolo/ }).click();
     await page.getByRole('link', { name: 'Edit' }).click();
     await expect(page.getByLabel('Name')).toBeVisible();

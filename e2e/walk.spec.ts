@@ -62,7 +62,8 @@ for (const hand of ['right', 'left'] as const) {
     await drag(page, '[data-part=lead-load]', { x: 0, y: 14 });
     await expect(figure(page, 'row-leadHeelToe')).not.toHaveText('50 %');
 
-    // Read: two are put forward, from the ground up.
+    // The body is looked at from the knees up; here it is skipped. Two are put forward, ground up.
+    await press(page, 'On to the body');
     await press(page, 'On to the read');
     await expect(page.getByRole('heading', { name: 'Two things to look at' })).toBeVisible();
     const width = page.getByTestId('finding-stanceWidth');

@@ -68,8 +68,8 @@ function Comparing({ student, feet }: { student: Student; feet: Feet | null }) {
       <Choice
         label="Show"
         options={[
-          { value: 'methods', words: 'Methods side by side', disabled: !feet },
-          { value: 'bag', words: 'One method, the whole bag' },
+          { value: 'methods', words: 'Side by side', disabled: !feet },
+          { value: 'bag', words: 'Whole bag' },
         ]}
         value={view}
         onChange={setView}

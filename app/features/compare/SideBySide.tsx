@@ -10,7 +10,6 @@ import {
   type Body as StudentBody,
   type HouseMethod,
   type Speech,
-  type Verdict,
 } from '@pedastance/core';
 import {
   compareMethods,
@@ -25,17 +24,16 @@ import { VERDICT_SHAPES } from '../../plan/drawing';
 import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
+import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useSpeech } from '../log/sentences';
 import type { Feet } from './CompareScreen';
 
-const VERDICT_WORDS: Record<Verdict | 'as taught' | 'otherwise', string> = {
-  below: `${VERDICT_SHAPES.below} below`,
-  in: `${VERDICT_SHAPES.in} in band`,
-  above: `${VERDICT_SHAPES.above} above`,
-  'as taught': `${VERDICT_SHAPES.in} as taught`,
-  otherwise: `${VERDICT_SHAPES.above} otherwise`,
-};
+function cellVerdict({ question }: ComparedRow, verdict: NonNullable<ComparedCell['verdict']>): string {
+  if (verdict === 'as taught') return `${VERDICT_SHAPES.in} as taught`;
+  if (verdict === 'otherwise') return `${VERDICT_SHAPES.above} otherwise`;
+  return `${VERDICT_SHAPES[verdict]} ${verdictWords(question, verdict)}`;
+}
 
 const rowName = ({ item, question }: ComparedRow, speech: Speech): string =>
   capitalised(inFootWords(item ? ITEM_NAMES[item] : QUESTION_NAMES[question], speech.feet, speech.hand));
@@ -67,7 +65,7 @@ function Cell({ row, cell, speech }: { row: ComparedRow; cell: ComparedCell; spe
       {band !== '' && <Quiet className="figures">{band}</Quiet>}
       {cell.verdict && (
         <Body tone={good ? 'moss' : 'rust'} className="text-sm font-semibold">
-          {VERDICT_WORDS[cell.verdict]}
+          {cellVerdict(row, cell.verdict)}
         </Body>
       )}
     </>

@@ -32,6 +32,8 @@ import { WorkPlace } from './WorkPlace';
 
 interface Chip {
   words: string;
+  /** What a screen reader says, where the words alone are too short. */
+  label?: string;
   chosen: boolean;
   onPress: () => void;
 }
@@ -40,10 +42,11 @@ interface Chip {
 function Chips({ label, chips }: { label: string; chips: readonly Chip[] }) {
   return (
     <View role="group" aria-label={label} className="flex-row flex-wrap gap-2">
-      {chips.map(({ words, chosen, onPress }) => (
+      {chips.map(({ words, label: spokenLabel, chosen, onPress }) => (
         <Pressable
           key={words}
           role="button"
+          aria-label={spokenLabel}
           aria-pressed={chosen}
           onPress={onPress}
           className={`min-h-[48px] justify-center rounded-md border border-ink px-3 ${chosen ? 'bg-ink' : 'bg-sheet'}`}
@@ -126,37 +129,28 @@ function FigureItem({ figure, speech }: { figure: PostureFigure; speech: Speech 
       onPress: () => setFigure(figure, chosen ? null : { value, by: 'eye' }),
     };
   });
+  const measured = seen?.by === 'measured';
+  const typed: Chip = {
+    words: measured ? '± Typed' : '± Figure',
+    label: measured ? `Take the typed figure back: ${name}` : `Type a figure: ${name}`,
+    chosen: measured,
+    onPress: () => (measured ? setFigure(figure, null) : setTyping(true)),
+  };
   const how = seen
     ? `${questionFigure(figure, seen.value, speech.length)}, ${seen.by === 'eye' ? 'by eye' : 'measured'}`
     : 'not looked at';
   return (
-    <View className="gap-2 border-b border-grid py-3" testID={`body-${figure}`}>
+    <View className="gap-1.5 border-b border-grid py-2" testID={`body-${figure}`}>
       <View className="flex-row items-baseline justify-between gap-2">
         <Body className="flex-1 font-semibold">{name}</Body>
         <Quiet tone={seen ? 'ink' : 'pencil'} className="figures">
           {how}
         </Quiet>
       </View>
-      <Chips label={name} chips={chips} />
       {typing ? (
         <TypedFigure figure={figure} speech={speech} onDone={() => setTyping(false)} />
       ) : (
-        <View className="flex-row">
-          <Button
-            look="quiet"
-            words="Type a figure"
-            label={`Type a figure: ${name}`}
-            onPress={() => setTyping(true)}
-          />
-          {seen && (
-            <Button
-              look="quiet"
-              words="Skip"
-              label={`Skip: ${name}`}
-              onPress={() => setFigure(figure, null)}
-            />
-          )}
-        </View>
+        <Chips label={name} chips={[...chips, typed]} />
       )}
     </View>
   );
@@ -181,7 +175,7 @@ function ChoiceItem({ question }: { question: ChoiceQuestion }) {
     onPress: () => set(seen === choice ? null : choice),
   }));
   return (
-    <View className="gap-2 border-b border-grid py-3" testID={`body-${question}`}>
+    <View className="gap-1.5 border-b border-grid py-2" testID={`body-${question}`}>
       <Body className="font-semibold">{QUESTION_NAMES[question]}</Body>
       <Chips label={QUESTION_NAMES[question]} chips={chips} />
     </View>
@@ -200,7 +194,7 @@ function SwingPathItem() {
       ),
   }));
   return (
-    <View className="gap-2 border-b border-grid py-3" testID="body-swingPath">
+    <View className="gap-1.5 border-b border-grid py-2" testID="body-swingPath">
       <Body className="font-semibold">Swings through the ball</Body>
       <Chips label="Swings through the ball" chips={chips} />
     </View>
@@ -233,8 +227,8 @@ export function BodyStep() {
         }
       >
         <Quiet>
-          From the ground up: the feet are on the plan. Tap what you see, type a figure where you measured,
-          leave the rest.
+          The feet are on the plan. Tap what you see, tap it again to take it back; type a figure where you
+          measured; leave the rest.
         </Quiet>
         {ABOVE_THE_FEET.map((part) => (
           <View key={part}>

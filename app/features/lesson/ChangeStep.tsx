@@ -13,6 +13,7 @@ import { lesson, openStep, replaceAgreed } from '../../state/lesson';
 import { prefer } from '../../state/preferences';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { findingFigure, itemName, tellChange, useSpeech } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
@@ -42,7 +43,7 @@ function Suggestion({
   const lines = tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
   return (
     <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3">
-      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${findingFigure(finding, finding.measured, speech)}, ${finding.verdict}`}</Body>
+      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)}`}</Body>
       {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}

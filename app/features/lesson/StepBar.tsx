@@ -40,9 +40,9 @@ export function StepBar() {
                 role="tab"
                 aria-selected={chosen}
                 onPress={() => openStep(step)}
-                className={`h-12 min-w-[48px] grow flex-row items-center justify-center px-1 ${chosen ? 'bg-ink' : ''}`}
+                className={`h-12 min-w-[44px] grow flex-row items-center justify-center px-0.5 ${chosen ? 'bg-ink' : ''}`}
               >
-                <Text className={`font-text text-[15px] ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>
+                <Text className={`font-text text-[14px] ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>
                   {step}
                 </Text>
                 {done.includes(step) && (
@@ -50,7 +50,7 @@ export function StepBar() {
                     aria-label="done"
                     className={`font-text text-base ${chosen ? 'text-paper' : 'text-lagoon'}`}
                   >
-                    {'\u2009•'}
+                    {'•'}
                   </Text>
                 )}
               </Pressable>

@@ -13,6 +13,7 @@ import {
 import type { Figure } from '../../plan/LiveFigure';
 import { VERDICT_SHAPES } from '../../plan/drawing';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
+import { verdictWords } from '../../ui/VerdictMark';
 import { findingBand } from '../log/sentences';
 import type { Judge } from './context';
 
@@ -50,7 +51,7 @@ export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figu
   return shown((setup) => {
     const finding = judge(setup)?.findings.find((each) => each.item === item);
     if (!finding) return { text: '' };
-    const word = finding.verdict === 'in' ? 'in' : finding.verdict;
+    const word = finding.verdict === 'in' ? 'in' : verdictWords(finding.question, finding.verdict);
     return {
       text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${findingBand(finding, speech)}`,
       verdict: finding.verdict,

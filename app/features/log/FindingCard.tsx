@@ -92,7 +92,7 @@ export function FindingCard({
       <View className="flex-1">
         <Body className="font-semibold">{itemName(finding.item, speech)}</Body>
         <View className="flex-row flex-wrap items-center gap-x-2">
-          <VerdictMark verdict={verdict} />
+          <VerdictMark question={finding.question} verdict={verdict} />
           <Quiet>{findingBand(finding, speech)}</Quiet>
           {finding.close && <Quiet>· close call</Quiet>}
           {finding.because && (

@@ -2,6 +2,7 @@ import { differences, type Speech } from '@pedastance/core';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { VERDICT_SHAPES } from '../../plan/drawing';
+import { verdictWords } from '../../ui/VerdictMark';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { day } from '../students/format';
 import { landed, type LogRecord } from './records';
@@ -14,7 +15,7 @@ function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
     <View className="gap-0.5">
       {out.map((finding) => (
         <Body key={finding.item} className="figures">
-          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${findingFigure(finding, finding.measured, speech)}, ${finding.verdict} ${findingBand(finding, speech)}`}
+          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)} ${findingBand(finding, speech)}`}
         </Body>
       ))}
     </View>

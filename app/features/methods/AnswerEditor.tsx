@@ -14,7 +14,7 @@ import {
   type Question,
   type Rule,
 } from '@pedastance/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -31,6 +31,8 @@ interface AnswerEditorProps {
   length: LengthUnit;
   /** A body to take starting figures from when the kind of rule changes. */
   usual: StudentBody;
+  /** What the answer does, shown under its clubs. */
+  effects: ReactNode;
   onChange: (contents: MethodContents) => void;
 }
 
@@ -220,7 +222,16 @@ function SplitOff({
 }
 
 /** One answer of a question: its kind of rule, its figures, its band, and the clubs it is for. */
-export function AnswerEditor({ method, contents, question, at, length, usual, onChange }: AnswerEditorProps) {
+export function AnswerEditor({
+  method,
+  contents,
+  question,
+  at,
+  length,
+  usual,
+  effects,
+  onChange,
+}: AnswerEditorProps) {
   const { answers } = contents.questions[question];
   const answer = answers[at]!;
   const [splitting, setSplitting] = useState(false);
@@ -245,6 +256,7 @@ export function AnswerEditor({ method, contents, question, at, length, usual, on
   return (
     <View className="gap-3 border-l-4 border-grid pl-3" testID={`answer-${at}`}>
       <Body className="font-semibold">{clubsWords(answer)}</Body>
+      {effects}
       {kinds.length > 1 && (
         <Choice
           label="Rule"

@@ -8,6 +8,7 @@ import {
   QUESTION_NAMES,
   questionFigure,
   QUESTIONS,
+  type Answer,
   type Body as StudentBody,
   type ClubAndShot,
   type HouseMethod,
@@ -60,10 +61,10 @@ function effectWords(
   now: HouseMethod,
   before: HouseMethod,
   body: StudentBody,
-  tried: TriedWith,
+  clubAndShot: ClubAndShot,
   length: LengthUnit,
 ): string {
-  const played = asPlayed(TRIED_WITH[tried]);
+  const played = asPlayed(clubAndShot);
   if (isChoiceQuestion(question)) {
     return bandsFor(now, body, played).choices[question]?.join(' or ') ?? 'left free';
   }
@@ -83,21 +84,32 @@ interface EditedProps {
   onChange: (contents: MethodContents) => void;
 }
 
+/** The club chosen to try with where the answer is for it, else one from the middle of its own. */
+function clubFor(answer: Answer, tried: TriedWith): ClubAndShot {
+  const { club, shot } = TRIED_WITH[tried];
+  if (shot === answer.shot && answer.clubs.includes(club)) return { club, shot };
+  return { club: answer.clubs[Math.floor(answer.clubs.length / 2)]!, shot: answer.shot };
+}
+
+/** What an answer asks of three bodies, as it is changed. */
 function Effects({
   question,
+  answer,
   contents,
   before,
   tried,
   length,
-}: Omit<EditedProps, 'onChange'> & { question: Question }) {
+}: Omit<EditedProps, 'onChange'> & { question: Question; answer: Answer }) {
   const now = useMemo(() => draftMethod(contents), [contents]);
+  const played = clubFor(answer, tried);
   return (
     <View className="bg-sheet p-3" testID={`effects-${question}`} aria-live="polite">
+      <Quiet>{`With the ${clubById(played.club).name}${played.shot === 'pitch' ? ', pitch' : ''}`}</Quiet>
       {DEMO_BODIES.map(({ name, body }) => (
         <View key={name} className="flex-row flex-wrap justify-between gap-x-3">
           <Quiet>{name}</Quiet>
           <Quiet tone="ink" className="figures">
-            {effectWords(question, now, before, body, tried, length)}
+            {effectWords(question, now, before, body, played, length)}
           </Quiet>
         </View>
       ))}
@@ -131,10 +143,10 @@ function QuestionEditor({ question, ...edited }: EditedProps & { question: Quest
       </Pressable>
       {open && (
         <View className="gap-4 pb-4">
-          <Effects question={question} {...edited} />
           {answers.map((answer, at) => (
             <AnswerEditor
               key={`${answer.shot} ${answer.clubs.join()}`}
+              effects={<Effects question={question} answer={answer} {...edited} />}
               method={method}
               contents={contents}
               question={question}

@@ -38,10 +38,10 @@ export const partOf = (question: Question): Part =>
 function toleranceWords(question: Question, { tolerance, rule }: Answer, length: LengthUnit): string {
   if (isChoiceQuestion(question) || rule.kind === 'no view') return '';
   const { unit } = FIGURE_QUESTIONS[question];
-  const words = (value: number) => figureWithUnit(value, unit, length);
+  const words = (value: number) => figureWithUnit(value, unit, length).replace('.0', '');
   return tolerance.below === tolerance.above
     ? ` ± ${words(tolerance.above)}`
-    : `, ${words(tolerance.below)} less to ${words(tolerance.above)} more`;
+    : ` (\u2212${words(tolerance.below)} to +${words(tolerance.above)})`;
 }
 
 export const answerWords = (question: Question, answer: Answer, length: LengthUnit): string =>

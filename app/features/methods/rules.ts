@@ -1,6 +1,7 @@
 import {
   BAG,
   bandsFor,
+  canPitch,
   clubById,
   FIGURE_QUESTIONS,
   figureWithUnit,
@@ -140,6 +141,13 @@ export function startingRule(
 
 const times = (value: number): string => String(Math.round(value * 100) / 100).replace('-', '\u2212');
 
+/** The shoulders and so many soles beside them. */
+function besideShoulders(soles: number): string {
+  if (soles === 0) return 'shoulders';
+  const count = Math.abs(soles);
+  return `shoulders ${soles > 0 ? 'and' : 'less'} ${times(count)} ${count === 1 ? 'sole' : 'soles'}`;
+}
+
 /** A rule in a few words, with its figures. */
 export function ruleWords(question: Question, rule: Rule, length: LengthUnit): string {
   const figure = (value: number) =>
@@ -154,7 +162,9 @@ export function ruleWords(question: Question, rule: Rule, length: LengthUnit): s
     case 'by club length':
       return rule.marks.map((mark) => `${figure(mark.value)} at ${mark.lengthInches} in`).join(', ');
     case 'shoulders by club length':
-      return `shoulders ${rule.marks.map(({ lengthInches, soleBreadths }) => `${soleBreadths >= 0 ? '+' : ''}${times(soleBreadths)} soles at ${lengthInches} in`).join(', ')}`;
+      return rule.marks
+        .map(({ lengthInches, soleBreadths }) => `${besideShoulders(soleBreadths)} at ${lengthInches} in`)
+        .join(', ');
     case 'hips':
       return rule.share === 1 ? 'heels under the hips' : `${times(rule.share)} hip breadths`;
     case 'gap in club heads':
@@ -178,12 +188,25 @@ export function ruleWords(question: Question, rule: Rule, length: LengthUnit): s
   }
 }
 
+const SHORTEST_RUN = 3;
+
+/** Clubs by name; three and more in a row as from to. */
+function runs(clubs: readonly ClubId[]): string {
+  const names: string[] = [];
+  for (let at = 0; at < BAG.length; at += 1) {
+    if (!clubs.includes(BAG[at]!.id)) continue;
+    let last = at;
+    while (last + 1 < BAG.length && clubs.includes(BAG[last + 1]!.id)) last += 1;
+    if (last - at + 1 >= SHORTEST_RUN) names.push(`${BAG[at]!.name} to ${BAG[last]!.name}`);
+    else names.push(...BAG.slice(at, last + 1).map(({ name }) => name));
+    at = last;
+  }
+  return names.join(', ');
+}
+
 /** The clubs of an answer in a few words. */
 export function clubsWords({ shot, clubs }: Pick<Answer, 'shot' | 'clubs'>): string {
-  const all = BAG.filter(({ family }) => shot === 'full' || family === 'iron' || family === 'wedge');
   const what = shot === 'pitch' ? 'Pitch' : 'Full swing';
-  if (all.every(({ id }) => clubs.includes(id))) return `${what}, all clubs`;
-  return `${what}: ${BAG.filter(({ id }) => clubs.includes(id))
-    .map(({ name }) => name)
-    .join(', ')}`;
+  const all = BAG.filter(({ id }) => shot === 'full' || canPitch(id));
+  return all.every(({ id }) => clubs.includes(id)) ? `${what}, all clubs` : `${what}: ${runs(clubs)}`;
 }

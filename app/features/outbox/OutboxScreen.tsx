@@ -2,7 +2,7 @@ import type { Person, Student } from '@pedastance/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Letter } from '../../state/letter';
-import { discardLetter, putOver, sendAgain, trySoon, useOutbox } from '../../state/outbox';
+import { discardLetter, keepAsOwnMethod, putOver, sendAgain, trySoon, useOutbox } from '../../state/outbox';
 import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
@@ -40,13 +40,25 @@ function RefusedLetter({ letter }: { letter: Letter }) {
   if (!refusal) return null;
   const current = refusal.current as Student | undefined;
   const stale = current && writing.route === 'student edit' ? { edit: writing.body, current } : null;
+  const staleMethod = refusal.current !== undefined && writing.route === 'method';
   return (
     <Notice kind="trouble">
       <Body className="font-semibold">{refusal.title}</Body>
       {refusal.detail !== '' && <Body>{refusal.detail}</Body>}
       {stale && <WhatChanged edit={stale.edit} current={stale.current} />}
+      {staleMethod && (
+        <Body>
+          Yours can stand beside it as a method of its own; what was read with it on this device goes along.
+        </Body>
+      )}
       <View className="flex-row flex-wrap gap-3 pt-1">
-        {stale ? (
+        {staleMethod ? (
+          <Button
+            look="plain"
+            words="Keep mine as a method of its own"
+            onPress={() => void keepAsOwnMethod(letter)}
+          />
+        ) : stale ? (
           <Button
             look="plain"
             words="Put mine over it"
