@@ -1,33 +1,74 @@
 import {
+  asPlayed,
   BAG,
-  SHOULDERS_AND_NEUTRAL,
+  bandsFor,
+  CLUBS_AND_SHOTS,
+  NOT_LOOKED_AT,
+  POSTURE_FIGURES,
   readSetup,
   startingSetup,
+  withItem,
   type Build,
   type HouseMethod,
+  type Setup,
 } from '@pedastance/core';
+import { PRESETS } from '@pedastance/core/presets';
 
 const figure = (value: number, uncertainty: number) => ({ value, source: 'estimated' as const, uncertainty });
-const build: Build = {
+const newBuild = (): Build => ({
   height: figure(1780, 10),
   shoulderBreadth: figure(480, 20),
   hipBreadth: figure(330, 18),
   shoeLength: figure(290, 5),
   shoeBreadth: figure(105, 5),
-};
-const method: HouseMethod = { id: 'bench', version: 1, ...SHOULDERS_AND_NEUTRAL };
+});
+const methods: HouseMethod[] = PRESETS.map(({ key, contents }) => ({ id: key, version: 1, ...contents }));
 
-/** One full read of a new setup each time, over the whole bag. */
-function timeReads(count: number): number[] {
-  return Array.from({ length: count }, (_, index) => {
-    const club = BAG[index % BAG.length]!;
-    const setup = startingSetup(build, club.lengthInches + index / 1000);
-    const startedAt = performance.now();
-    readSetup({ setup, build, club: club.id, clubLengthInches: club.lengthInches, shot: 'full', method });
-    return performance.now() - startedAt;
-  });
+/** Feet with everything above them looked at. */
+function wholeSetup(build: Build, lengthInches: number): Setup {
+  const start = { ...startingSetup(build, lengthInches), posture: NOT_LOOKED_AT };
+  return POSTURE_FIGURES.reduce((setup, name) => withItem(setup, name, 3), start);
 }
 
-timeReads(2000);
-const times = timeReads(5000).sort((a, b) => a - b);
-process.stdout.write(`${JSON.stringify({ medianMs: times[2500], worstMs: times[4950] })}\n`);
+function timed(count: number, work: (index: number) => void): { medianMs: number; worstMs: number } {
+  const times = Array.from({ length: count }, (_, index) => {
+    const startedAt = performance.now();
+    work(index);
+    return performance.now() - startedAt;
+  }).sort((a, b) => a - b);
+  return { medianMs: times[Math.floor(count / 2)]!, worstMs: times[Math.floor(count * 0.98)]! };
+}
+
+/** One full read of a new setup each time, over the whole bag. */
+const build = newBuild();
+function readOne(index: number): void {
+  const club = BAG[index % BAG.length]!;
+  const setup = wholeSetup(build, club.lengthInches + index / 1000);
+  const played = { club: club.id, clubLengthInches: club.lengthInches, shot: 'full' as const };
+  readSetup({ setup, build, legs: null, ...played, method: methods[0]! });
+}
+
+/** One address against every preset with every club and shot, for a body nobody has seen before. */
+function readAll(): void {
+  const body = { build: newBuild(), legs: null };
+  const setup = wholeSetup(body.build, 37);
+  for (const method of methods) {
+    for (const each of CLUBS_AND_SHOTS) readSetup({ setup, ...body, ...asPlayed(each), method });
+  }
+}
+
+/** The bands alone, so that what they cost can be told from the reading. */
+function bandsOfAll(): void {
+  const body = { build: newBuild(), legs: null };
+  for (const method of methods) for (const each of CLUBS_AND_SHOTS) bandsFor(method, body, asPlayed(each));
+}
+
+timed(2000, readOne);
+timed(20, readAll);
+const results = {
+  one: timed(5000, readOne),
+  all: timed(100, readAll),
+  bands: timed(100, bandsOfAll),
+  reads: methods.length * CLUBS_AND_SHOTS.length,
+};
+process.stdout.write(`${JSON.stringify(results)}\n`);

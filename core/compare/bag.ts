@@ -1,6 +1,6 @@
 import type { Body } from '../build';
 import { setupAsTaught } from '../change';
-import type { Setup } from '../ground';
+import { moveFoot, toePoint, type Setup } from '../ground';
 import { asPlayed, bandsFor, CLUBS_AND_SHOTS, type Bands, type HouseMethod, type Played } from '../method';
 
 export interface ClubAsTaught {
@@ -8,6 +8,16 @@ export interface ClubAsTaught {
   bands: Bands;
   /** The feet as this method would have this body stand with this club. */
   setup: Setup;
+}
+
+/**
+ * A setup moved straight in or out until its lead toe is as far from the target line as another's,
+ * so that feet for clubs of different lengths can be seen over one another.
+ */
+export function laidOnLeadToe(setup: Setup, other: Setup): Setup {
+  const out = toePoint(other.address, 'lead').y - toePoint(setup.address, 'lead').y;
+  const address = moveFoot(moveFoot(setup.address, 'lead', 0, out), 'trail', 0, out);
+  return { ...setup, address };
 }
 
 /** One method for one body through the whole bag, longest club first, pitches after full shots. */

@@ -1,7 +1,7 @@
-import { asPlayed, bandsFor, measureAddress, withItem, type HouseMethod } from '..';
+import { asPlayed, bandsFor, measureAddress, toePoint, withItem, type HouseMethod } from '..';
 import { PRESETS } from '../presets';
 import { body, setup } from '../test/example';
-import { compareMethods, differenceSentence, disputesAmong, wholeBag } from '.';
+import { compareMethods, differenceSentence, disputesAmong, laidOnLeadToe, wholeBag } from '.';
 
 const methods: HouseMethod[] = PRESETS.map(({ key, contents }) => ({ id: key, version: 1, ...contents }));
 const named = (key: string): HouseMethod => methods.find((method) => method.id === key)!;
@@ -84,6 +84,19 @@ test('the disputes of the trade are shown with who stands where', () => {
   expect(flare.sides[0]!.methods).toEqual([named('short-coil').name]);
   expect(disputesAmong([named('short-coil')], body(), iron)).toEqual([]);
   expect(disputesAmong(methods, body(), iron).some(({ question }) => question === 'hipBump')).toBe(false);
+});
+
+test('feet for another club are laid on the lead toe, and nothing else about them changes', () => {
+  const [longest, ...rest] = wholeBag(named('by-the-arc'), body());
+  for (const { setup: of } of rest) {
+    const laid = laidOnLeadToe(of, longest!.setup);
+    expect(toePoint(laid.address, 'lead').y).toBeCloseTo(toePoint(longest!.setup.address, 'lead').y, 9);
+    const { ballOut: _out, ...before } = measureAddress(of.address);
+    const after = measureAddress(laid.address);
+    for (const [figure, value] of Object.entries(before)) {
+      expect(after[figure as keyof typeof after]).toBeCloseTo(value, 6);
+    }
+  }
 });
 
 test('the whole bag: every club and shot once, the lead foot and the ball where they were', () => {

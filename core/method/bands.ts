@@ -1,5 +1,5 @@
 import type { Body } from '../build';
-import { bandOf, type Band } from './band';
+import { bandOf, type Band, type RuleInput } from './band';
 import { answerFor, playedKey, type Played } from './coverage';
 import {
   CHOICE_QUESTIONS,
@@ -8,7 +8,7 @@ import {
   type ChoiceQuestion,
   type FigureQuestion,
 } from './questions';
-import type { HouseMethod } from './types';
+import type { Answer, HouseMethod } from './types';
 
 /** All that a method asks of one body with one club: a question it leaves free has no entry. */
 export interface Bands {
@@ -27,57 +27,84 @@ function withinRange(band: Band, question: FigureQuestion): Band {
   };
 }
 
-function evaluate(method: HouseMethod, body: Body, played: Played): Bands {
-  const figures: Bands['figures'] = {};
-  const free = new Set<FigureQuestion>();
-  const asked = new Set<FigureQuestion>();
-  const bandFor = (question: FigureQuestion): Band | null => {
-    const known = figures[question];
-    if (known) return known;
-    if (free.has(question)) return null;
-    if (asked.has(question)) throw new Error(`${method.name}: ${question} is asked by its own rule`);
-    asked.add(question);
-    const answer = answerFor(method, question, played.club, played.shot);
-    if (answer.rule.kind === 'no view') {
-      free.add(question);
-      return null;
-    }
-    const band = withinRange(bandOf(answer, { ...played, body, middleOf }), question);
-    figures[question] = band;
-    return band;
-  };
-  const middleOf = (question: FigureQuestion): number => {
-    const band = bandFor(question);
-    if (!band) throw new Error(`${method.name} has no view on ${question}, which another rule needs`);
-    return band.middle;
-  };
-  for (const question of FIGURE_QUESTION_NAMES) bandFor(question);
-  const choices: Bands['choices'] = {};
-  for (const question of CHOICE_QUESTIONS) {
-    const { rule } = answerFor(method, question, played.club, played.shot);
-    if (rule.kind === 'choice') choices[question] = rule.choices;
-  }
-  return { figures, choices };
+/** A question's answer for one club and shot, in the order questions are asked. */
+type Answers = readonly (Answer | undefined)[];
+
+const found = new WeakMap<HouseMethod, Map<string, Answers>>();
+
+/** A method's answers for a club and shot, looked up once. */
+function answersOf(method: HouseMethod, { club, shot }: Played): Answers {
+  const known = found.get(method) ?? new Map<string, Answers>();
+  found.set(method, known);
+  const key = `${club} ${shot}`;
+  const answers =
+    known.get(key) ?? FIGURE_QUESTION_NAMES.map((question) => answerFor(method, question, club, shot));
+  known.set(key, answers);
+  return answers;
 }
 
-const worked = new WeakMap<
-  HouseMethod,
-  WeakMap<Body['build'], Map<string, Bands & { legs: Body['legs'] }>>
->();
+const fixedBands = new WeakMap<Answer, Band>();
+
+/** A fixed figure has the same band for every body and club: worked out once. */
+function bandOnce(answer: Answer, question: FigureQuestion, input: RuleInput): Band {
+  if (answer.rule.kind !== 'fixed') return withinRange(bandOf(answer, input), question);
+  const band = fixedBands.get(answer) ?? withinRange(bandOf(answer, input), question);
+  fixedBands.set(answer, band);
+  return band;
+}
+
+/** Every figure question's band; what one rule asks of another question is worked out first, once. */
+function figuresOf(method: HouseMethod, body: Body, played: Played): Bands['figures'] {
+  const answers = answersOf(method, played);
+  const figures: Bands['figures'] = {};
+  const asked: boolean[] = [];
+  const work = (at: number): Band | undefined => {
+    const question = FIGURE_QUESTION_NAMES[at]!;
+    if (asked[at]) return figures[question];
+    asked[at] = true;
+    const answer = answers[at]!;
+    if (answer.rule.kind !== 'no view') figures[question] = bandOnce(answer, question, input);
+    return figures[question];
+  };
+  const input: RuleInput = {
+    ...played,
+    body,
+    middleOf: (question) => {
+      const band = work(FIGURE_QUESTION_NAMES.indexOf(question));
+      if (!band) throw new Error(`${method.name}: ${question} is needed by a rule and has no band yet`);
+      return band.middle;
+    },
+  };
+  for (let at = 0; at < answers.length; at += 1) work(at);
+  return figures;
+}
+
+function choicesOf(method: HouseMethod, { club, shot }: Played): Bands['choices'] {
+  const choices: Bands['choices'] = {};
+  for (const question of CHOICE_QUESTIONS) {
+    const { rule } = answerFor(method, question, club, shot);
+    if (rule.kind === 'choice') choices[question] = rule.choices;
+  }
+  return choices;
+}
+
+type Worked = Bands & { legs: Body['legs'] };
+const worked = new WeakMap<HouseMethod, WeakMap<Body['build'], Map<string, Worked>>>();
 
 /**
  * What a method asks of a body with a club and shot. Every rule is evaluated once for the same
  * method, body and club: the same objects are answered from memory, which nobody may change.
  */
 export function bandsFor(method: HouseMethod, body: Body, played: Played): Bands {
-  const ofMethod = worked.get(method) ?? new WeakMap();
+  const ofMethod = worked.get(method) ?? new WeakMap<Body['build'], Map<string, Worked>>();
   worked.set(method, ofMethod);
-  const ofBuild = ofMethod.get(body.build) ?? new Map<string, Bands & { legs: Body['legs'] }>();
+  const ofBuild = ofMethod.get(body.build) ?? new Map<string, Worked>();
   ofMethod.set(body.build, ofBuild);
   const key = playedKey(played);
   const known = ofBuild.get(key);
   if (known && known.legs === body.legs) return known;
-  const bands = { ...evaluate(method, body, played), legs: body.legs };
+  const figures = figuresOf(method, body, played);
+  const bands = { figures, choices: choicesOf(method, played), legs: body.legs };
   ofBuild.set(key, bands);
   return bands;
 }

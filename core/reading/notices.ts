@@ -2,7 +2,7 @@ import { linesDisagree, type AddressMeasures } from '../ground';
 import type { Shot } from '../club';
 import type { Bands } from '../method';
 import type { Posture } from '../posture';
-import type { Finding, Item, Notice, Verdict } from './types';
+import type { Item, Notice, Verdict } from './types';
 
 /** Feet or shoulders are said to be turned from this on (starting value), degrees. */
 const TURNED_DEGREES = 3;
@@ -11,7 +11,6 @@ export interface Noticed {
   measures: AddressMeasures;
   posture: Posture | undefined;
   bands: Bands;
-  findings: readonly Finding[];
   shot: Shot;
 }
 

@@ -1,4 +1,4 @@
-import { measureAddress, measureUncertainty } from '../ground';
+import { measureAddress, measureUncertainty, type Setup } from '../ground';
 import { answerFor, bandsFor, CHOICE_QUESTIONS, type Bands } from '../method';
 import { causeOf } from './causes';
 import { ITEM_DEFINITIONS, type Taken } from './items';
@@ -24,6 +24,18 @@ export function verdictFor(measured: number, low: number, high: number): Verdict
   return measured > high ? 'above' : 'in';
 }
 
+const measuredBefore = new WeakMap<Setup, Taken>();
+
+/** Everything that is measured of a setup, measured once. */
+function takenOf(setup: Setup): Taken {
+  const known = measuredBefore.get(setup);
+  if (known) return known;
+  const { address } = setup;
+  const taken = { setup, measures: measureAddress(address), sure: measureUncertainty(address) };
+  measuredBefore.set(setup, taken);
+  return taken;
+}
+
 /** A finding by itself, before it is set beside the others; null when not seen or left free. */
 function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Taken): Finding | null {
   const { question, unit, measured: measure } = ITEM_DEFINITIONS[item];
@@ -31,7 +43,7 @@ function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Taken)
   const found = band && measure(taken);
   if (!band || !found) return null;
   const { value: measured, uncertainty } = found;
-  const { low, high } = band;
+  const { low, middle, high, widenedBy, untested } = band;
   const verdict = verdictFor(measured, low, high);
   const { why, limitsBelow, limitsAbove } = input.method.questions[question];
   return {
@@ -40,12 +52,16 @@ function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Taken)
     unit,
     measured,
     uncertainty,
-    ...band,
+    low,
+    middle,
+    high,
     verdict,
     close: Math.min(Math.abs(measured - low), Math.abs(measured - high)) < uncertainty,
+    widenedBy,
+    untested,
     mark: answerFor(input.method, question, input.club, input.shot).mark,
     why,
-    limits: { below: limitsBelow, in: '', above: limitsAbove }[verdict],
+    limits: verdict === 'in' ? '' : verdict === 'below' ? limitsBelow : limitsAbove,
     weight: weightOf({ item, measured, low, high, verdict }),
     because: null,
     withheld: null,
@@ -64,10 +80,10 @@ function rootOf(finding: Finding, byItem: ReadonlyMap<Item, Finding>): Item {
 }
 
 /** What each cause weighs with what it explains. */
-function weightsWithEffects(findings: readonly Finding[]): Map<Item, number> {
-  const byItem = new Map(findings.map((finding) => [finding.item, finding]));
-  const weights = new Map(findings.map((finding) => [finding.item, finding.weight.total]));
-  for (const finding of findings) {
+function weightsWithEffects(out: readonly Finding[]): Map<Item, number> {
+  const byItem = new Map(out.map((finding) => [finding.item, finding]));
+  const weights = new Map(out.map((finding) => [finding.item, finding.weight.total]));
+  for (const finding of out) {
     if (!finding.because) continue;
     const root = rootOf(finding, byItem);
     weights.set(root, weights.get(root)! + SHARE_OF_EFFECTS * finding.weight.total);
@@ -76,15 +92,16 @@ function weightsWithEffects(findings: readonly Finding[]): Map<Item, number> {
 }
 
 /**
- * The at most two findings to put forward: no effect of another and none that is withheld; plain
- * ones before close calls, then the heaviest; of two as heavy, the one nearer the ground.
+ * Of the findings that are out the at most two to put forward: no effect of another and none that
+ * is withheld; plain ones before close calls, then the heaviest; of two as heavy, the one nearer
+ * the ground.
  */
-function chosenOf(findings: readonly Finding[]): Set<Item> {
-  const weights = weightsWithEffects(findings);
-  const standing = findings
-    .filter(({ verdict, because, withheld }) => verdict !== 'in' && !because && withheld === null)
-    .sort((a, b) => Number(a.close) - Number(b.close) || weights.get(b.item)! - weights.get(a.item)!);
-  return new Set(standing.slice(0, MOST_PUT_FORWARD).map((finding) => finding.item));
+function chosenOf(out: readonly Finding[]): Finding[] {
+  const weights = weightsWithEffects(out);
+  return out
+    .filter(({ because, withheld }) => !because && withheld === null)
+    .sort((a, b) => Number(a.close) - Number(b.close) || weights.get(b.item)! - weights.get(a.item)!)
+    .slice(0, MOST_PUT_FORWARD);
 }
 
 function choicesFor({ method, setup, club, shot }: ReadingInput, bands: Bands): ChoiceFinding[] {
@@ -105,31 +122,27 @@ function choicesFor({ method, setup, club, shot }: ReadingInput, bands: Bands): 
  */
 export function readSetup(input: ReadingInput): Reading {
   const { setup, method, build, legs, cautions = [] } = input;
-  const taken: Taken = {
-    setup,
-    measures: measureAddress(setup.address),
-    sure: measureUncertainty(setup.address),
-  };
+  const taken = takenOf(setup);
   const bands = bandsFor(method, { build, legs }, input);
-  const alone = ITEMS.flatMap((item) => findingFor(item, input, bands, taken) ?? []);
-  const verdicts = new Map(alone.map((finding) => [finding.item, finding.verdict]));
+  const findings = ITEMS.flatMap((item) => findingFor(item, input, bands, taken) ?? []);
+  const verdicts = new Map(findings.map((finding) => [finding.item, finding.verdict]));
   const verdictOf = (item: Item) => verdicts.get(item);
   const withheldFor = withholder(cautions, setup.posture, verdictOf);
-  const findings = alone.map((finding) => ({
-    ...finding,
-    because: causeOf(finding.item, finding.verdict, verdictOf),
-    withheld: withheldFor(finding),
-  }));
-  const chosen = chosenOf(findings);
+  // The findings are this reading's own until it is answered: what they are to each other is noted on them.
+  const out = findings.filter(({ verdict }) => verdict !== 'in');
+  for (const finding of out) {
+    finding.because = causeOf(finding.item, finding.verdict, verdictOf);
+    finding.withheld = withheldFor(finding);
+  }
+  for (const finding of chosenOf(out)) finding.putForward = true;
   return {
     modelVersion: MODEL_VERSION,
-    findings: findings.map((finding) => ({ ...finding, putForward: chosen.has(finding.item) })),
+    findings,
     choices: choicesFor(input, bands),
     notices: noticesFor({
       measures: taken.measures,
       posture: setup.posture,
       bands,
-      findings,
       shot: input.shot,
       verdictOf,
     }),

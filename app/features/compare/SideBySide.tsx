@@ -4,6 +4,7 @@ import {
   inFootWords,
   isChoiceQuestion,
   ITEM_NAMES,
+  PARTS,
   capitalised,
   QUESTION_NAMES,
   questionFigure,
@@ -18,7 +19,7 @@ import {
   type ComparedCell,
   type ComparedRow,
 } from '@pedastance/core/compare';
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { VERDICT_SHAPES } from '../../plan/drawing';
 import { Choice } from '../../ui/Choice';
@@ -26,7 +27,9 @@ import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
 import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
+import { PART_NAMES } from '../lesson/parts';
 import { useSpeech } from '../log/sentences';
+import { partOf } from '../methods/MethodScreen';
 import type { Feet } from './CompareScreen';
 
 function cellVerdict({ question }: ComparedRow, verdict: NonNullable<ComparedCell['verdict']>): string {
@@ -78,39 +81,52 @@ interface TableProps {
   speech: Speech;
 }
 
-/** Every method a column; the first column stays. */
+function ColumnsRow({ row, methods, speech }: Omit<TableProps, 'rows'> & { row: ComparedRow }) {
+  return (
+    <View
+      role="row"
+      className="flex-row border-b border-grid"
+      testID={`compared-${row.item ?? row.question}`}
+    >
+      <View role="rowheader" className="w-[190px] p-2">
+        <Body className="font-semibold">{rowName(row, speech)}</Body>
+        <Quiet className="figures">{measuredWords(row, speech)}</Quiet>
+        <Agreement row={row} />
+      </View>
+      {row.cells.map((cell, at) => (
+        <View key={methods[at]!.id} role="cell" className="w-[150px] p-2">
+          <Cell row={row} cell={cell} speech={speech} />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Every method a column, with their names again at each part of the body. */
 function Columns({ rows, methods, speech }: TableProps) {
   return (
     <ScrollView horizontal tabIndex={0} aria-label="Methods, a column each">
       <View role="table" aria-label="Questions by methods">
-        <View role="row" className="flex-row border-b border-ink">
-          <View role="columnheader" className="w-[190px] p-2">
-            <Body className="font-semibold">On these feet</Body>
-          </View>
-          {methods.map(({ id, name }) => (
-            <View key={id} role="columnheader" className="w-[150px] p-2">
-              <Body className="font-semibold">{name}</Body>
-            </View>
-          ))}
-        </View>
-        {rows.map((row) => (
-          <View
-            key={row.item ?? row.question}
-            role="row"
-            className="flex-row border-b border-grid"
-            testID={`compared-${row.item ?? row.question}`}
-          >
-            <View role="rowheader" className="w-[190px] p-2">
-              <Body className="font-semibold">{rowName(row, speech)}</Body>
-              <Quiet className="figures">{measuredWords(row, speech)}</Quiet>
-              <Agreement row={row} />
-            </View>
-            {row.cells.map((cell, at) => (
-              <View key={methods[at]!.id} role="cell" className="w-[150px] p-2">
-                <Cell row={row} cell={cell} speech={speech} />
+        {PARTS.map((part) => (
+          <Fragment key={part}>
+            <View role="row" className="flex-row border-b border-ink">
+              <View role="columnheader" className="w-[190px] p-2">
+                <Body className="font-heading font-bold">{PART_NAMES[part]}</Body>
               </View>
-            ))}
-          </View>
+              {methods.map(({ id, name }) => (
+                <View key={id} role="columnheader" className="w-[150px] p-2">
+                  <Quiet tone="ink" className="font-semibold">
+                    {name}
+                  </Quiet>
+                </View>
+              ))}
+            </View>
+            {rows
+              .filter(({ question }) => partOf(question) === part)
+              .map((row) => (
+                <ColumnsRow key={row.item ?? row.question} row={row} methods={methods} speech={speech} />
+              ))}
+          </Fragment>
         ))}
       </View>
     </ScrollView>

@@ -9,7 +9,7 @@ import {
   type Played,
   type Speech,
 } from '@pedastance/core';
-import { wholeBag, type ClubAsTaught } from '@pedastance/core/compare';
+import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/compare';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { Plan, stillScene } from '../../plan/Plan';
@@ -22,6 +22,7 @@ import { clubAndShot, useSpeech } from '../log/sentences';
 const COLUMNS: readonly { question: FigureQuestion; head: string; width: string }[] = [
   { question: 'stanceWidth', head: 'Width', width: 'w-[84px]' },
   { question: 'ballAlong', head: 'Ball inside', width: 'w-[84px]' },
+  { question: 'ballOut', head: 'Ball out', width: 'w-[84px]' },
   { question: 'stanceLine', head: 'Line', width: 'w-[112px]' },
   { question: 'leadShare', head: 'On lead', width: 'w-[72px]' },
   { question: 'leadFlare', head: 'Lead flare', width: 'w-[84px]' },
@@ -114,7 +115,10 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
   const keyOf = ({ played: of }: ClubAsTaught) => `${of.club} ${of.shot}`;
   const chosen = bag.find((club) => keyOf(club) === at) ?? bag[0]!;
   const ghosts = useMemo(
-    () => bag.filter((club) => club !== chosen && GHOSTS.includes(keyOf(club))).map(({ setup }) => setup),
+    () =>
+      bag
+        .filter((club) => club !== chosen && GHOSTS.includes(keyOf(club)))
+        .map(({ setup }) => laidOnLeadToe(setup, chosen.setup)),
     [bag, chosen],
   );
   const scene = useMemo(() => stillScene(chosen.setup, ghosts), [chosen, ghosts]);
@@ -148,7 +152,7 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
           <BagTable bag={bag} chosen={chosen} speech={speech} onChoose={(club) => setAt(keyOf(club))} />
         </View>
       </View>
-      <Quiet>{`Solid: ${name}. Dashed: driver, 7-iron and lob wedge. Middles of the bands, laid on ball and target line.`}</Quiet>
+      <Quiet>{`Solid: ${name}. Dashed: driver, 7-iron and lob wedge. Middles of the bands, laid on the lead toe and the ball’s line.`}</Quiet>
     </View>
   );
 }
