@@ -40,6 +40,31 @@ async function dial(page, row, press, times = 1) {
 
 const step = (page, name) => page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
 
+const see = (page, item, words) =>
+  page.getByTestId(`body-${item}`).getByRole('button', { name: words, exact: true }).click();
+
+/** Methods on the feet of the first record, and a method of one's own being written. */
+async function methodPictures(page, shot) {
+  await page.goto(new URL('/students', page.url()).href);
+  await page.getByRole('link', { name: /Odile Brandvold/ }).click();
+  await page.getByTestId('log-card').last().getByRole('link').click();
+  await page.getByRole('link', { name: /side by side/ }).click();
+  await page.getByLabel('Set against').selectOption({ label: 'Free the hips' });
+  await shot('compare');
+  await page.goto(new URL('/methods/by-the-arc', page.url()).href);
+  await page.getByTestId('question-leadFlare').waitFor();
+  await shot('method');
+  await page.getByRole('button', { name: 'Start our own from it' }).click();
+  const question = page.getByTestId('edit-leadFlare');
+  await question.getByRole('button').first().click();
+  await question
+    .getByRole('textbox', { name: /^Middle/ })
+    .first()
+    .fill('28');
+  await question.evaluate((element) => element.scrollIntoView());
+  await shot('method-edit');
+}
+
 async function phonePictures(page, shot) {
   await shot('students');
   await page.getByRole('link', { name: /Odile Brandvold/ }).click();
@@ -55,6 +80,12 @@ async function phonePictures(page, shot) {
   await step(page, 'balance');
   await dial(page, 'trailHeelToe', 'Heel to toe, trail foot plus 5 %', 3);
   await shot('balance');
+  await step(page, 'body');
+  await see(page, 'trailKneeFlex', 'Like the lead');
+  await see(page, 'hipBump', 'Pushed');
+  await see(page, 'seat', 'Over the heels');
+  await page.getByTestId('body-trailKneeFlex').scrollIntoViewIfNeeded();
+  await shot('body');
   await step(page, 'read');
   await shot('read');
   await step(page, 'change');
@@ -73,6 +104,7 @@ async function phonePictures(page, shot) {
     .fill('Trail foot square: shoulders tip down instead of turning.');
   await page.getByLabel('Feel: what the student should feel').fill('Trail hip pocket goes straight back.');
   await shot('keep');
+  await methodPictures(page, shot);
 }
 
 async function widePictures(page, shot) {
@@ -80,6 +112,11 @@ async function widePictures(page, shot) {
   await page.getByTestId('log-card').first().getByRole('link').click();
   await page.getByTestId('plan').waitFor();
   await shot('record-wide');
+  await page.getByRole('link', { name: /side by side/ }).click();
+  await page.getByRole('radio', { name: 'Whole bag' }).click();
+  await page.getByLabel('Method', { exact: true }).selectOption({ label: 'By the arc (school)' });
+  await page.getByTestId('plan').waitFor();
+  await shot('bag-wide');
   await page.goto(new URL('/students', page.url()).href);
   await lessonFromFirstRecord(page, /Ferris Quillon/);
   await shot('feet-wide');
