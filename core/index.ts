@@ -6,6 +6,7 @@ export * from './path';
 export * from './method';
 export * from './posture';
 export * from './reading';
+export * from './turn';
 export * from './change';
 export * from './phrases';
 export * from './cautions';

@@ -1,0 +1,240 @@
+import {
+  asPlayed,
+  bandsFor,
+  flareToeKept,
+  measureAddress,
+  neededTurn,
+  seeded,
+  setSetback,
+  setStanceWidth,
+  setupAsTaught,
+  STARTING_GIVES,
+  turnBudget,
+  USUAL_GOAL,
+  dropFoot,
+  withItem,
+  type Address,
+  type Bands,
+  type Setup,
+  type TurningBody,
+} from '..';
+import { PRESETS } from '../presets';
+import { leastByGrid, type GridProblem } from '../test/grid';
+import { body as studentBody, build } from '../test/example';
+import { fit, modelOf, type FitProblem } from '.';
+
+const angle = (value: number) => ({ value, uncertainty: 5 });
+
+interface Legs {
+  inLead: number;
+  inTrail: number;
+  outLead: number;
+  trunk: number;
+}
+
+const turning = ({ inLead, inTrail, outLead, trunk }: Legs): TurningBody => ({
+  legs: {
+    turnIn: { lead: angle(inLead), trail: angle(inTrail) },
+    turnOut: { lead: angle(outLead), trail: angle(45) },
+    trunk: { back: angle(trunk), through: null },
+  },
+  gives: STARTING_GIVES,
+  reaches: {},
+  soreKnee: { lead: false, trail: false },
+});
+
+const iron = asPlayed({ club: '7-iron', shot: 'full' });
+const method = (key = 'shoulders-and-neutral') => ({
+  id: key,
+  version: 1,
+  ...PRESETS.find((preset) => preset.key === key)!.contents,
+});
+const bands = (key?: string): Bands => bandsFor(method(key), studentBody(), iron);
+const taught = (): Setup => setupAsTaught(method(), studentBody(), iron);
+
+const problemOf = (legs: Legs, over: Partial<FitProblem> = {}): FitProblem => ({
+  setup: taught(),
+  build: build(),
+  bands: bands(),
+  body: turning(legs),
+  goal: USUAL_GOAL,
+  naturalToeOut: null,
+  pinned: [],
+  ...over,
+});
+
+const FREE: Legs = { inLead: 40, inTrail: 40, outLead: 55, trunk: 50 };
+const STIFF_TRAIL: Legs = { inLead: 40, inTrail: 8, outLead: 55, trunk: 45 };
+
+test('who turns far enough is asked for nothing', () => {
+  const { answers } = fit(problemOf(FREE));
+  expect(answers[0]).toMatchObject({ kind: 'fewest moves', moves: [], size: 0 });
+});
+
+test('a stiff trail leg: the trail foot turned out by what is missing, and nothing else', () => {
+  // 90 less 45 of trunk is 45; 8 turned in, 10 given and 15 of flare are 33: 12 are missing.
+  const [least] = fit(problemOf(STIFF_TRAIL)).answers;
+  expect(least!.moves).toEqual([{ move: 'trailFlare', from: 15, to: 27, size: expect.closeTo(12 / 5, 9) }]);
+  expect(least!.back).toMatchObject({ from: expect.closeTo(33, 6), to: expect.closeTo(45, 6), needed: 45 });
+});
+
+test('what is pinned is left, and another way is found', () => {
+  const stiffLead: Legs = { inLead: 40, inTrail: 40, outLead: 32, trunk: 45 };
+  const moved = (pinned: FitProblem['pinned']) =>
+    fit(problemOf(stiffLead, { pinned })).answers[0]!.moves.map(({ move }) => move);
+  // 32 turned out and 20 given, less 15 of flare: 37 of 45. The lift costs 20 mm, the flare 8 degrees.
+  expect(moved([])).toEqual(['leadFlare']);
+  expect(moved(['leadFlare'])).toEqual(['leadHeelLift']);
+});
+
+test('an answer’s setup holds what it promises, measured and budgeted again', () => {
+  const random = seeded(4);
+  for (let time = 0; time < 60; time += 1) {
+    const legs = {
+      inLead: 15 + 35 * random(),
+      inTrail: 5 + 40 * random(),
+      outLead: 25 + 35 * random(),
+      trunk: 35 + 20 * random(),
+    };
+    const start = withItem(
+      withItem(taught(), 'stanceWidth', 330 + 240 * random()),
+      'ballAlong',
+      140 * random(),
+    );
+    const problem = problemOf(legs, { setup: withItem(start, 'leadShare', 40 + 20 * random()) });
+    for (const answer of fit(problem).answers) {
+      const measures = measureAddress(answer.setup.address);
+      const within = (value: number, { low, high }: { low: number; high: number }) => {
+        expect(value).toBeGreaterThan(low - 1e-6);
+        expect(value).toBeLessThan(high + 1e-6);
+      };
+      const { figures } = problem.bands;
+      within(measures.stanceWidth, figures.stanceWidth!);
+      within(measures.toeLine, figures.stanceLine!);
+      within(measures.ballAlong, figures.ballAlong!);
+      within(answer.setup.balance.leadShare, figures.leadShare!);
+      const feet = {
+        flare: { lead: measures.leadFlare, trail: measures.trailFlare },
+        leadHeelLift: answer.leadHeelLift,
+      };
+      const back = turnBudget('back', problem.body, feet, USUAL_GOAL, { draws: 1 });
+      expect(back.limit).toBeCloseTo(answer.back!.to, 6);
+      expect(back.limit! + 1e-6).toBeGreaterThanOrEqual(neededTurn('back', problem.body, USUAL_GOAL).value);
+      for (const { move, to } of answer.moves) {
+        if (move === 'setback') expect(measures.setback).toBeCloseTo(to, 6);
+        if (move === 'trailFlare') expect(measures.trailFlare).toBeCloseTo(to, 6);
+      }
+    }
+  }
+});
+
+test('the answers differ in kind: most turn turns further, easiest on the knees flares the lead foot more', () => {
+  const { answers } = fit(problemOf(STIFF_TRAIL));
+  const [least, most, easiest] = answers;
+  expect(answers.map(({ kind }) => kind)).toEqual(['fewest moves', 'most turn', 'easiest on the knees']);
+  const margin = (each: typeof least) =>
+    Math.min(each!.back!.to - each!.back!.needed, each!.through!.to - each!.through!.needed);
+  expect(margin(most)).toBeGreaterThan(margin(least));
+  expect(easiest!.through!.to).toBeGreaterThan(least!.through!.to);
+});
+
+test('when nothing works: what stands in the way, and the least it would have to give', () => {
+  // The lead leg turns in 0 and out 20: through asks for 35 of flare, back for at most -5 and a lift.
+  const { answers, relaxations } = fit(problemOf({ inLead: 0, inTrail: 40, outLead: 20, trunk: 45 }));
+  expect(answers).toEqual([]);
+  const by = Object.fromEntries(relaxations.map((each) => [each.requirement, each.by]));
+  // 20 out, 20 given, 10 lifted, less 35 of flare: 15 of the 45 that are needed.
+  expect(by['turn back']).toBe(30);
+  expect(by['turn through']).toBe(30);
+  expect(by.stanceWidth).toBeUndefined();
+});
+
+test('legs that were not tested leave their turn unknown, and the rest is still fitted', () => {
+  const problem = problemOf(FREE, { setup: withItem(taught(), 'stanceWidth', 520) });
+  problem.body.legs.turnIn.trail = null;
+  const { answers, unknown } = fit(problem);
+  expect(unknown).toEqual(['back']);
+  expect(answers[0]!.moves.map(({ move }) => move)).toEqual(['stanceWidth']);
+  expect(answers[0]!.back).toBeNull();
+});
+
+test('feet that point out by themselves are not asked to point in', () => {
+  const { answers } = fit(problemOf(FREE, { naturalToeOut: { lead: 25, trail: 20 } }));
+  const flares = Object.fromEntries(answers[0]!.moves.map(({ move, to }) => [move, to]));
+  expect(flares).toMatchObject({ leadFlare: 25, trailFlare: 20 });
+});
+
+/** A body and an address drawn at random, as the fit and as the grid take them. */
+function drawn(random: () => number): { problem: FitProblem; grid: GridProblem } {
+  const between = (least: number, most: number) => least + (most - least) * random();
+  const address = [
+    (of: Address) => setStanceWidth(of, between(340, 520)),
+    (of: Address) => flareToeKept(of, 'lead', Math.round(between(-5, 35))),
+    (of: Address) => flareToeKept(of, 'trail', Math.round(between(-5, 30))),
+    (of: Address) => setSetback(of, between(-60, 80), dropFoot),
+  ].reduce((of, change) => change(of), taught().address);
+  const key = ['shoulders-and-neutral', 'free-the-hips', 'easy-turn'][Math.floor(3 * random())]!;
+  const problem = problemOf(
+    {
+      inLead: between(12, 45),
+      inTrail: between(5, 45),
+      outLead: between(25, 60),
+      trunk: between(38, 55),
+    },
+    { setup: { ...taught(), address }, bands: bands(key) },
+  );
+  const { today, width, line, leadFlare, trailFlare, back, through, shoeLength } = modelOf(problem);
+  const ends = ({ low, high }: { low: number; high: number }): [number, number] => [low, high];
+  return {
+    problem: {
+      ...problem,
+      // What the grid does not go through stays out of it.
+      bands: {
+        ...problem.bands,
+        figures: { ...problem.bands.figures, ballAlong: undefined, leadShare: undefined } as never,
+      },
+    },
+    grid: {
+      today: {
+        width: today.stanceWidth,
+        lead: today.leadFlare,
+        trail: today.trailFlare,
+        setback: today.setback,
+        lift: 0,
+      },
+      shoe: shoeLength,
+      width: ends(width),
+      line: ends(line),
+      flare: { lead: ends(leadFlare), trail: ends(trailFlare) },
+      back: { trailReach: back!.trail, leadReach: back!.lead, needed: back!.needed },
+      through: { leadReach: through!.lead, needed: through!.needed },
+    },
+  };
+}
+
+test('on 200 random bodies never more moves than an exhaustive grid finds, and no larger beyond one step', () => {
+  const random = seeded(20_261_125);
+  const MOST_BY_GRID = 3;
+  let compared = 0;
+  let gridMs = 0;
+  let fitMs = 0;
+  for (let body = 0; body < 200; body += 1) {
+    const { problem, grid } = drawn(random);
+    const began = performance.now();
+    const { answers } = fit(problem);
+    const between = performance.now();
+    const least = leastByGrid(grid, MOST_BY_GRID);
+    fitMs += between - began;
+    gridMs += performance.now() - between;
+    if (!least) {
+      expect(answers[0]?.moves.length ?? MOST_BY_GRID + 1).toBeGreaterThan(MOST_BY_GRID);
+      continue;
+    }
+    compared += 1;
+    expect(answers[0]!.moves.length).toBeLessThanOrEqual(least.count);
+    // One step is at most half of what can be noticed.
+    expect(answers[0]!.size).toBeLessThanOrEqual(least.size + 0.5);
+  }
+  expect(compared).toBeGreaterThan(120);
+  expect(fitMs).toBeLessThan(gridMs);
+}, 180_000);

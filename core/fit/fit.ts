@@ -1,0 +1,167 @@
+import { flareToeKept, setBallAlong, setSetback, setStanceWidth, dropFoot, type Setup } from '../ground';
+import { NOT_LOOKED_AT } from '../posture';
+import { backLimit, JUST_NOTICEABLE, modelOf, type FitModel } from './model';
+import { search, type Found, type Prefer } from './search';
+import {
+  MOVES,
+  REQUIREMENTS,
+  type Fit,
+  type FitAnswer,
+  type FitKind,
+  type FitProblem,
+  type Move,
+  type Relaxation,
+  type Requirement,
+} from './types';
+
+const fewest: Prefer = (a, b) => a.count - b.count || a.size - b.size;
+
+/** How far beyond what is needed the turn goes, the worse way. */
+const margin = ({ back, through }: FitModel, { values }: Found): number =>
+  Math.min(
+    back ? backLimit(back, values.leadFlare, values.trailFlare, values.leadHeelLift) - back.needed : Infinity,
+    through ? through.lead + values.leadFlare - through.needed : Infinity,
+  );
+
+/** No more than one to three moves make an answer that a student can take home. */
+const MOST_MOVES = 3;
+
+/** A setup with an answer's values, by the moves coaches make: toes kept, trail foot alone, straight back. */
+function setupWith(setup: Setup, values: Found['values']): Setup {
+  const { posture = NOT_LOOKED_AT } = setup;
+  const flared = flareToeKept(
+    flareToeKept(setup.address, 'lead', values.leadFlare),
+    'trail',
+    values.trailFlare,
+  );
+  const wide = setStanceWidth(flared, values.stanceWidth);
+  const address = setBallAlong(setSetback(wide, values.setback, dropFoot), values.ballAlong);
+  const seen = posture.figures.hipBump;
+  const moved = seen && seen.value !== values.hipBump;
+  const figures = moved
+    ? { ...posture.figures, hipBump: { value: values.hipBump, by: 'measured' as const } }
+    : null;
+  return {
+    ...setup,
+    address,
+    balance: { ...setup.balance, leadShare: values.leadShare },
+    ...(figures && { posture: { ...posture, figures } }),
+  };
+}
+
+function answerOf(kind: FitKind, problem: FitProblem, model: FitModel, found: Found): FitAnswer {
+  const { today, back, through } = model;
+  const moves = MOVES.flatMap((move): Move[] => {
+    const from = today[move];
+    const to = found.values[move];
+    return from === to ? [] : [{ move, from, to, size: Math.abs(to - from) / JUST_NOTICEABLE[move] }];
+  });
+  const { leadFlare, trailFlare, leadHeelLift } = found.values;
+  return {
+    kind,
+    moves,
+    size: found.size,
+    setup: setupWith(problem.setup, found.values),
+    leadHeelLift,
+    back: back && {
+      from: backLimit(back, today.leadFlare, today.trailFlare, today.leadHeelLift),
+      to: backLimit(back, leadFlare, trailFlare, leadHeelLift),
+      needed: back.needed,
+    },
+    through: through && {
+      from: through.lead + today.leadFlare,
+      to: through.lead + leadFlare,
+      needed: through.needed,
+    },
+  };
+}
+
+/** Two answers are one when no move of theirs differs by what can be noticed. */
+const same = (a: Found, b: Found): boolean =>
+  MOVES.every((move) => Math.abs(a.values[move] - b.values[move]) < JUST_NOTICEABLE[move]);
+
+/** The up to three answers that differ in kind: least change, most turn, easiest on the knees. */
+function answersFor(problem: FitProblem, model: FitModel): FitAnswer[] {
+  const least = search(model, { prefer: fewest, stopAtFewest: true, mostTogether: 5 });
+  if (!least) return [];
+  const mostTogether = Math.max(least.count, MOST_MOVES);
+  const most = search(model, {
+    prefer: (a, b) => margin(model, b) - margin(model, a) || fewest(a, b),
+    stopAtFewest: false,
+    mostTogether,
+  });
+  const { leadFlare, trailFlare } = model.today;
+  const easiest = search(model, {
+    // The further out the lead foot is, the less it has to come round under the knee.
+    prefer: (a, b) => b.values.leadFlare - a.values.leadFlare || fewest(a, b),
+    stopAtFewest: false,
+    mostTogether,
+    allows: (values) => values.leadFlare >= leadFlare && values.trailFlare >= trailFlare,
+  });
+  const kinds: [FitKind, Found | null][] = [
+    ['fewest moves', least],
+    ['most turn', most],
+    ['easiest on the knees', easiest],
+  ];
+  const told: Found[] = [];
+  return kinds.flatMap(([kind, found]) => {
+    if (!found || found.count > MOST_MOVES + 1 || told.some((each) => same(each, found))) return [];
+    told.push(found);
+    return [answerOf(kind, problem, model, found)];
+  });
+}
+
+/** Relaxations are looked for in these steps and up to these, mm, degrees and percent (starting values). */
+const RELAXED_BY: Record<'mm' | 'degrees' | 'percent', { step: number; most: number }> = {
+  mm: { step: 5, most: 400 },
+  degrees: { step: 1, most: 60 },
+  percent: { step: 2.5, most: 50 },
+};
+
+const UNIT: Record<Requirement, keyof typeof RELAXED_BY> = {
+  'turn back': 'degrees',
+  'turn through': 'degrees',
+  stanceWidth: 'mm',
+  stanceLine: 'degrees',
+  leadFlare: 'degrees',
+  trailFlare: 'degrees',
+  ballAlong: 'mm',
+  leadShare: 'percent',
+  hipBump: 'mm',
+};
+
+/** The least a single requirement has to give for an answer to be there; null where none does. */
+function relaxationOf(problem: FitProblem, requirement: Requirement): Relaxation | null {
+  const { step, most } = RELAXED_BY[UNIT[requirement]];
+  const possible = (by: number) =>
+    search(modelOf(problem, { [requirement]: by }), {
+      prefer: fewest,
+      stopAtFewest: true,
+      mostTogether: 5,
+    }) !== null;
+  if (!possible(most)) return null;
+  // More room never takes an answer away, so the least is found by halving.
+  let no = 0;
+  let yes = Math.round(most / step);
+  while (yes - no > 1) {
+    const middle = Math.floor((no + yes) / 2);
+    if (possible(middle * step)) yes = middle;
+    else no = middle;
+  }
+  return { requirement, by: yes * step };
+}
+
+/**
+ * The least change that frees the turn: up to three answers that differ in kind, each with its
+ * moves; or, where there is none, which requirement stands in the way and the least it would have
+ * to give.
+ */
+export function fit(problem: FitProblem): Fit {
+  const model = modelOf(problem);
+  const unknown = [...(model.back ? [] : ['back' as const]), ...(model.through ? [] : ['through' as const])];
+  const answers = answersFor(problem, model);
+  if (answers.length > 0) return { answers, relaxations: [], unknown };
+  const relaxations = REQUIREMENTS.flatMap((requirement) => relaxationOf(problem, requirement) ?? []);
+  const inNoticeable = ({ requirement, by }: Relaxation) => by / (UNIT[requirement] === 'mm' ? 10 : 5);
+  return { answers, relaxations: relaxations.sort((a, b) => inNoticeable(a) - inNoticeable(b)), unknown };
+}

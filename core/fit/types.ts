@@ -1,0 +1,82 @@
+import type { Build } from '../build';
+import type { FootName, Setup } from '../ground';
+import type { Bands } from '../method';
+import type { Goal, TurningBody } from '../turn';
+
+/** What may be changed, from the ground up. */
+export const MOVES = [
+  'stanceWidth',
+  'leadFlare',
+  'trailFlare',
+  'setback',
+  'ballAlong',
+  'leadShare',
+  'hipBump',
+  'leadHeelLift',
+] as const;
+export type MoveName = (typeof MOVES)[number];
+
+/** What has to hold. */
+export const REQUIREMENTS = [
+  'turn back',
+  'turn through',
+  'stanceWidth',
+  'stanceLine',
+  'leadFlare',
+  'trailFlare',
+  'ballAlong',
+  'leadShare',
+  'hipBump',
+] as const;
+export type Requirement = (typeof REQUIREMENTS)[number];
+
+export interface FitProblem {
+  setup: Setup;
+  build: Build;
+  /** What the house method asks of this body with this club. */
+  bands: Bands;
+  body: TurningBody;
+  goal: Goal;
+  /** How far each foot points out on its own; null where it was not looked at. */
+  naturalToeOut: Record<FootName, number> | null;
+  /** What the coach wants left as it is. */
+  pinned: readonly MoveName[];
+}
+
+export interface Move {
+  move: MoveName;
+  from: number;
+  to: number;
+  /** In what can just be noticed. */
+  size: number;
+}
+
+export const FIT_KINDS = ['fewest moves', 'most turn', 'easiest on the knees'] as const;
+export type FitKind = (typeof FIT_KINDS)[number];
+
+export interface FitAnswer {
+  kind: FitKind;
+  moves: Move[];
+  /** The sizes of all moves together. */
+  size: number;
+  setup: Setup;
+  leadHeelLift: number;
+  /** Where the turn ends each way now, and where it would; null where the legs were not tested. */
+  back: { from: number; to: number; needed: number } | null;
+  through: { from: number; to: number; needed: number } | null;
+}
+
+/** What stands in the way when nothing works: a requirement, and the least it would have to give. */
+export interface Relaxation {
+  requirement: Requirement;
+  /** Degrees, mm or percent by which it would have to be relaxed. */
+  by: number;
+}
+
+export interface Fit {
+  answers: FitAnswer[];
+  /** Empty when there are answers; each by itself would make one possible, the least first. */
+  relaxations: Relaxation[];
+  /** Turns that cannot be judged, because a leg was not tested. */
+  unknown: ('back' | 'through')[];
+}

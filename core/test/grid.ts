@@ -1,0 +1,79 @@
+/**
+ * The least change by brute force: every combination of whole steps, one move first, then two, then
+ * three, until something meets all that is asked. Slow, and written without the fit's own search.
+ */
+export interface GridProblem {
+  today: { width: number; lead: number; trail: number; setback: number; lift: number };
+  shoe: number;
+  width: [number, number];
+  line: [number, number];
+  flare: { lead: [number, number]; trail: [number, number] };
+  back: { trailReach: number; leadReach: number; needed: number };
+  through: { leadReach: number; needed: number };
+}
+
+type Feet = GridProblem['today'];
+type Name = keyof Feet;
+
+const STEP: Record<Name, number> = { width: 5, lead: 1, trail: 1, setback: 5, lift: 5 };
+const UNIT: Record<Name, number> = { width: 10, lead: 5, trail: 5, setback: 10, lift: 10 };
+const REACH: Record<Name, [number, number]> = {
+  width: [-200, 200],
+  lead: [-60, 60],
+  trail: [-60, 60],
+  setback: [-250, 250],
+  lift: [0, 25],
+};
+const NAMES: Name[] = ['width', 'lead', 'trail', 'setback', 'lift'];
+const HAIR = 1e-7;
+
+function meets(problem: GridProblem, feet: Feet): boolean {
+  const between = (value: number, [low, high]: [number, number]) =>
+    value >= low - HAIR && value <= high + HAIR;
+  const { width, lead, trail, setback, lift } = feet;
+  if (!between(width, problem.width)) return false;
+  if (!between(lead, problem.flare.lead) || !between(trail, problem.flare.trail)) return false;
+  const { back, through } = problem;
+  if (back.trailReach + trail < back.needed - HAIR) return false;
+  if (back.leadReach - lead + lift * 0.4 < back.needed - HAIR) return false;
+  if (through.leadReach + lead < through.needed - HAIR) return false;
+  const sine = (degrees: number) => Math.sin((degrees * Math.PI) / 180);
+  const apart = width + problem.shoe * sine(lead) + problem.shoe * sine(trail);
+  return between((Math.atan2(setback, apart) * 180) / Math.PI, problem.line);
+}
+
+const valuesOf = ({ today }: GridProblem, name: Name): number[] => {
+  const [least, most] = REACH[name];
+  const values: number[] = [];
+  for (let by = Math.ceil(least / STEP[name]) * STEP[name]; by <= most; by += STEP[name]) {
+    if (by !== 0) values.push(today[name] + by);
+  }
+  return values;
+};
+
+const setsOf = (size: number, from = 0): Name[][] =>
+  size === 0
+    ? [[]]
+    : NAMES.slice(from).flatMap((name, at) => setsOf(size - 1, from + at + 1).map((rest) => [name, ...rest]));
+
+/** The fewest moves and their least size; null where even `most` of them do not do it. */
+export function leastByGrid(problem: GridProblem, most: number): { count: number; size: number } | null {
+  for (let count = 0; count <= most; count += 1) {
+    let least = Infinity;
+    for (const set of setsOf(count)) {
+      const walk = (at: number, feet: Feet, size: number) => {
+        if (at === set.length) {
+          if (size < least && meets(problem, feet)) least = size;
+          return;
+        }
+        const name = set[at]!;
+        for (const value of valuesOf(problem, name)) {
+          walk(at + 1, { ...feet, [name]: value }, size + Math.abs(value - problem.today[name]) / UNIT[name]);
+        }
+      };
+      walk(0, problem.today, 0);
+    }
+    if (least < Infinity) return { count, size: least };
+  }
+  return null;
+}

@@ -1,0 +1,192 @@
+import type { FootName } from '../ground';
+import { normals, seeded } from './random';
+import { stopsOf } from './stops';
+import {
+  STOPS,
+  type Angle,
+  type Goal,
+  type Stop,
+  type Turn,
+  type TurningBody,
+  type TurningFeet,
+} from './types';
+
+/** Shoulders a right angle at the top, the pelvis half of one by impact: common practice, no source. */
+export const USUAL_GOAL: Goal = { shoulders: 90, through: 45 };
+
+/** A seated trunk turn where it was not measured (starting value). */
+export const ASSUMED_TRUNK: Angle = { value: 45, uncertainty: 8 };
+
+/** A needed pelvis turn outside this is said to be unusual (starting values), degrees. */
+export const USUAL_NEEDED = { least: 35, most: 60 };
+
+/** What the pelvis has to turn for the goal: what the trunk does not. */
+export function neededTurn(turn: Turn, body: TurningBody, goal: Goal): Angle {
+  if (turn === 'through') return { value: goal.through, uncertainty: 0 };
+  const trunk = body.legs.trunk.back ?? ASSUMED_TRUNK;
+  return { value: goal.shoulders - trunk.value, uncertainty: trunk.uncertainty };
+}
+
+export interface TurnBudget {
+  turn: Turn;
+  stops: Stop[];
+  /** The stop that is met first; null where a stop cannot be known. */
+  first: Stop | null;
+  /** Where the turn ends; null where a stop cannot be known. */
+  limit: number | null;
+  /** It ends there at the latest, by what is known; null where nothing is. */
+  atMost: number | null;
+  needed: Angle;
+  /** How much is missing of what is needed; 0 when there is enough, null when it cannot be known. */
+  missing: number | null;
+  /** The middle 95% of where it may end, and the chance of reaching what is needed, 0 to 1. */
+  interval: [number, number] | null;
+  chance: number | null;
+  /** The trunk was not measured: a usual figure stands in. */
+  trunkAssumed: boolean;
+}
+
+/** Once its heel is up the trail leg stops the turn through no more. */
+export interface BudgetOptions {
+  trailHeelDown?: boolean;
+  draws?: number;
+  seed?: number;
+}
+
+export const DRAWS = 4000;
+const SEED = 20_261_125;
+
+/** The stops that count: all of them going back; going through the trail leg's while its heel is down. */
+const counting = (stops: readonly Stop[], trailHeelDown: boolean): Stop[] =>
+  stops.filter(({ name }) => name !== 'trail through' || trailHeelDown);
+
+interface Chances {
+  interval: [number, number];
+  chance: number;
+}
+
+/** Draws the stops and what is needed, each by itself, and sees which comes first how often. */
+export function drawChances(
+  stops: readonly Angle[],
+  needed: Angle,
+  draws: number = DRAWS,
+  seed: number = SEED,
+): Chances {
+  const normal = normals(seeded(seed));
+  const limits = new Float64Array(draws);
+  let reached = 0;
+  for (let draw = 0; draw < draws; draw += 1) {
+    let limit = Infinity;
+    for (const { value, uncertainty } of stops) {
+      const at = value + uncertainty * normal();
+      if (at < limit) limit = at;
+    }
+    limits[draw] = limit;
+    if (limit >= needed.value + needed.uncertainty * normal()) reached += 1;
+  }
+  limits.sort();
+  const at = (share: number) => limits[Math.min(draws - 1, Math.max(0, Math.round(share * (draws - 1))))]!;
+  return { interval: [at(0.025), at(0.975)], chance: reached / draws };
+}
+
+/** How far the pelvis can turn one way on these feet, which leg ends it, and whether that is enough. */
+export function turnBudget(
+  turn: Turn,
+  body: TurningBody,
+  feet: TurningFeet,
+  goal: Goal = USUAL_GOAL,
+  { trailHeelDown = false, draws, seed }: BudgetOptions = {},
+): TurnBudget {
+  const stops = stopsOf(turn, body, feet);
+  const counted = counting(stops, trailHeelDown);
+  const known = counted.filter((stop): stop is Stop & { at: Angle } => stop.at !== null);
+  const nearest = [...known].sort((a, b) => a.at.value - b.at.value)[0] ?? null;
+  const whole = known.length === counted.length;
+  const needed = neededTurn(turn, body, goal);
+  const chances = whole
+    ? drawChances(
+        known.map(({ at }) => at),
+        needed,
+        draws,
+        seed,
+      )
+    : null;
+  return {
+    turn,
+    stops,
+    first: whole ? nearest : null,
+    limit: whole && nearest ? nearest.at.value : null,
+    atMost: nearest ? nearest.at.value : null,
+    needed,
+    missing: whole && nearest ? Math.max(0, needed.value - nearest.at.value) : null,
+    interval: chances?.interval ?? null,
+    chance: chances?.chance ?? null,
+    trunkAssumed: turn === 'back' && body.legs.trunk.back === null,
+  };
+}
+
+/** Facing the target at the finish (common practice, no source), degrees. */
+const FACING = 90;
+
+/** How far the lead foot has to roll or come round for the hips to face the target; null if unknown. */
+export function footHasToComeRound(body: TurningBody, feet: TurningFeet): number | null {
+  const lead = stopsOf('through', body, feet).find(({ name }) => name === 'lead through');
+  return lead?.at ? Math.max(0, FACING - lead.at.value) : null;
+}
+
+/** The shoulder turn that the legs and the trunk reach together; null if unknown. */
+export function shouldersReached(body: TurningBody, feet: TurningFeet): number | null {
+  const { limit } = turnBudget('back', body, feet, USUAL_GOAL, { draws: 1 });
+  return limit === null ? null : limit + (body.legs.trunk.back ?? ASSUMED_TRUNK).value;
+}
+
+/** One step of a change, in what a coach can just notice. */
+export interface TurnTrade {
+  change: 'leadFlare' | 'trailFlare' | 'leadHeelLift' | 'closing';
+  /** Degrees, or mm of lift. */
+  by: number;
+  /** What it does to each limit, degrees; null where that cannot be known. */
+  back: number | null;
+  through: number | null;
+}
+
+const FLARE_STEP = 5;
+const LIFT_STEP_MM = 12.5;
+
+/** Turning the whole stance closed takes both feet along: the trail foot out, the lead foot in. */
+const closed = (feet: TurningFeet, by: number): TurningFeet => ({
+  ...feet,
+  flare: { lead: feet.flare.lead - by, trail: feet.flare.trail + by },
+});
+
+const flared = (feet: TurningFeet, foot: FootName, by: number): TurningFeet => ({
+  ...feet,
+  flare: { ...feet.flare, [foot]: feet.flare[foot] + by },
+});
+
+/** What one more step of each change buys, and what it costs the other way. */
+export function turnTrades(body: TurningBody, feet: TurningFeet): TurnTrade[] {
+  const limit = (turn: Turn, on: TurningFeet) => turnBudget(turn, body, on, USUAL_GOAL, { draws: 1 }).limit;
+  const before = { back: limit('back', feet), through: limit('through', feet) };
+  const trade = (change: TurnTrade['change'], by: number, after: TurningFeet): TurnTrade => {
+    const gain = (turn: Turn) => {
+      const now = limit(turn, after);
+      return now === null || before[turn] === null ? null : now - before[turn];
+    };
+    return { change, by, back: gain('back'), through: gain('through') };
+  };
+  return [
+    trade('trailFlare', FLARE_STEP, flared(feet, 'trail', FLARE_STEP)),
+    trade('leadFlare', FLARE_STEP, flared(feet, 'lead', FLARE_STEP)),
+    trade('leadFlare', -FLARE_STEP, flared(feet, 'lead', -FLARE_STEP)),
+    trade('leadHeelLift', LIFT_STEP_MM, { ...feet, leadHeelLift: feet.leadHeelLift + LIFT_STEP_MM }),
+    trade('closing', FLARE_STEP, closed(feet, FLARE_STEP)),
+  ];
+}
+
+/** The stops in the order in which they would be met, those unknown last. */
+export const inOrderMet = (stops: readonly Stop[]): Stop[] =>
+  [...stops].sort(
+    (a, b) =>
+      (a.at?.value ?? Infinity) - (b.at?.value ?? Infinity) || STOPS.indexOf(a.name) - STOPS.indexOf(b.name),
+  );

@@ -1,0 +1,349 @@
+import fc from 'fast-check';
+import {
+  asPlayed,
+  ASSUMED_TRUNK,
+  calibrate,
+  drawChances,
+  dropFoot,
+  footHasToComeRound,
+  measureAddress,
+  neededTurn,
+  normals,
+  seeded,
+  shouldersReached,
+  startingSetup,
+  STARTING_GIVES,
+  stopOf,
+  trailKneeRoom,
+  turnBudget,
+  turnStance,
+  turnTrades,
+  USUAL_GOAL,
+  type Angle,
+  type MeasuredTurn,
+  type StopName,
+  type TurningBody,
+  type TurningFeet,
+} from '..';
+import { turnUntilStopped } from '../test/pelvis';
+import { address, build } from '../test/example';
+
+const angle = (value: number, uncertainty = 5): Angle => ({ value, uncertainty });
+const both = <Value>(lead: Value, trail: Value = lead) => ({ lead, trail });
+
+interface Legs {
+  inLead: number;
+  inTrail: number;
+  outLead: number;
+  outTrail: number;
+  trunk: number | null;
+}
+
+const bodyOf = (legs: Partial<Legs> = {}, over: Partial<TurningBody> = {}): TurningBody => {
+  const { inLead = 35, inTrail = 35, outLead = 45, outTrail = 45, trunk = 45 } = legs;
+  return {
+    legs: {
+      turnIn: both(angle(inLead), angle(inTrail)),
+      turnOut: both(angle(outLead), angle(outTrail)),
+      trunk: { back: trunk === null ? null : angle(trunk), through: null },
+    },
+    gives: STARTING_GIVES,
+    reaches: {},
+    soreKnee: both(false),
+    ...over,
+  };
+};
+
+const feetOf = (lead: number, trail: number, leadHeelLift = 0): TurningFeet => ({
+  flare: both(lead, trail),
+  leadHeelLift,
+});
+
+describe('the worked example: trail turns in 10, lead turns out 45', () => {
+  const stiff = bodyOf({ inTrail: 10, outLead: 45 });
+  const limits = (feet: TurningFeet) => turnBudget('back', stiff, feet).stops.map(({ at }) => at!.value);
+
+  test('lead flare 20 and trail square: the trail leg stops it at 20, the lead leg at 45', () => {
+    expect(limits(feetOf(20, 0))).toEqual([20, 45]);
+    expect(turnBudget('back', stiff, feetOf(20, 0)).first!.name).toBe('trail back');
+  });
+
+  test('trail flare 25 makes both 45, and more trail flare buys nothing', () => {
+    expect(limits(feetOf(20, 25))).toEqual([45, 45]);
+    expect(turnBudget('back', stiff, feetOf(20, 40)).limit).toBe(45);
+  });
+
+  test('until the lead heel lifts, or the lead flare comes down', () => {
+    expect(turnBudget('back', stiff, feetOf(20, 40, 25)).limit).toBe(55);
+    expect(turnBudget('back', stiff, feetOf(10, 40)).limit).toBe(55);
+  });
+
+  test('lead flare pays for the through-swing with the backswing', () => {
+    const trade = turnTrades(stiff, feetOf(20, 40)).find(
+      ({ change, by }) => change === 'leadFlare' && by > 0,
+    )!;
+    expect(trade).toMatchObject({ by: 5, back: -5, through: 5 });
+  });
+});
+
+const legs = fc.record({
+  inLead: fc.integer({ min: 0, max: 55 }),
+  inTrail: fc.integer({ min: 0, max: 55 }),
+  outLead: fc.integer({ min: 10, max: 65 }),
+  outTrail: fc.integer({ min: 10, max: 65 }),
+});
+const flare = fc.integer({ min: -10, max: 45 });
+
+describe('against a pelvis turned in small steps on two legs', () => {
+  test.each(['back', 'through'] as const)('it stops where the budget says, %s', (turn) => {
+    fc.assert(
+      fc.property(legs, flare, flare, fc.integer({ min: 0, max: 25 }), (given, lead, trail, lift) => {
+        const body = bodyOf(given);
+        const feet = feetOf(lead, trail, turn === 'back' ? lift : 0);
+        const { limit } = turnBudget(turn, body, feet, USUAL_GOAL, { trailHeelDown: true, draws: 1 });
+        const give = (name: StopName) => STARTING_GIVES[name].value;
+        // Only who can stand square to begin with can be turned from square.
+        fc.pre(lead <= given.outLead + 10 && trail <= given.outTrail + 10);
+        fc.pre(lead >= -given.inLead - 10 && trail >= -given.inTrail - 10);
+        const stopped = turnUntilStopped(
+          {
+            lead: {
+              flare: lead,
+              turnsIn: given.inLead,
+              turnsOut: given.outLead,
+              follows: turn === 'back' ? give('lead back') + (lift * 10) / 25 : give('lead through'),
+            },
+            trail: {
+              flare: trail,
+              turnsIn: given.inTrail,
+              turnsOut: given.outTrail,
+              follows: give(turn === 'back' ? 'trail back' : 'trail through'),
+            },
+          },
+          turn,
+        );
+        expect(Math.abs(Math.max(0, limit!) - stopped)).toBeLessThanOrEqual(0.1);
+      }),
+    );
+  });
+});
+
+describe('whatever the body', () => {
+  const limit = (turn: 'back' | 'through', body: TurningBody, feet: TurningFeet) =>
+    turnBudget(turn, body, feet, USUAL_GOAL, { draws: 1 }).limit!;
+
+  test('more trail flare never lowers the back limit; more lead flare never lowers through nor raises back', () => {
+    fc.assert(
+      fc.property(legs, flare, flare, fc.integer({ min: 1, max: 20 }), (given, lead, trail, more) => {
+        const body = bodyOf(given);
+        const feet = feetOf(lead, trail);
+        expect(limit('back', body, feetOf(lead, trail + more))).toBeGreaterThanOrEqual(
+          limit('back', body, feet),
+        );
+        expect(limit('through', body, feetOf(lead + more, trail))).toBeGreaterThanOrEqual(
+          limit('through', body, feet),
+        );
+        expect(limit('back', body, feetOf(lead + more, trail))).toBeLessThanOrEqual(
+          limit('back', body, feet),
+        );
+      }),
+    );
+  });
+
+  test('turning the whole stance gives going back what it takes from going through', () => {
+    fc.assert(
+      fc.property(legs, flare, flare, fc.integer({ min: 1, max: 15 }), (given, lead, trail, by) => {
+        const body = bodyOf(given);
+        const before = address({ leadFlare: lead, trailFlare: trail });
+        const after = measureAddress(turnStance(before, by));
+        const turned = feetOf(after.leadFlare, after.trailFlare);
+        const gain = (turn: 'back' | 'through') =>
+          limit(turn, body, turned) - limit(turn, body, feetOf(lead, trail));
+        expect(gain('back')).toBeCloseTo(by, 6);
+        expect(gain('through')).toBeCloseTo(-by, 6);
+      }),
+    );
+  });
+
+  test('a foot dropped straight back with its flare leaves the stops alone', () => {
+    const dropped = measureAddress(dropFoot(address({ leadFlare: 20, trailFlare: 10 }), 80));
+    expect([dropped.leadFlare, dropped.trailFlare]).toEqual([20, 10]);
+  });
+
+  test('the give of a painful knee is never spent', () => {
+    fc.assert(
+      fc.property(legs, flare, flare, (given, lead, trail) => {
+        const sore = bodyOf(given, {
+          soreKnee: both(true, false),
+          reaches: { 'lead through': angle(99), 'lead back': angle(99) },
+        });
+        const stop = (name: StopName) => stopOf(name, sore, feetOf(lead, trail)).at!.value;
+        expect(stop('lead through')).toBe(given.inLead + lead);
+        expect(stop('lead back')).toBe(given.outLead - lead);
+      }),
+    );
+  });
+});
+
+describe('what is needed', () => {
+  test('the shoulders’ goal less the trunk, measured or else assumed and said so', () => {
+    expect(neededTurn('back', bodyOf({ trunk: 50 }), USUAL_GOAL)).toEqual({ value: 40, uncertainty: 5 });
+    const assumed = turnBudget('back', bodyOf({ trunk: null }), feetOf(20, 20));
+    expect(assumed.trunkAssumed).toBe(true);
+    expect(assumed.needed).toEqual({ value: 90 - ASSUMED_TRUNK.value, uncertainty: 8 });
+    expect(neededTurn('through', bodyOf(), USUAL_GOAL).value).toBe(45);
+  });
+
+  test('missing is what the first stop leaves, and the shoulders reach legs and trunk together', () => {
+    const stiff = bodyOf({ inTrail: 10, outLead: 45 });
+    expect(turnBudget('back', stiff, feetOf(20, 7))).toMatchObject({ limit: 27, missing: 18 });
+    expect(shouldersReached(stiff, feetOf(20, 7))).toBe(72);
+    expect(turnBudget('back', bodyOf(), feetOf(20, 20)).missing).toBe(0);
+  });
+
+  test('at the finish the lead foot has to come round by what is missing of facing the target', () => {
+    expect(footHasToComeRound(bodyOf({ inLead: 35 }), feetOf(20, 0))).toBe(25);
+    expect(footHasToComeRound(bodyOf({ inLead: 60 }), feetOf(30, 0))).toBe(0);
+  });
+});
+
+test('a leg that was not tested: what is known is shown, and the rest is not guessed', () => {
+  const body = bodyOf();
+  body.legs.turnIn = both<Angle | null>(angle(35), null);
+  const budget = turnBudget('back', body, feetOf(20, 0));
+  expect(budget).toMatchObject({ first: null, limit: null, missing: null, chance: null, interval: null });
+  expect(budget.atMost).toBe(45);
+  expect(budget.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 45]);
+  expect(turnBudget('through', body, feetOf(20, 0)).limit).toBe(65);
+});
+
+describe('chance', () => {
+  test('is the same for the same question', () => {
+    const body = bodyOf({ inTrail: 10 });
+    expect(turnBudget('back', body, feetOf(20, 10))).toEqual(turnBudget('back', body, feetOf(20, 10)));
+  });
+
+  test('of one stop is the normal distribution’s own', () => {
+    // One stop at 40 +- 6 against a need of 45 +- 0: the upper tail at 5/6 of a deviation, 0.2023 (tables).
+    const { chance, interval } = drawChances([angle(40, 6)], angle(45, 0), 40_000);
+    expect(chance).toBeCloseTo(0.2023, 2);
+    expect(interval[0]).toBeCloseTo(40 - 1.96 * 6, 0);
+    expect(interval[1]).toBeCloseTo(40 + 1.96 * 6, 0);
+  });
+});
+
+/** Students whose true legs, gives and feet are drawn, and where their pelvis really stops. */
+function coverageOf(shift: number, spread: number, calibrated: boolean): number {
+  const normal = normals(seeded(77));
+  const draw = (mean: number, sd: number) => mean + sd * normal();
+  const STUDENTS = 1500;
+  let covered = 0;
+  for (let student = 0; student < STUDENTS; student += 1) {
+    const truth = { inTrail: draw(30, 8), outLead: draw(45, 8) };
+    const give = { trail: draw(10 + shift, spread), lead: draw(20 + shift, spread) };
+    const trueLimit = (feet: TurningFeet) =>
+      Math.min(truth.inTrail + feet.flare.trail + give.trail, truth.outLead - feet.flare.lead + give.lead);
+    // Tested with the test's own error; feet placed with theirs.
+    const body = bodyOf({ inTrail: draw(truth.inTrail, 5), outLead: draw(truth.outLead, 5) });
+    const placed = (feet: TurningFeet): TurningFeet =>
+      feetOf(draw(feet.flare.lead, 2), draw(feet.flare.trail, 2));
+    const measuredAt = [feetOf(15, 0), feetOf(40, 30), feetOf(20, 10)];
+    const turns = measuredAt.map((feet): MeasuredTurn => {
+      const stood = placed(feet);
+      const trailStops =
+        truth.inTrail + stood.flare.trail + give.trail < truth.outLead - stood.flare.lead + give.lead;
+      return {
+        turn: 'back',
+        feet,
+        reached: angle(draw(trueLimit(stood), 3), 3),
+        stoppedBy: trailStops ? 'trail' : 'lead',
+      };
+    });
+    const { reaches } = calibrate(body, calibrated ? turns : []);
+    const feet = feetOf(25, 20);
+    const { interval } = turnBudget('back', { ...body, reaches }, feet, USUAL_GOAL, {
+      draws: 1500,
+      seed: student,
+    });
+    const really = trueLimit(placed(feet));
+    if (really >= interval![0] && really <= interval![1]) covered += 1;
+  }
+  return covered / STUDENTS;
+}
+
+describe('the 95% interval holds the truth 93 to 97 times in a hundred', () => {
+  test('for students like the starting values', () => {
+    const coverage = coverageOf(0, 6, false);
+    expect(coverage).toBeGreaterThan(0.93);
+    expect(coverage).toBeLessThan(0.97);
+  });
+
+  test.each([
+    [0, 6],
+    [6, 6],
+    [-5, 4],
+  ])('and once turns were measured, also off them: gives %s further, spread %s', (shift, spread) => {
+    const coverage = coverageOf(shift, spread, true);
+    expect(coverage).toBeGreaterThan(0.93);
+    expect(coverage).toBeLessThan(0.97);
+  });
+});
+
+describe('calibrating', () => {
+  const body = bodyOf({ inTrail: 10, outLead: 45 });
+  const feet = feetOf(20, 5);
+  const turned = (value: number, over: Partial<MeasuredTurn> = {}): MeasuredTurn => ({
+    turn: 'back',
+    reached: angle(value, 3),
+    feet,
+    stoppedBy: 'trail',
+    ...over,
+  });
+
+  test('the stop that was met moves toward what was measured, by how sure each is', () => {
+    // Predicted 25. Test and give together 20 +- hypot(5, 6); measured 40 - 5 = 35 +- hypot(3, 2).
+    const { reaches } = calibrate(body, [turned(40)]);
+    const before = 1 / (25 + 36);
+    const seen = 1 / (9 + 4);
+    expect(reaches['trail back']!.value).toBeCloseTo((20 * before + 35 * seen) / (before + seen), 9);
+    expect(reaches['trail back']!.uncertainty).toBeCloseTo(Math.sqrt(1 / (before + seen)), 9);
+    expect(turnBudget('back', { ...body, reaches }, feet).limit).toBeCloseTo(37.4, 1);
+  });
+
+  test('the other stop reaches at least as far', () => {
+    const { reaches } = calibrate(body, [turned(58)]);
+    expect(reaches['lead back']!.value).toBeGreaterThan(45 + 20);
+    expect(calibrate(body, [turned(10)]).reaches['lead back']!.value).toBeCloseTo(45 + 20, 1);
+  });
+
+  test('a miss beyond the interval is said, one within it is not', () => {
+    const [miss] = calibrate(body, [turned(55)]).residuals;
+    expect(miss).toMatchObject({ predicted: 25, missed: true, stop: 'trail back' });
+    expect(miss!.halfWidth).toBeCloseTo(1.96 * Math.hypot(5, 6, 2, 3), 6);
+    expect(calibrate(body, [turned(34)]).residuals[0]!.missed).toBe(false);
+  });
+
+  test('where nobody felt which leg it was, the one predicted first is taken', () => {
+    expect(calibrate(body, [turned(30, { stoppedBy: null })]).residuals[0]!.stop).toBe('trail back');
+  });
+});
+
+test('norms of hip rotation put the usual student where coaches find them', () => {
+  // From memory, American Academy of Orthopaedic Surgeons: hips turn in 35 to 45 and out 45 degrees.
+  for (const inTrail of [35, 45]) {
+    const { limit } = turnBudget('back', bodyOf({ inTrail, outLead: 45 }), feetOf(15, 15));
+    expect(limit).toBeGreaterThanOrEqual(40);
+    expect(limit).toBeLessThanOrEqual(65);
+  }
+});
+
+test('knee room: a foot set back gives the trail knee room', () => {
+  const { address: feet } = startingSetup(
+    build(),
+    asPlayed({ club: '7-iron', shot: 'full' }).clubLengthInches,
+  );
+  const level = trailKneeRoom(build(), feet, 45);
+  const dropped = trailKneeRoom(build(), dropFoot(feet, 60), 45);
+  expect(dropped.flex).toBeGreaterThan(level.flex);
+  expect(level.flex).toBeGreaterThanOrEqual(0);
+});
