@@ -1,7 +1,7 @@
 import { flareToeKept, setBallAlong, setSetback, setStanceWidth, dropFoot, type Setup } from '../ground';
 import { NOT_LOOKED_AT } from '../posture';
 import { backLimit, JUST_NOTICEABLE, modelOf, type FitModel } from './model';
-import { search, type Found, type Prefer } from './search';
+import { search, type Found } from './search';
 import {
   MOVES,
   REQUIREMENTS,
@@ -14,13 +14,11 @@ import {
   type Requirement,
 } from './types';
 
-const fewest: Prefer = (a, b) => a.count - b.count || a.size - b.size;
-
 /** How far beyond what is needed the turn goes, the worse way. */
-const margin = ({ back, through }: FitModel, { values }: Found): number =>
+const margin = ({ back, through }: FitModel, leadFlare: number, trailFlare: number, lift: number): number =>
   Math.min(
-    back ? backLimit(back, values.leadFlare, values.trailFlare, values.leadHeelLift) - back.needed : Infinity,
-    through ? through.lead + values.leadFlare - through.needed : Infinity,
+    back ? backLimit(back, leadFlare, trailFlare, lift) - back.needed : Infinity,
+    through ? through.lead + leadFlare - through.needed : Infinity,
   );
 
 /** No more than one to three moves make an answer that a student can take home. */
@@ -82,21 +80,18 @@ const same = (a: Found, b: Found): boolean =>
 
 /** The up to three answers that differ in kind: least change, most turn, easiest on the knees. */
 function answersFor(problem: FitProblem, model: FitModel): FitAnswer[] {
-  const least = search(model, { prefer: fewest, stopAtFewest: true, mostTogether: 5 });
+  const least = search(model, { mostTogether: 5 });
   if (!least) return [];
   const mostTogether = Math.max(least.count, MOST_MOVES);
   const most = search(model, {
-    prefer: (a, b) => margin(model, b) - margin(model, a) || fewest(a, b),
-    stopAtFewest: false,
+    primary: (leadFlare, trailFlare, lift) => -margin(model, leadFlare, trailFlare, lift),
     mostTogether,
   });
-  const { leadFlare, trailFlare } = model.today;
   const easiest = search(model, {
     // The further out the lead foot is, the less it has to come round under the knee.
-    prefer: (a, b) => b.values.leadFlare - a.values.leadFlare || fewest(a, b),
-    stopAtFewest: false,
+    primary: (leadFlare) => -leadFlare,
+    neverSquarer: true,
     mostTogether,
-    allows: (values) => values.leadFlare >= leadFlare && values.trailFlare >= trailFlare,
   });
   const kinds: [FitKind, Found | null][] = [
     ['fewest moves', least],
@@ -134,11 +129,7 @@ const UNIT: Record<Requirement, keyof typeof RELAXED_BY> = {
 function relaxationOf(problem: FitProblem, requirement: Requirement): Relaxation | null {
   const { step, most } = RELAXED_BY[UNIT[requirement]];
   const possible = (by: number) =>
-    search(modelOf(problem, { [requirement]: by }), {
-      prefer: fewest,
-      stopAtFewest: true,
-      mostTogether: 5,
-    }) !== null;
+    search(modelOf(problem, { [requirement]: by }), { mostTogether: 5, any: true }) !== null;
   if (!possible(most)) return null;
   // More room never takes an answer away, so the least is found by halving.
   let no = 0;

@@ -1,4 +1,4 @@
-import { measureAddress, radians } from '../ground';
+import { measureAddress } from '../ground';
 import { neededTurn, reachOf, TURN_PER_LIFT_MM } from '../turn';
 import type { FitProblem, MoveName, Requirement } from './types';
 
@@ -111,7 +111,3 @@ export const backLimit = (
   trailFlare: number,
   lift: number,
 ): number => Math.min(trail + trailFlare, lead - leadFlare + lift * TURN_PER_LIFT_MM);
-
-/** Between the toe tips along the target line. */
-export const toesApart = (model: FitModel, width: number, leadFlare: number, trailFlare: number): number =>
-  width + model.shoeLength * (Math.sin(radians(leadFlare)) + Math.sin(radians(trailFlare)));

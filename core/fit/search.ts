@@ -1,5 +1,6 @@
-import { degrees, radians } from '../ground';
-import { backLimit, JUST_NOTICEABLE, MOST_LIFT_MM, STEPS, toesApart, type FitModel } from './model';
+import { radians } from '../ground';
+import { TURN_PER_LIFT_MM } from '../turn';
+import { JUST_NOTICEABLE, MOST_LIFT_MM, STEPS, type FitModel } from './model';
 import type { MoveName } from './types';
 
 /** The moves that bear on one another: the line and the turn hang on all of them. */
@@ -16,8 +17,8 @@ export interface Found {
   size: number;
 }
 
-/** Whether one of two answers is to be preferred: below zero for the first. */
-export type Prefer = (a: Found, b: Found) => number;
+/** What is preferred above fewer and smaller moves; the least of it is taken. */
+export type Primary = (leadFlare: number, trailFlare: number, lift: number) => number;
 
 const ROUNDING = 1e-9;
 const inside = (value: number, { low, high }: { low: number; high: number }): boolean =>
@@ -53,53 +54,105 @@ const WIDTH_SEARCHED = { low: 150, high: 900 };
 /** The most a toe is taken back or forward in a search (starting value), mm. */
 const SETBACK_SEARCHED = 400;
 
-interface Choices {
-  stanceWidth: readonly number[];
-  leadFlare: readonly number[];
-  trailFlare: readonly number[];
-  leadHeelLift: readonly number[];
+/** So much lift the lead leg needs for the turn back on this lead flare, mm. */
+const liftNeeded = ({ back }: FitModel, leadFlare: number): number =>
+  back ? Math.max(0, (back.needed - back.lead + leadFlare) / TURN_PER_LIFT_MM - ROUNDING) : 0;
+
+/** Flares that the turn allows: enough lead flare to come through, not too much to go back. */
+function leadFlares(model: FitModel, made: ReadonlySet<Together>): number[] {
+  const { today, leadFlare: range, through } = model;
+  const mostLift = made.has('leadHeelLift') ? MOST_LIFT_MM : 0;
+  const turns = (flare: number) =>
+    (!through || through.lead + flare >= through.needed - ROUNDING) && liftNeeded(model, flare) <= mostLift;
+  const values = made.has('leadFlare')
+    ? valuesOf(model, 'leadFlare', range)
+    : inside(today.leadFlare, range)
+      ? [today.leadFlare]
+      : [];
+  return values.filter(turns);
 }
 
-/** What each move may be in a search in which only these moves are made. */
-function choicesFor(model: FitModel, made: ReadonlySet<Together>): Choices | null {
-  const { today, width, leadFlare, trailFlare } = model;
-  const searched = {
-    low: Math.max(width.low, WIDTH_SEARCHED.low),
-    high: Math.min(width.high, WIDTH_SEARCHED.high),
-  };
-  const kept = (value: number, range: { low: number; high: number }) => (inside(value, range) ? [value] : []);
-  const choices = {
-    stanceWidth: made.has('stanceWidth')
-      ? valuesOf(model, 'stanceWidth', searched)
-      : kept(today.stanceWidth, width),
-    leadFlare: made.has('leadFlare')
-      ? valuesOf(model, 'leadFlare', leadFlare)
-      : kept(today.leadFlare, leadFlare),
-    trailFlare: made.has('trailFlare')
-      ? valuesOf(model, 'trailFlare', trailFlare)
-      : kept(today.trailFlare, trailFlare),
-    leadHeelLift: made.has('leadHeelLift')
-      ? valuesOf(model, 'leadHeelLift', { low: 0, high: MOST_LIFT_MM })
-      : [today.leadHeelLift],
-  };
-  return Object.values(choices).some((values) => values.length === 0) ? null : choices;
+function trailFlares(model: FitModel, made: ReadonlySet<Together>): number[] {
+  const { today, trailFlare: range, back } = model;
+  const low = back ? Math.max(range.low, back.needed - back.trail) : range.low;
+  const enough = { low, high: range.high };
+  if (made.has('trailFlare')) return valuesOf(model, 'trailFlare', enough);
+  return inside(today.trailFlare, enough) ? [today.trailFlare] : [];
 }
 
-/** Toes this far one behind the other make the line lie in its band; null where no step does. */
-function setbackFor(model: FitModel, made: ReadonlySet<Together>, apart: number): number | null {
-  const { today, line } = model;
-  if (!made.has('setback')) {
-    return inside(degrees(Math.atan2(today.setback, apart)), line) ? today.setback : null;
-  }
-  const at = (angle: number) =>
-    Math.abs(angle) >= 89 ? Math.sign(angle) * Infinity : apart * Math.tan(radians(angle));
+const LIFTS = [5, 10, 15, 20, 25] as const;
+
+/** Lifts that do on this lead flare: the least one, or all of them where more may be preferred. */
+function liftsFor(
+  model: FitModel,
+  made: ReadonlySet<Together>,
+  leadFlare: number,
+  all: boolean,
+): readonly number[] {
+  if (!made.has('leadHeelLift')) return NO_LIFT;
+  const needed = liftNeeded(model, leadFlare);
+  const enough = LIFTS.filter((lift) => lift >= needed);
+  return all ? enough : enough.slice(0, 1);
+}
+
+const NO_LIFT: readonly number[] = [0];
+
+/** How far apart the toes have to be for the line to lie in its band with the toes where they are. */
+function apartFor({ today, line }: FitModel): { low: number; high: number } {
+  const { setback } = today;
+  if (Math.abs(setback) < ROUNDING) return inside(0, line) ? { low: 0, high: Infinity } : NOWHERE;
+  // The line's angle has the setback's sign, and less of it the further apart the toes are.
+  const { low, high } = setback > 0 ? line : { low: -line.high, high: -line.low };
+  const size = Math.abs(setback);
+  if (high <= 0) return NOWHERE;
+  return {
+    low: high >= 90 ? 0 : size / Math.tan(radians(high)),
+    high: low <= 0 ? Infinity : size / Math.tan(radians(low)),
+  };
+}
+
+const NOWHERE = { low: Infinity, high: -Infinity };
+
+interface Placed {
+  stanceWidth: number;
+  setback: number;
+}
+
+/** Width and setback that put feet of these flares within their bands, moved as little as can be. */
+function placed(
+  model: FitModel,
+  made: ReadonlySet<Together>,
+  beyondHeels: number,
+  apart: { low: number; high: number },
+): Placed | null {
+  const { today, width, line } = model;
+  const free = made.has('setback');
   const range = {
+    low: Math.max(
+      width.low,
+      made.has('stanceWidth') ? WIDTH_SEARCHED.low : -Infinity,
+      free ? -Infinity : apart.low - beyondHeels,
+    ),
+    high: Math.min(
+      width.high,
+      made.has('stanceWidth') ? WIDTH_SEARCHED.high : Infinity,
+      free ? Infinity : apart.high - beyondHeels,
+    ),
+  };
+  const stanceWidth = made.has('stanceWidth')
+    ? nearestIn(today.stanceWidth, STEPS.stanceWidth, range)
+    : inside(today.stanceWidth, range)
+      ? today.stanceWidth
+      : null;
+  if (stanceWidth === null) return null;
+  if (!free) return { stanceWidth, setback: today.setback };
+  const at = (angle: number) =>
+    (stanceWidth + beyondHeels) * Math.tan(radians(Math.max(-89, Math.min(89, angle))));
+  const setback = nearestIn(today.setback, STEPS.setback, {
     low: Math.max(at(line.low), -SETBACK_SEARCHED),
     high: Math.min(at(line.high), SETBACK_SEARCHED),
-  };
-  const value = nearestIn(today.setback, STEPS.setback, range);
-  // A move that is not needed is no move: the answer without it is found where it is not made.
-  return value === null || value === today.setback ? null : value;
+  });
+  return setback === null ? null : { stanceWidth, setback };
 }
 
 /** The moves that bear on their own band alone, each as small as it can be; null where one cannot be. */
@@ -128,83 +181,79 @@ function subsets(moves: readonly Together[]): Together[][] {
 }
 
 interface SearchOptions {
-  prefer: Prefer;
-  /** Whether a larger set of moves is looked at once a smaller one has an answer. */
-  stopAtFewest: boolean;
+  /** Preferred above fewer and smaller moves; none where fewest moves is all that matters. */
+  primary?: Primary;
   mostTogether: number;
-  allows?: (values: Record<Together, number>) => boolean;
+  /** Feet that are not turned in from where they are. */
+  neverSquarer?: boolean;
+  /** Any answer will do. */
+  any?: boolean;
 }
 
-/** Everything but the setback is fixed: the answer these feet make, or null. */
-function complete(
-  model: FitModel,
-  made: ReadonlySet<Together>,
-  feet: Omit<Record<Together, number>, 'setback'>,
-): Record<Together, number> | null {
-  const { leadFlare, trailFlare, leadHeelLift, stanceWidth } = feet;
-  const { back, through } = model;
-  if (back && backLimit(back, leadFlare, trailFlare, leadHeelLift) < back.needed - ROUNDING) return null;
-  if (through && through.lead + leadFlare < through.needed - ROUNDING) return null;
-  const setback = setbackFor(model, made, toesApart(model, stanceWidth, leadFlare, trailFlare));
-  return setback === null ? null : { ...feet, setback };
-}
+const BEYOND = { primary: Infinity, count: Infinity, size: Infinity };
 
 /**
  * Looks through every set of moves for the preferred feet that meet every requirement. Moves are in
- * whole steps from today; the setback is solved for, the others are gone through nearest first and
- * left off where they alone are larger than the best there is.
+ * whole steps from today. The flares are gone through one by one; the turn then says which lift
+ * they need, and the bands where width and setback have to be, each moved as little as can be: one
+ * more step of width never saves more than a step of setback.
  */
 export function search(
   model: FitModel,
-  { prefer, stopAtFewest, mostTogether, allows }: SearchOptions,
+  { primary, mostTogether, neverSquarer = false, any = false }: SearchOptions,
 ): Found | null {
   const rest = alone(model);
   if (!rest) return null;
-  const movedAlone = ALONE.filter((move) => rest[move] !== model.today[move]);
-  const sizeAlone = movedAlone.reduce((sum, move) => sum + sizeOf(move, rest[move]! - model.today[move]), 0);
-  let best: Found | null = null;
-  const consider = (values: Record<Together, number>) => {
-    if (allows && !allows(values)) return;
-    const moved = TOGETHER.filter((move) => values[move] !== model.today[move]);
-    const size = moved.reduce((sum, move) => sum + sizeOf(move, values[move] - model.today[move]), sizeAlone);
-    const found: Found = {
-      values: { ...model.today, ...rest, ...values },
-      count: moved.length + movedAlone.length,
-      size,
-    };
-    if (!best || prefer(found, best) < 0) best = found;
-  };
-  const movable = TOGETHER.filter((move) => model.movable.has(move));
-  for (const set of subsets(movable)) {
-    if (set.length > mostTogether) break;
-    const count = set.length + movedAlone.length;
-    if (stopAtFewest && best && (best as Found).count < count) break;
+  const { today, shoeLength } = model;
+  const movedAlone = ALONE.filter((move) => rest[move] !== today[move]);
+  const sizeAlone = movedAlone.reduce((sum, move) => sum + sizeOf(move, rest[move]! - today[move]), 0);
+  const apart = apartFor(model);
+  let best = BEYOND;
+  let values: Record<Together, number> | null = null;
+  for (const set of subsets(TOGETHER.filter((move) => model.movable.has(move)))) {
+    if (set.length > mostTogether || (any && values)) break;
+    if (!primary && set.length + movedAlone.length > best.count) break;
     const made = new Set(set);
-    const choices = choicesFor(model, made);
-    if (!choices) continue;
-    const { today } = model;
-    const tooLarge = (size: number) =>
-      stopAtFewest &&
-      best !== null &&
-      (best as Found).count === count &&
-      sizeAlone + size >= (best as Found).size;
-    for (const leadFlare of choices.leadFlare) {
-      const a = sizeOf('leadFlare', leadFlare - today.leadFlare);
-      if (tooLarge(a)) break;
-      for (const trailFlare of choices.trailFlare) {
-        const b = a + sizeOf('trailFlare', trailFlare - today.trailFlare);
-        if (tooLarge(b)) break;
-        for (const leadHeelLift of choices.leadHeelLift) {
-          const c = b + sizeOf('leadHeelLift', leadHeelLift);
-          if (tooLarge(c)) break;
-          for (const stanceWidth of choices.stanceWidth) {
-            if (tooLarge(c + sizeOf('stanceWidth', stanceWidth - today.stanceWidth))) break;
-            const values = complete(model, made, { leadFlare, trailFlare, leadHeelLift, stanceWidth });
-            if (values) consider(values);
-          }
+    const leads = leadFlares(model, made);
+    const trails = trailFlares(model, made);
+    for (const leadFlare of leads) {
+      if (neverSquarer && leadFlare < today.leadFlare) continue;
+      const lifts = liftsFor(model, made, leadFlare, primary !== undefined);
+      const leadSize = sizeOf('leadFlare', leadFlare - today.leadFlare);
+      if (!primary && set.length + movedAlone.length === best.count && sizeAlone + leadSize >= best.size)
+        break;
+      for (const trailFlare of trails) {
+        if (neverSquarer && trailFlare < today.trailFlare) continue;
+        const beyondHeels = shoeLength * (Math.sin(radians(leadFlare)) + Math.sin(radians(trailFlare)));
+        const feet = placed(model, made, beyondHeels, apart);
+        if (!feet) continue;
+        for (const leadHeelLift of lifts) {
+          const first = primary ? primary(leadFlare, trailFlare, leadHeelLift) : 0;
+          if (first > best.primary) continue;
+          const size =
+            sizeAlone +
+            leadSize +
+            sizeOf('trailFlare', trailFlare - today.trailFlare) +
+            sizeOf('leadHeelLift', leadHeelLift) +
+            sizeOf('stanceWidth', feet.stanceWidth - today.stanceWidth) +
+            sizeOf('setback', feet.setback - today.setback);
+          const count =
+            movedAlone.length +
+            Number(leadFlare !== today.leadFlare) +
+            Number(trailFlare !== today.trailFlare) +
+            Number(leadHeelLift !== 0) +
+            Number(feet.stanceWidth !== today.stanceWidth) +
+            Number(feet.setback !== today.setback);
+          const better =
+            first < best.primary ||
+            count < best.count ||
+            (count === best.count && size < best.size - ROUNDING);
+          if (!better) continue;
+          best = { primary: first, count, size };
+          values = { leadFlare, trailFlare, leadHeelLift, ...feet };
         }
       }
     }
   }
-  return best;
+  return values && { values: { ...today, ...rest, ...values }, count: best.count, size: best.size };
 }

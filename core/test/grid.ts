@@ -18,10 +18,10 @@ type Name = keyof Feet;
 const STEP: Record<Name, number> = { width: 5, lead: 1, trail: 1, setback: 5, lift: 5 };
 const UNIT: Record<Name, number> = { width: 10, lead: 5, trail: 5, setback: 10, lift: 10 };
 const REACH: Record<Name, [number, number]> = {
-  width: [-200, 200],
-  lead: [-60, 60],
-  trail: [-60, 60],
-  setback: [-250, 250],
+  width: [-220, 160],
+  lead: [-40, 50],
+  trail: [-40, 50],
+  setback: [-200, 200],
   lift: [0, 25],
 };
 const NAMES: Name[] = ['width', 'lead', 'trail', 'setback', 'lift'];
@@ -61,17 +61,21 @@ export function leastByGrid(problem: GridProblem, most: number): { count: number
   for (let count = 0; count <= most; count += 1) {
     let least = Infinity;
     for (const set of setsOf(count)) {
-      const walk = (at: number, feet: Feet, size: number) => {
+      const feet = { ...problem.today };
+      const walk = (at: number, size: number) => {
         if (at === set.length) {
           if (size < least && meets(problem, feet)) least = size;
           return;
         }
         const name = set[at]!;
+        const today = problem.today[name];
         for (const value of valuesOf(problem, name)) {
-          walk(at + 1, { ...feet, [name]: value }, size + Math.abs(value - problem.today[name]) / UNIT[name]);
+          feet[name] = value;
+          walk(at + 1, size + Math.abs(value - today) / UNIT[name]);
         }
+        feet[name] = today;
       };
-      walk(0, problem.today, 0);
+      walk(0, 0);
     }
     if (least < Infinity) return { count, size: least };
   }
