@@ -51,13 +51,35 @@ const valuesOf = ({ today }: GridProblem, name: Name): number[] => {
   return values;
 };
 
+/** A value that by itself, whatever the others are, breaks what is asked of it. */
+function hopeless({ width, flare, back, through }: GridProblem, name: Name, value: number): boolean {
+  const outside = ([low, high]: [number, number]) => value < low - HAIR || value > high + HAIR;
+  if (name === 'width') return outside(width);
+  if (name === 'lead') return outside(flare.lead) || through.leadReach + value < through.needed - HAIR;
+  if (name === 'trail') return outside(flare.trail) || back.trailReach + value < back.needed - HAIR;
+  return false;
+}
+
 const setsOf = (size: number, from = 0): Name[][] =>
   size === 0
     ? [[]]
     : NAMES.slice(from).flatMap((name, at) => setsOf(size - 1, from + at + 1).map((rest) => [name, ...rest]));
 
-/** The fewest moves and their least size; null where even `most` of them do not do it. */
-export function leastByGrid(problem: GridProblem, most: number): { count: number; size: number } | null {
+/**
+ * The fewest moves and their least size; null where even `most` of them do not do it. Values that
+ * cannot be in any answer may be skipped, which changes nothing but the time.
+ */
+export function leastByGrid(
+  problem: GridProblem,
+  most: number,
+  skipHopeless = false,
+): { count: number; size: number } | null {
+  const values = Object.fromEntries(
+    NAMES.map((name) => [
+      name,
+      valuesOf(problem, name).filter((value) => !skipHopeless || !hopeless(problem, name, value)),
+    ]),
+  ) as Record<Name, number[]>;
   for (let count = 0; count <= most; count += 1) {
     let least = Infinity;
     for (const set of setsOf(count)) {
@@ -69,7 +91,7 @@ export function leastByGrid(problem: GridProblem, most: number): { count: number
         }
         const name = set[at]!;
         const today = problem.today[name];
-        for (const value of valuesOf(problem, name)) {
+        for (const value of values[name]) {
           feet[name] = value;
           walk(at + 1, size + Math.abs(value - today) / UNIT[name]);
         }
