@@ -2,6 +2,7 @@
 
 export const LONGEST_NAME = 80;
 export const LONGEST_CAUTIONS = 500;
+export const LONGEST_PAIN = 120;
 export const EARLIEST_BIRTH_YEAR = 1900;
 export const LATEST_BIRTH_YEAR = 2100;
 

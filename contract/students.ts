@@ -1,4 +1,14 @@
-import { BUILD_FIGURES, BUILD_RANGES, SHOE_SIZE_SYSTEMS, type BuildFigureName } from '@pedastance/core';
+import {
+  ANGLE_WAYS,
+  BUILD_FIGURES,
+  BUILD_RANGES,
+  MOST_TRIES,
+  SCREEN_DEFINITIONS,
+  SCREEN_ITEMS,
+  SHOE_SIZE_SYSTEMS,
+  type BuildFigureName,
+  type ScreenItem,
+} from '@pedastance/core';
 import { z } from 'zod';
 import { Id, Moment, text } from './common';
 import {
@@ -6,6 +16,7 @@ import {
   LATEST_BIRTH_YEAR,
   LONGEST_CAUTIONS,
   LONGEST_NAME,
+  LONGEST_PAIN,
   MOST_SHOULDERS_OF_HEIGHT,
 } from './limits';
 
@@ -60,6 +71,50 @@ export const NewBuild = z.strictObject({
     .nullable(),
 });
 export type NewBuild = z.infer<typeof NewBuild>;
+
+const screened = (item: ScreenItem) => {
+  const { least, most } = SCREEN_DEFINITIONS[item].range;
+  return z
+    .strictObject({
+      item: z.literal(item),
+      tries: z.array(z.number().min(least).max(most)).max(MOST_TRIES),
+      by: z.enum(ANGLE_WAYS),
+      pain: text(0, LONGEST_PAIN),
+    })
+    .refine(({ tries, pain }) => tries.length > 0 || pain !== '', {
+      path: ['tries'],
+      error: 'at least one try, or when it hurt',
+    });
+};
+
+const [firstItem, ...otherItems] = SCREEN_ITEMS;
+const leg = z.enum(['lead', 'trail']).nullable();
+const stoodFlare = z.number().min(-45).max(90);
+
+/** Legs and trunk on one day, taken with a build; only ever added to. */
+export const NewScreen = z
+  .strictObject({
+    id: Id,
+    studentId: Id,
+    buildId: Id,
+    madeAt: Moment,
+    items: z
+      .array(z.discriminatedUnion('item', [screened(firstItem), ...otherItems.map(screened)]))
+      .min(1)
+      .refine((items) => new Set(items.map(({ item }) => item)).size === items.length, {
+        error: 'each item once',
+      }),
+    turnedOn: z.strictObject({ leadFlare: stoodFlare, trailFlare: stoodFlare }).nullable(),
+    stoppedBack: leg,
+    stoppedThrough: leg,
+    soreKnee: z.strictObject({ lead: z.boolean(), trail: z.boolean() }),
+  })
+  .refine(
+    ({ items, turnedOn }) =>
+      turnedOn !== null || items.every(({ item }) => SCREEN_DEFINITIONS[item].part !== 'turn'),
+    { path: ['turnedOn'], error: 'the flares the turn was taken on' },
+  );
+export type NewScreen = z.infer<typeof NewScreen>;
 
 /** A student as the server answers it, with the newest build and the last entry's time. */
 export interface Student extends Person {

@@ -7,6 +7,7 @@ export * from './method';
 export * from './posture';
 export * from './reading';
 export * from './turn';
+export * from './screen';
 export * from './change';
 export * from './phrases';
 export * from './cautions';

@@ -1,7 +1,8 @@
-import type { AddressEntry, ChangeEntry, NewBuild, ReadingEntry } from '@pedastance/contract';
+import type { AddressEntry, ChangeEntry, NewBuild, NewScreen, ReadingEntry } from '@pedastance/contract';
 import {
   ADULT_AGE,
   MEASURED_UNCERTAINTY,
+  SCREEN_ITEMS,
   asPlayed,
   cautionsFor,
   differences,
@@ -26,6 +27,7 @@ import { addBuild } from '../store/builds';
 import { addEntry, addLesson } from '../store/lessons';
 import { addMethodVersion } from '../store/methods';
 import type { Writer } from '../store/rows';
+import { addScreen } from '../store/screens';
 import { addStudent } from '../store/students';
 import {
   DEMO_ACADEMIES,
@@ -70,6 +72,26 @@ function buildOf(student: DemoStudent, studentId: string, height: number, madeAt
     },
     estimateAs: student.estimateAs,
     shoeSize: shoeSize ?? null,
+  };
+}
+
+function screenOf(legs: NonNullable<DemoStudent['legs']>, build: NewBuild, madeAt: Date): NewScreen {
+  const items = SCREEN_ITEMS.flatMap((item): NewScreen['items'] => {
+    const angle = legs.angles[item];
+    return angle === undefined
+      ? []
+      : [{ item, tries: [angle], by: 'typed', pain: '' } as NewScreen['items'][number]];
+  });
+  return {
+    id: idAt(madeAt),
+    studentId: build.studentId,
+    buildId: build.id,
+    madeAt: madeAt.toISOString(),
+    items,
+    turnedOn: legs.turnedOn ?? null,
+    stoppedBack: legs.stoppedBack ?? null,
+    stoppedThrough: null,
+    soreKnee: legs.soreKnee ?? { lead: false, trail: false },
   };
 }
 
@@ -178,6 +200,14 @@ async function addDemoStudent(
     const regrown = buildOf(student, studentId, student.height, daysBefore(now, 34));
     await addBuild(client, regrown, { ...writer, receivedAt: new Date(regrown.madeAt) });
     builds.push(regrown);
+  }
+  const newest = builds[builds.length - 1]!;
+  if (student.legs) {
+    const screenedAt = new Date(Date.parse(newest.madeAt) + MINUTE_MS);
+    await addScreen(client, screenOf(student.legs, newest, screenedAt), {
+      ...writer,
+      receivedAt: screenedAt,
+    });
   }
   const cautions = cautionsFor(student.cautions, student.age);
   for (const lesson of student.lessons) {

@@ -1,4 +1,13 @@
-import type { EstimateAs, Item, Posture, ShoeSizeSystem, Shot, ClubId, Hand } from '@pedastance/core';
+import type {
+  ScreenItem,
+  EstimateAs,
+  Item,
+  Posture,
+  ShoeSizeSystem,
+  Shot,
+  ClubId,
+  Hand,
+} from '@pedastance/core';
 
 /**
  * The demo: invented people and places, as different as real ones. Lengths in mm, offsets from the
@@ -24,6 +33,13 @@ export interface DemoStudent {
   /** Figures taken with a tape; the others are estimated from the height. */
   measured: { shoulderBreadth?: number; hipBreadth?: number; shoeLength?: number; shoeBreadth?: number };
   shoeSize?: { system: ShoeSizeSystem; size: number };
+  /** Legs and trunk as screened with the newest build: one figure an item. */
+  legs?: {
+    angles: Partial<Record<ScreenItem, number>>;
+    turnedOn?: { leadFlare: number; trailFlare: number };
+    stoppedBack?: 'lead' | 'trail';
+    soreKnee?: { lead: boolean; trail: boolean };
+  };
   /** An older build, for a student who has grown. */
   grownFrom?: { height: number; daysAgo: number };
   lessons: DemoLesson[];
@@ -52,6 +68,21 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'woman',
       height: 1640,
       measured: { shoulderBreadth: 418, hipBreadth: 334, shoeLength: 268, shoeBreadth: 98 },
+      legs: {
+        angles: {
+          toeOutLead: 14,
+          toeOutTrail: 9,
+          turnInLead: 24,
+          turnOutLead: 38,
+          turnInTrail: 9,
+          turnOutTrail: 35,
+          trunkBack: 42,
+          trunkThrough: 40,
+          hipsBack: 29,
+        },
+        turnedOn: { leadFlare: 11, trailFlare: 2 },
+        stoppedBack: 'trail',
+      },
       lessons: [
         {
           daysAgo: 171,
@@ -82,6 +113,17 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'man',
       height: 1815,
       measured: { shoulderBreadth: 492, hipBreadth: 338, shoeLength: 305, shoeBreadth: 112 },
+      legs: {
+        angles: {
+          toeOutLead: 8,
+          toeOutTrail: 8,
+          turnInLead: 20,
+          turnOutLead: 41,
+          turnInTrail: 31,
+          turnOutTrail: 44,
+          trunkBack: 47,
+        },
+      },
       lessons: [
         {
           daysAgo: 140,
@@ -196,6 +238,17 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'man',
       height: 1760,
       measured: { shoulderBreadth: 471, shoeLength: 292, shoeBreadth: 107 },
+      legs: {
+        angles: {
+          toeOutLead: 10,
+          toeOutTrail: 11,
+          turnInLead: 26,
+          turnOutLead: 40,
+          turnInTrail: 28,
+          turnOutTrail: 40,
+        },
+        soreKnee: { lead: true, trail: false },
+      },
       lessons: [
         {
           daysAgo: 74,
@@ -243,6 +296,18 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'man',
       height: 1845,
       measured: { shoulderBreadth: 512, hipBreadth: 346, shoeLength: 308, shoeBreadth: 114 },
+      legs: {
+        angles: {
+          toeOutLead: 6,
+          toeOutTrail: 5,
+          turnInLead: 46,
+          turnOutLead: 58,
+          turnInTrail: 48,
+          turnOutTrail: 55,
+          trunkBack: 58,
+          trunkThrough: 56,
+        },
+      },
       lessons: [],
     },
   ],

@@ -22,6 +22,7 @@ export class Refusal extends Error {
 /** What a broken reference or rule of the database means to the one who sent the body. */
 const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   build_student: { field: 'studentId', expected: 'a student of this academy' },
+  leg_screen_build: { field: 'buildId', expected: 'a build of this student' },
   lesson_student: { field: 'studentId', expected: 'a student of this academy' },
   log_entry_replaces: { field: 'replaces', expected: 'an earlier entry of the same kind for this student' },
   log_entry_replaces_another: { field: 'replaces', expected: 'another entry than itself' },

@@ -4,6 +4,7 @@ import {
   NewEntry,
   NewLesson,
   NewMethodVersion,
+  NewScreen,
   NewStudent,
   SignIn,
   StudentEdit,
@@ -21,6 +22,7 @@ import { landOnce } from '../store/landOnce';
 import { addEntry, addLesson, listEntries } from '../store/lessons';
 import { addMethodVersion, listMethods } from '../store/methods';
 import type { Writer } from '../store/rows';
+import { addScreen, listScreens } from '../store/screens';
 import { addStudent, editStudent, findStudent, listStudents, NoSuchStudent } from '../store/students';
 import { parsedBody } from './guards';
 import { Refusal } from './problems';
@@ -111,6 +113,7 @@ const studentWithLog: Read = async (client, request) => {
   return {
     student: await findStudent(client, id),
     builds: await listBuilds(client, id),
+    screens: await listScreens(client, id),
     entries: await listEntries(client, id),
   };
 };
@@ -170,6 +173,12 @@ export function routes(services: Services): Route[] {
       path: '/api/builds',
       access: instructor,
       handler: landing(services, 'build', NewBuild, addBuild),
+    },
+    {
+      method: 'post',
+      path: '/api/screens',
+      access: instructor,
+      handler: landing(services, 'screen', NewScreen, addScreen),
     },
     {
       method: 'post',

@@ -4,6 +4,7 @@ import type {
   NewBuild,
   NewLesson,
   NewMethodVersion,
+  NewScreen,
   NewStudent,
   ReadingEntry,
 } from '@pedastance/contract';
@@ -43,6 +44,25 @@ export const newMethod = (over: Partial<NewMethodVersion> = {}): NewMethodVersio
   version: 1,
   ...SHOULDERS_AND_NEUTRAL,
   name: 'Of our own',
+  ...over,
+});
+
+/** A screen with two tries, pain on one item, and the turn taken on known feet. */
+export const newScreen = (studentId: string, buildId: string, over: Partial<NewScreen> = {}): NewScreen => ({
+  id: uuidv7(),
+  studentId,
+  buildId,
+  madeAt,
+  items: [
+    { item: 'toeOutLead', tries: [12], by: 'by eye', pain: '' },
+    { item: 'turnInTrail', tries: [8, 11], by: 'gauge', pain: '' },
+    { item: 'turnOutTrail', tries: [], by: 'typed', pain: 'at once' },
+    { item: 'hipsBack', tries: [33.5], by: 'gauge', pain: '' },
+  ],
+  turnedOn: { leadFlare: 15, trailFlare: 5 },
+  stoppedBack: 'trail',
+  stoppedThrough: null,
+  soreKnee: { lead: true, trail: false },
   ...over,
 });
 
@@ -121,6 +141,7 @@ export const newChange = (
 export async function landRecord(world: World, coach: Coach) {
   const student = newStudent();
   const build = newBuild(student.id);
+  const screen = newScreen(student.id, build.id);
   const lesson = newLesson(student.id);
   const address = newAddress(lesson.id);
   const reading = newReading(world, address, build);
@@ -133,6 +154,7 @@ export async function landRecord(world: World, coach: Coach) {
   const sent: [string, object][] = [
     ['/api/students', student],
     ['/api/builds', build],
+    ['/api/screens', screen],
     ['/api/lessons', lesson],
     ['/api/entries', address],
     ['/api/entries', reading],
@@ -143,5 +165,5 @@ export async function landRecord(world: World, coach: Coach) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { student, build, lesson, address, reading, agreed, change };
+  return { student, build, screen, lesson, address, reading, agreed, change };
 }

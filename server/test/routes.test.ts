@@ -1,6 +1,6 @@
 import type { Express } from 'express';
 import { v7 as uuidv7 } from 'uuid';
-import { landRecord, newAddress, newBuild, newLesson, newMethod, newStudent } from './bodies';
+import { landRecord, newAddress, newBuild, newLesson, newMethod, newScreen, newStudent } from './bodies';
 import { openWorld, type Answer, type Coach, type World } from './world';
 
 let world: World;
@@ -61,6 +61,14 @@ const LISTED: Record<string, Listed> = {
     path: '/api/builds',
     body: () => newBuild(landed.student.id),
     toOtherAcademy: refusedReference,
+  },
+  'POST /api/screens': {
+    path: '/api/screens',
+    body: () => newScreen(landed.student.id, landed.build.id),
+    toOtherAcademy: (answer) => {
+      expect(answer.status).toBe(422);
+      expect(answer.body.faults[0].field).toBe('buildId');
+    },
   },
   'POST /api/lessons': {
     path: '/api/lessons',
@@ -154,7 +162,8 @@ async function count() {
   const answer = await world.lantern.ask('GET', '/api/students');
   const log = await world.lantern.ask('GET', `/api/students/${landed.student.id}`);
   const methods = await world.lantern.ask('GET', '/api/methods');
-  return [answer.body.length, log.body.builds.length, log.body.entries.length, methods.body.length];
+  const { builds, screens, entries } = log.body;
+  return [answer.body, builds, screens, entries, methods.body].map((rows) => rows.length);
 }
 
 const LANDING = WRITES.filter(([name]) => name !== 'PUT /api/students');
@@ -208,6 +217,47 @@ function sorted(value: unknown): unknown {
   const fields = Object.entries(value).sort();
   return Object.fromEntries(fields.map(([key, inner]) => [key, sorted(inner)]));
 }
+
+describe('screens', () => {
+  test('come back as they were sent, newest first', async () => {
+    const { student, build, screen } = await landRecord(world, world.lantern);
+    const later = newScreen(student.id, build.id, {
+      madeAt: '2026-05-02T10:00:00.000Z',
+      turnedOn: null,
+      items: [{ item: 'trunkBack', tries: [44], by: 'typed', pain: '' }],
+    });
+    await world.lantern.ask('POST', '/api/screens', later);
+    const { body } = await world.lantern.ask('GET', `/api/students/${student.id}`);
+    expect(body.screens).toEqual([later, screen]);
+  });
+
+  test('with a build of another student are refused', async () => {
+    const one = await landRecord(world, world.lantern);
+    const other = await landRecord(world, world.lantern);
+    const answer = await world.lantern.ask('POST', '/api/screens', newScreen(one.student.id, other.build.id));
+    expect([answer.status, answer.body.faults[0].field]).toEqual([422, 'buildId']);
+  });
+
+  test('a turn-in of 95 degrees, a third try, and a turn on unknown feet are refused by name', async () => {
+    const fault = async (over: Parameters<typeof newScreen>[2]) => {
+      const body = newScreen(landed.student.id, landed.build.id, over);
+      const answer = await world.lantern.ask('POST', '/api/screens', body);
+      expect(answer.status).toBe(422);
+      return answer.body.faults[0];
+    };
+    const item = (tries: number[]) => [
+      { item: 'turnInTrail' as const, tries, by: 'typed' as const, pain: '' },
+    ];
+    expect(await fault({ items: item([95]) })).toEqual({
+      field: 'items.0.tries.0',
+      expected: 'at most 70',
+      found: '95',
+    });
+    expect((await fault({ items: item([5, 6, 7]) })).expected).toBe('at most 2 of them');
+    expect((await fault({ items: item([]) })).field).toBe('items.0.tries');
+    expect((await fault({ turnedOn: null })).field).toBe('turnedOn');
+  });
+});
 
 describe('edits', () => {
   test('from a stale version: 409 with what the student is now; sent again the first answer', async () => {

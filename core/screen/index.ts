@@ -1,0 +1,2 @@
+export * from './screen';
+export * from './gauge';

@@ -1,0 +1,118 @@
+import {
+  angleOf,
+  gaugeAnswer,
+  hasOutgrown,
+  legTestOf,
+  naturalToeOut,
+  shorterWay,
+  turnBudget,
+  turnFromWidth,
+  turningBody,
+  type GaugeReading,
+  type Screen,
+  type ScreenedItem,
+} from '..';
+
+const item = (name: ScreenedItem['item'], tries: number[], pain = ''): ScreenedItem => ({
+  item: name,
+  tries,
+  by: 'typed',
+  pain,
+});
+
+const screen = (items: ScreenedItem[], over: Partial<Screen> = {}): Screen => ({
+  items,
+  turnedOn: null,
+  stoppedBack: null,
+  stoppedThrough: null,
+  soreKnee: { lead: false, trail: false },
+  ...over,
+});
+
+const WHOLE = [
+  item('toeOutLead', [12]),
+  item('toeOutTrail', [9]),
+  item('turnInLead', [30, 34]),
+  item('turnOutLead', [45]),
+  item('turnInTrail', [8, 12]),
+  item('turnOutTrail', [40]),
+  item('trunkBack', [45]),
+];
+
+test('two tries are told as their mean, and as unsure as they differ', () => {
+  expect(angleOf(screen(WHOLE), 'turnInTrail')).toEqual({ value: 10, uncertainty: 5 });
+  expect(angleOf(screen([item('turnInTrail', [5, 25])]), 'turnInTrail')).toEqual({
+    value: 15,
+    uncertainty: 10,
+  });
+});
+
+test('what hurt is not built upon', () => {
+  const hurt = screen([...WHOLE.slice(0, 4), item('turnInTrail', [8], 'in the test'), ...WHOLE.slice(5)]);
+  expect(angleOf(hurt, 'turnInTrail')).toBeNull();
+  expect(legTestOf(hurt)).toBeNull();
+  const budget = turnBudget('back', turningBody(hurt), { flare: { lead: 15, trail: 15 }, leadHeelLift: 0 });
+  expect(budget.limit).toBeNull();
+  expect(budget.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 50]);
+});
+
+test('a whole screen is what methods and the turn go by', () => {
+  expect(legTestOf(screen(WHOLE))).toEqual({
+    naturalToeOut: { lead: 12, trail: 9 },
+    turnIn: { lead: 32, trail: 10 },
+    turnOut: { lead: 45, trail: 40 },
+  });
+  expect(naturalToeOut(screen(WHOLE.slice(1)))).toBeNull();
+});
+
+test('hips turned in posture calibrate the leg that was felt to stop them', () => {
+  const turned = screen([...WHOLE, item('hipsBack', [38])], {
+    turnedOn: { leadFlare: 15, trailFlare: 10 },
+    stoppedBack: 'trail',
+  });
+  const { reaches, residuals } = turningBody(turned);
+  // Predicted 10 + 10 + 10 = 30; measured 38.
+  expect(residuals[0]).toMatchObject({ predicted: 30, stop: 'trail back', missed: false });
+  expect(reaches['trail back']!.value).toBeGreaterThan(20);
+  expect(reaches['trail back']!.value).toBeLessThan(28);
+  expect(turningBody(screen(WHOLE)).reaches).toEqual({});
+});
+
+test('a junior who grew by two in a hundred has other legs than were tested', () => {
+  expect(hasOutgrown(1480, 1520)).toBe(true);
+  expect(hasOutgrown(1480, 1500)).toBe(false);
+});
+
+test('turn from how wide the hips look: half as wide is 60 degrees, and near square it is rough', () => {
+  expect(turnFromWidth(165, 330, 5).value).toBeCloseTo(60, 9);
+  expect(turnFromWidth(330, 330, 5).value).toBe(0);
+  expect(turnFromWidth(325, 330, 5).uncertainty).toBeGreaterThan(3 * turnFromWidth(165, 330, 5).uncertainty);
+});
+
+describe('the gauge', () => {
+  const held = (headings: (at: number) => number, ms: number): GaugeReading[] =>
+    Array.from({ length: ms / 50 }, (_, step) => ({ heading: headings(step * 50), at: step * 50 }));
+
+  test('goes the shorter way over north', () => {
+    expect(shorterWay(350, 10)).toBe(20);
+    expect(shorterWay(10, 350)).toBe(-20);
+    expect(gaugeAnswer(held((at) => (at < 500 ? 350 : 20), 2000))!.turn).toBeCloseTo(30, 9);
+  });
+
+  test('turned and then held still is steady at the turn', () => {
+    const answer = gaugeAnswer(held((at) => 100 + (at < 600 ? at / 20 : 30) + Math.sin(at) * 0.3, 2000))!;
+    expect(answer.state).toBe('steady');
+    expect(answer.turn).toBeCloseTo(30, 0);
+  });
+
+  test('while it turns it is moving, and too soon to say after the zero', () => {
+    expect(gaugeAnswer(held((at) => at / 20, 2000))!.state).toBe('moving');
+    expect(gaugeAnswer(held(() => 5, 400))!.state).toBe('moving');
+    expect(gaugeAnswer([])).toBeNull();
+  });
+
+  test('a slow drift by itself is wandering', () => {
+    expect(gaugeAnswer(held((at) => at * 0.001, 6000))!.state).toBe('wandering');
+    expect(gaugeAnswer(held((at) => at * 0.0002, 6000))!.state).toBe('steady');
+  });
+});
