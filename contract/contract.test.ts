@@ -192,6 +192,7 @@ describe('entries', () => {
       kind: 'reading',
       addressId: uuidv7(),
       buildId: uuidv7(),
+      screenId: null,
       methodId: uuidv7(),
       methodVersion: 1,
       ...reading,

@@ -168,6 +168,8 @@ export const ReadingEntry = z.strictObject({
   kind: z.literal('reading'),
   addressId: Id,
   buildId: Id,
+  /** The legs it was read with; null where none had been screened. */
+  screenId: Id.nullable(),
   methodId: Id,
   methodVersion: z.int().min(1),
   modelVersion: z.string().regex(/^\d+\.\d+\.\d+$/),

@@ -65,10 +65,14 @@ for (const light of ['Paper', 'Dusk'] as const) {
     await page.goto(`${product.origin}/students`);
     await openLesson(page, 'Bartolo Kettlesand', '7-iron');
     await typeFigure(page, 'leadFlare', 'Lead flare', '0');
-    for (const name of ['who', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep']) {
+    for (const name of ['who', 'legs', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep']) {
       await step(page, name);
       await visit('/lessons/[lesson]');
     }
+    await step(page, 'legs');
+    await press(page, 'Screen the legs');
+    await press(page, 'It hurts: Lead leg, turned in');
+    await visit('/lessons/[lesson]');
     await step(page, 'change');
     await press(page, 'Take: Lead flare');
     await visit('/lessons/[lesson]');

@@ -1,4 +1,4 @@
-import type { Verdict } from '@pedastance/core';
+import type { Verdict } from '@pedastance/core/reading';
 import { useEffect, useRef } from 'react';
 import { Text, type TextProps } from 'react-native';
 import { lesson } from '../state/lesson';

@@ -1,7 +1,10 @@
-import type { Hand, LengthUnit, Reading, Setup } from '@pedastance/core';
+import type { Setup } from '@pedastance/core/ground';
+import type { Hand, LengthUnit } from '@pedastance/core/phrases';
+import type { Reading } from '@pedastance/core/reading';
+import { TURNS } from '@pedastance/core/turn';
 import { useEffect, useId, useRef } from 'react';
 import type { Viewpoint } from '../state/preferences';
-import { drawPlan, solePath, viewOf, type DrawingInput, type DrawingMemory } from './drawing';
+import { drawPlan, solePath, viewOf, type DrawingInput, type DrawingMemory, type Turning } from './drawing';
 import { frameFor, projection, type Frame, type Projection } from './frame';
 import { createPainter, type Painter } from './painter';
 import { planWords } from './words';
@@ -57,6 +60,8 @@ export interface PlanProps {
   /** Drawn dashed under the feet: the address before the change, or the same feet with other clubs. */
   ghosts?: readonly Setup[];
   judge?: ((setup: Setup) => Reading | null) | undefined;
+  /** What the student brings to a turn: draws the fan. */
+  turning?: Turning | null;
   /** Shows what can be taken hold of: the feet and the ball, the load, or nothing. */
   holds: 'feet' | 'load' | 'none';
   label: string;
@@ -135,6 +140,7 @@ export function Plan(props: PlanProps) {
     label,
     onMount,
     ghosts = NO_GHOSTS,
+    turning = null,
   } = props;
   const root = useRef<SVGSVGElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
@@ -163,7 +169,9 @@ export function Plan(props: PlanProps) {
     };
     const input = (): DrawingInput | null => {
       const now = seen();
-      return now && { ...now, hand, length, shoulderBreadth, ghosts, reading: judge?.(now.setup) ?? null };
+      return (
+        now && { ...now, hand, length, shoulderBreadth, ghosts, turning, reading: judge?.(now.setup) ?? null }
+      );
     };
     let described: Setup | null = null;
     const describe = () => {
@@ -194,7 +202,7 @@ export function Plan(props: PlanProps) {
       unsubscribe();
       unmount?.();
     };
-  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghosts]);
+  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghosts, turning]);
 
   if (!first || !frame) return null;
   return (
@@ -218,6 +226,21 @@ export function Plan(props: PlanProps) {
         <Shoe foot="trail" setup={first} holds={holds} />
         <Shoe foot="lead" setup={first} holds={holds} />
         {ghosts.length > 0 && <Ghosts setups={ghosts} />}
+        <g data-part="fan" opacity="0">
+          {TURNS.map((turn) => (
+            <g key={turn}>
+              <path className="fan" data-part={`fan-${turn}`} />
+              <line className="fan-leg" data-part={`fan-${turn}-leg`} />
+              <line className="fan-needed" data-part={`fan-${turn}-needed`} />
+              <text
+                className="strong halo"
+                data-part={`fan-${turn}-words`}
+                textAnchor="middle"
+                fontSize="0.95em"
+              />
+            </g>
+          ))}
+        </g>
         <path className="arc" data-part="trail-arc" />
         <path className="arc" data-part="lead-arc" />
         <line className="heel-line" data-part="heel-line" />

@@ -1,7 +1,5 @@
 import {
-  angleFigure,
   heelToToe,
-  lengthWithUnit,
   measureAddress,
   outwardSign,
   radians,
@@ -9,14 +7,21 @@ import {
   toePoint,
   type AddressMeasures,
   type FootName,
-  type Hand,
-  type LengthUnit,
   type Point,
-  type Reading,
   type Setup,
   type Shoe,
-  type Verdict,
-} from '@pedastance/core';
+} from '@pedastance/core/ground';
+import { angleFigure, lengthWithUnit, type Hand, type LengthUnit } from '@pedastance/core/phrases';
+import type { Reading, Verdict } from '@pedastance/core/reading';
+import {
+  inOrderMet,
+  neededTurn,
+  stopsOf,
+  TURNS,
+  USUAL_GOAL,
+  type Turn,
+  type TurningBody,
+} from '@pedastance/core/turn';
 import type { Viewpoint } from '../state/preferences';
 import { STRIP_MM, projection, type Frame, type Projection } from './frame';
 
@@ -32,10 +37,18 @@ export interface DrawingInput {
   /** Outer shoulder breadth, mm. */
   shoulderBreadth: number;
   reading: Reading | null;
+  /** What the student brings to a turn; null before the legs were screened. */
+  turning?: Turning | null;
   /** Drawn dashed under the feet: the address before the change, or the same feet with other clubs. */
   ghosts?: readonly Setup[];
   /** The drawing's box, px. */
   size: { width: number; height: number };
+}
+
+/** A body with how far its lead heel may come up going back, mm. */
+export interface Turning {
+  body: TurningBody;
+  leadHeelLift: number;
 }
 
 /** A figure out of its band carries a shape as well as a colour. */
@@ -249,6 +262,71 @@ function remembered(
   return parts;
 }
 
+/** How far the fan reaches, as a share of the shoe's length. */
+const FAN_SHARE = 0.82;
+
+const NO_FAN: Drawing = {
+  fan: { opacity: '0' },
+};
+
+/**
+ * The turn fan: from between the heels, how far the pelvis can go back and through before a leg
+ * stops it, how far it needs to, and by its words which leg stops it.
+ */
+function fanParts(
+  input: DrawingInput,
+  measures: AddressMeasures,
+  place: Projection,
+  mmPerPx: number,
+): Drawing {
+  const { turning, setup } = input;
+  if (!turning) return NO_FAN;
+  const { lead, trail } = setup.address;
+  const { body, leadHeelLift } = turning;
+  const feet = { flare: { lead: measures.leadFlare, trail: measures.trailFlare }, leadHeelLift };
+  const centre = { x: (lead.heel.x + trail.heel.x) / 2, y: (lead.heel.y + trail.heel.y) / 2 };
+  const radius = setup.address.shoe.length * FAN_SHARE;
+  const at = (turn: Turn, angle: number, share: number) => {
+    const away = turn === 'back' ? -1 : 1;
+    const x = centre.x + away * radius * share * Math.sin(radians(angle));
+    return place.toScreen({ x, y: centre.y + radius * share * Math.cos(radians(angle)) });
+  };
+  const middle = place.toScreen(centre);
+  const parts: Drawing = { fan: { opacity: '1' } };
+  for (const turn of TURNS) {
+    const stops = stopsOf(turn, body, feet).filter(({ name }) => name !== 'trail through');
+    const whole = stops.every((stop) => stop.at !== null);
+    const first = inOrderMet(stops)[0]!;
+    const limit = whole ? Math.max(0, Math.min(90, first.at!.value)) : 0;
+    const needed = neededTurn(turn, body, USUAL_GOAL).value;
+    const start = at(turn, 0, 1);
+    const end = at(turn, limit, 1);
+    const sweep = (turn === 'back' ? -1 : 1) * place.signs.x * place.signs.y > 0 ? 0 : 1;
+    const from = at(turn, needed, 0.72);
+    const to = at(turn, needed, 1.12);
+    const words = at(turn, Math.max(limit, 30) / 2, 0.72);
+    const heel = place.toScreen(setup.address[first.leg].heel);
+    const short = whole && limit < needed - 0.5;
+    parts[`fan-${turn}`] = {
+      d: `M${n(middle.x)} ${n(middle.y)}L${n(start.x)} ${n(start.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(end.x)} ${n(end.y)}Z`,
+      'data-short': String(short),
+    };
+    parts[`fan-${turn}-needed`] = segment(from, to);
+    // From where the turn ends to the heel of the leg that ends it.
+    parts[`fan-${turn}-leg`] = {
+      ...segment(end, heel),
+      'data-short': String(short),
+      opacity: whole ? '1' : '0',
+    };
+    parts[`fan-${turn}-words`] = {
+      transform: moved(words.x, words.y + 4 * mmPerPx),
+      text: whole ? angleFigure(limit) : '?',
+      'data-verdict': short ? 'below' : 'none',
+    };
+  }
+  return parts;
+}
+
 function ghostParts({ ghosts = [] }: DrawingInput, place: Projection): Drawing {
   const parts: Drawing = {};
   for (const [at, ghost] of ghosts.entries()) {
@@ -292,6 +370,7 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
     ...footOf('trail'),
     ...footOf('lead'),
     ...ghostParts(input, place),
+    ...fanParts(input, measures, place, view.mmPerPx),
     'toe-line': extended(at('trail'), at('lead')),
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
     ...behindHeels(input, measures, place, view.mmPerPx),

@@ -1,4 +1,5 @@
-import { soleReach, toePoint, type Address, type Hand, type Point } from '@pedastance/core';
+import { soleReach, toePoint, type Address, type Point } from '@pedastance/core/ground';
+import type { Hand } from '@pedastance/core/phrases';
 import type { Viewpoint } from '../state/preferences';
 
 /**

@@ -1,4 +1,4 @@
-import { measureAddress, type FootName, type Point } from '@pedastance/core';
+import { measureAddress, type FootName, type Point } from '@pedastance/core/ground';
 import {
   currentSetup,
   dragBall,

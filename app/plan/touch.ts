@@ -6,7 +6,7 @@ import {
   type FootName,
   type Point,
   type Setup,
-} from '@pedastance/core';
+} from '@pedastance/core/ground';
 import { STRIP_MM, type Projection } from './frame';
 
 /** What a finger has hold of. */

@@ -1,12 +1,11 @@
+import { measureAddress, type Setup } from '@pedastance/core/ground';
 import {
   angleFigure,
   lengthWithUnit,
   lineWords,
-  measureAddress,
   setbackMark,
   type LengthUnit,
-  type Setup,
-} from '@pedastance/core';
+} from '@pedastance/core/phrases';
 
 /** The plan in words, for those who do not see it. */
 export function planWords({ address, balance }: Setup, length: LengthUnit): string {

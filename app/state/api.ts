@@ -1,6 +1,6 @@
-import type { LogEntry, NewBuild, Problem, SignIn, Student } from '@pedastance/contract';
+import type { LogEntry, NewBuild, NewScreen, Problem, SignIn, Student } from '@pedastance/contract';
 import { OWNER_HEADER, type Identity } from '@pedastance/contract/owner';
-import type { HouseMethod } from '@pedastance/core';
+import type { HouseMethod } from '@pedastance/core/method';
 import { ROUTES, type Writing } from './letter';
 
 /** The server did not answer, or could not just now: keep everything and try again. */
@@ -48,7 +48,10 @@ export const api = {
   signOut: (owner: string) => ask('DELETE', '/api/session', owner),
   students: (owner: string) => read<Student[]>('/api/students', owner),
   student: (owner: string, id: string) =>
-    read<{ student: Student; builds: NewBuild[]; entries: LogEntry[] }>(`/api/students/${id}`, owner),
+    read<{ student: Student; builds: NewBuild[]; screens: NewScreen[]; entries: LogEntry[] }>(
+      `/api/students/${id}`,
+      owner,
+    ),
   methods: (owner: string) => read<HouseMethod[]>('/api/methods', owner),
   write: async (owner: string, { route, body }: Writing) => {
     const { method, path } = ROUTES[route];

@@ -1,5 +1,5 @@
-import type { LogEntry, NewBuild, Student } from '@pedastance/contract';
-import type { HouseMethod } from '@pedastance/core';
+import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contract';
+import type { HouseMethod } from '@pedastance/core/method';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { addWholeRead } from './upgrade';
 import type { LessonDraft } from './lessonDraft';
@@ -23,6 +23,7 @@ export interface Schema extends DBSchema {
   students: ById<Student>;
   methods: ById<HouseMethod>;
   builds: OfStudent<NewBuild>;
+  screens: OfStudent<NewScreen>;
   entries: OfStudent<LogEntry>;
   drafts: ById<LessonDraft>;
   outbox: { key: number; value: Letter; indexes: { byOwner: string } };
@@ -30,7 +31,7 @@ export interface Schema extends DBSchema {
 
 export type DeviceDatabase = IDBPDatabase<Schema>;
 /** Copies of what the server has; a sign-out may remove them, never the drafts or the outbox. */
-export const COPIES = ['students', 'methods', 'builds', 'entries'] as const;
+export const COPIES = ['students', 'methods', 'builds', 'screens', 'entries'] as const;
 
 const NAME = 'pedastance';
 const VERSION = 2;
@@ -41,15 +42,19 @@ let opened: Promise<DeviceDatabase> | undefined;
 export function deviceDatabase(): Promise<DeviceDatabase> {
   opened ??= openDB<Schema>(NAME, VERSION, {
     async upgrade(database, before, _after, transaction) {
-      if (before === 1) return addWholeRead(transaction);
+      const ofStudents = (name: 'builds' | 'screens' | 'entries') =>
+        database
+          .createObjectStore(name, { keyPath: ['owner', 'id'] })
+          .createIndex('byStudent', ['owner', 'studentId']);
+      if (before === 1) {
+        ofStudents('screens');
+        return addWholeRead(transaction);
+      }
       database.createObjectStore('device');
       for (const name of ['students', 'methods', 'drafts'] as const) {
         database.createObjectStore(name, { keyPath: ['owner', 'id'] });
       }
-      for (const name of ['builds', 'entries'] as const) {
-        const store = database.createObjectStore(name, { keyPath: ['owner', 'id'] });
-        store.createIndex('byStudent', ['owner', 'studentId']);
-      }
+      for (const name of ['builds', 'screens', 'entries'] as const) ofStudents(name);
       const outbox = database.createObjectStore('outbox', { keyPath: 'sequence', autoIncrement: true });
       outbox.createIndex('byOwner', 'owner');
     },

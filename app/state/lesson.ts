@@ -1,6 +1,7 @@
+import type { Build } from '@pedastance/core/build';
+import { startingSetup } from '@pedastance/core/change';
+import { clubById, canPitch, type ClubId, type Shot } from '@pedastance/core/club';
 import {
-  clubById,
-  canPitch,
   dropFoot,
   dropFootTurned,
   flareAboutHeel,
@@ -11,17 +12,12 @@ import {
   setBallOut,
   setSetback,
   setStanceWidth,
-  startingSetup,
   type Address,
   type Balance,
-  type Build,
-  type ClubId,
   type FootName,
-  NOT_LOOKED_AT,
-  type Posture,
   type Setup,
-  type Shot,
-} from '@pedastance/core';
+} from '@pedastance/core/ground';
+import { NOT_LOOKED_AT, type Posture } from '@pedastance/core/posture';
 import { createStore } from 'zustand/vanilla';
 import { frameFor, outgrown, type Frame } from '../plan/frame';
 import { keepDraft } from './drafts';

@@ -1,6 +1,9 @@
-import type { ClubId, Item, Setup, Shot } from '@pedastance/core';
+import type { ClubId, Shot } from '@pedastance/core/club';
+import type { Setup } from '@pedastance/core/ground';
+import type { Item } from '@pedastance/core/reading';
+import type { Screen } from '@pedastance/core/screen';
 
-export const STEPS = ['who', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep'] as const;
+export const STEPS = ['who', 'legs', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep'] as const;
 export type Step = (typeof STEPS)[number];
 
 /** What a lesson has recorded, so that it is not offered to be recorded again. */
@@ -19,6 +22,8 @@ export interface LessonDraft {
   step: Step;
   /** The house method it is read with; null is the coach's usual one. */
   methodId: string | null;
+  /** A screen being taken; null before one is begun, and once it is kept. */
+  screen: Screen | null;
   club: ClubId | null;
   clubLengthInches: number;
   shot: Shot;
@@ -30,6 +35,8 @@ export interface LessonDraft {
   /** The agreed feet and balance; null until a change is begun. */
   agreed: Setup | null;
   taken: Item[];
+  /** How far the lead heel may come up going back, mm. */
+  leadHeelLift: number;
   reason: string;
   feel: string;
   note: string;
@@ -44,6 +51,7 @@ export function newDraft(id: string, studentId: string, startedAt: string): Less
     updatedAt: startedAt,
     step: 'who',
     methodId: null,
+    screen: null,
     recorded: [],
     ...untouchedClub,
   };
@@ -59,6 +67,7 @@ export const untouchedClub = {
   balanceNoted: false,
   agreed: null,
   taken: [],
+  leadHeelLift: 0,
   reason: '',
   feel: '',
   note: '',

@@ -3,6 +3,7 @@ import type {
   NewEntry,
   NewLesson,
   NewMethodVersion,
+  NewScreen,
   NewStudent,
   Problem,
   StudentEdit,
@@ -13,6 +14,7 @@ export type Writing =
   | { route: 'student'; body: NewStudent }
   | { route: 'student edit'; body: StudentEdit }
   | { route: 'build'; body: NewBuild }
+  | { route: 'screen'; body: NewScreen }
   | { route: 'method'; body: NewMethodVersion }
   | { route: 'lesson'; body: NewLesson }
   | { route: 'entry'; body: NewEntry };
@@ -21,6 +23,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   student: { method: 'POST', path: '/api/students' },
   'student edit': { method: 'PUT', path: '/api/students' },
   build: { method: 'POST', path: '/api/builds' },
+  screen: { method: 'POST', path: '/api/screens' },
   method: { method: 'POST', path: '/api/methods' },
   lesson: { method: 'POST', path: '/api/lessons' },
   entry: { method: 'POST', path: '/api/entries' },

@@ -1,4 +1,4 @@
-import type { MethodContents } from '@pedastance/core';
+import type { MethodContents } from '@pedastance/core/method';
 import { create } from 'zustand';
 import { currentOwner } from './account';
 import { deviceDatabase } from './database';

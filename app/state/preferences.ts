@@ -1,4 +1,4 @@
-import type { FootWords, LengthUnit } from '@pedastance/core';
+import type { FootWords, LengthUnit } from '@pedastance/core/phrases';
 import { create } from 'zustand';
 import { deviceDatabase } from './database';
 

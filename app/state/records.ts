@@ -1,5 +1,5 @@
-import type { LogEntry, NewBuild, Student } from '@pedastance/contract';
-import type { HouseMethod } from '@pedastance/core';
+import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contract';
+import type { HouseMethod } from '@pedastance/core/method';
 import { create } from 'zustand';
 import { sessionExpired } from './account';
 import { api, isSignedOut, ServerAway } from './api';
@@ -12,24 +12,32 @@ interface Records {
   students: Record<string, Student>;
   methods: HouseMethod[];
   builds: Record<string, NewBuild>;
+  screens: Record<string, NewScreen>;
   entries: Record<string, LogEntry>;
   /** Whether the server answered when last asked. */
   serverAway: boolean;
   loaded: boolean;
 }
 
-const EMPTY = { students: {}, methods: [], builds: {}, entries: {}, serverAway: false, loaded: false };
+const EMPTY = {
+  students: {},
+  methods: [],
+  builds: {},
+  screens: {},
+  entries: {},
+  serverAway: false,
+  loaded: false,
+};
 
 export const useRecords = create<Records>(() => ({ owner: null, ...EMPTY }));
 
 const byId = <Value extends { id: string }>(values: readonly Value[]): Record<string, Value> =>
   Object.fromEntries(values.map((value) => [value.id, value]));
 
+type Written = Pick<Records, 'students' | 'builds' | 'screens' | 'methods'>;
+
 /** What a write does to the records of the device, before the server has had it. */
-function applied(
-  { students, builds, methods }: Pick<Records, 'students' | 'builds' | 'methods'>,
-  writing: Writing,
-): Partial<Pick<Records, 'students' | 'builds' | 'methods'>> {
+function applied({ students, builds, screens, methods }: Written, writing: Writing): Partial<Written> {
   switch (writing.route) {
     case 'student': {
       const { body } = writing;
@@ -62,6 +70,8 @@ function applied(
         ...(newer && { students: { ...students, [student.id]: { ...student, build: body } } }),
       };
     }
+    case 'screen':
+      return { screens: { ...screens, [writing.body.id]: writing.body } };
     case 'method': {
       const { methodId, version, name, summary, questions } = writing.body;
       if (methods.some((each) => each.id === methodId && each.version === version)) return {};
@@ -78,10 +88,7 @@ const entryOnItsWay = (letter: Letter): LogEntry | null =>
     ? { ...letter.writing.body, studentId: letter.subjectId, receivedAt: '' }
     : null;
 
-function withLetters(
-  records: Pick<Records, 'students' | 'builds' | 'methods' | 'entries'>,
-  letters: readonly Letter[],
-) {
+function withLetters(records: Written & Pick<Records, 'entries'>, letters: readonly Letter[]) {
   return letters.reduce((sum, letter) => {
     const entry = entryOnItsWay(letter);
     const next = { ...sum, ...applied(sum, letter.writing) };
@@ -101,13 +108,14 @@ const lettersOf = async (owner: string): Promise<Letter[]> =>
 export async function openRecords(owner: string): Promise<void> {
   if (useRecords.getState().owner !== owner) useRecords.setState({ owner, ...EMPTY });
   const database = await deviceDatabase();
-  const [students, methods, builds, entries] = await Promise.all(
+  const [students, methods, builds, screens, entries] = await Promise.all(
     COPIES.map((store) => database.getAll(store, ownedBy(owner))),
   );
   const values = (rows: unknown) => (rows as { value: never }[]).map((row) => row.value);
   const kept = {
     students: byId<Student>(values(students)),
     builds: byId<NewBuild>(values(builds)),
+    screens: byId<NewScreen>(values(screens)),
     methods: values(methods) as HouseMethod[],
     entries: byId<LogEntry>(values(entries)),
   };
@@ -160,11 +168,13 @@ export async function refreshStudents(owner: string): Promise<void> {
 /** Brings one student with builds and log up to the server's. */
 export async function refreshStudent(owner: string, id: string): Promise<void> {
   try {
-    const { student, builds, entries } = await api.student(owner, id);
+    const { student, builds, screens, entries } = await api.student(owner, id);
     await keepStudents(owner, [student]);
-    const transaction = (await deviceDatabase()).transaction(['builds', 'entries'], 'readwrite');
+    const transaction = (await deviceDatabase()).transaction(['builds', 'screens', 'entries'], 'readwrite');
     for (const value of builds)
       void transaction.objectStore('builds').put({ owner, id: value.id, studentId: id, value });
+    for (const value of screens)
+      void transaction.objectStore('screens').put({ owner, id: value.id, studentId: id, value });
     for (const value of entries)
       void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
     await transaction.done;
@@ -175,6 +185,7 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
         {
           students: { ...records.students, [id]: student },
           builds: { ...records.builds, ...byId(builds) },
+          screens: { ...records.screens, ...byId(screens) },
           methods: records.methods,
           entries: { ...records.entries, ...byId(entries) },
         },
@@ -204,6 +215,10 @@ export async function keepAnswer(owner: string, letter: Letter, answer: unknown)
     const value = answer as NewBuild;
     await database.put('builds', { owner, id: value.id, studentId: letter.subjectId, value });
   }
+  if (route === 'screen') {
+    const value = answer as NewScreen;
+    await database.put('screens', { owner, id: value.id, studentId: letter.subjectId, value });
+  }
   if (route === 'method') await database.put('methods', methodRow(owner, answer as HouseMethod));
   if (route === 'entry') {
     const value = answer as LogEntry;
@@ -211,6 +226,12 @@ export async function keepAnswer(owner: string, letter: Letter, answer: unknown)
     useRecords.setState((records) => ({ entries: { ...records.entries, [value.id]: value } }));
   }
 }
+
+/** A student's newest screen; null where the legs were never screened. */
+export const newestScreen = (screens: Record<string, NewScreen>, studentId: string): NewScreen | null =>
+  Object.values(screens)
+    .filter((screen) => screen.studentId === studentId)
+    .sort((a, b) => b.madeAt.localeCompare(a.madeAt))[0] ?? null;
 
 /** The newest version of each house method, in the order the academy took them up. */
 export function newestMethods(methods: readonly HouseMethod[]): HouseMethod[] {

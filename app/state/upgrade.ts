@@ -1,5 +1,5 @@
 import type { LogEntry, NewEntry } from '@pedastance/contract';
-import type { Finding } from '@pedastance/core';
+import type { Finding } from '@pedastance/core/reading';
 import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './database';
 import type { Letter } from './letter';
@@ -16,7 +16,7 @@ const SAID_NOTHING: Pick<Finding, 'untested' | 'weight' | 'because' | 'withheld'
 export function wholeEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
   if (entry.kind !== 'reading') return entry;
   const findings = entry.findings.map((finding) => ({ ...SAID_NOTHING, ...finding }));
-  return { ...entry, choices: entry.choices ?? [], findings };
+  return { ...entry, screenId: entry.screenId ?? null, choices: entry.choices ?? [], findings };
 }
 
 /** A letter written before letters could be of a method, in today's shape. */

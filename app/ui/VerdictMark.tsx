@@ -1,4 +1,6 @@
-import { isLine, type Question, type Verdict } from '@pedastance/core';
+import type { Question } from '@pedastance/core/method';
+import { isLine } from '@pedastance/core/phrases';
+import type { Verdict } from '@pedastance/core/reading';
 import { Text } from 'react-native';
 import { VERDICT_SHAPES } from '../plan/drawing';
 

@@ -10,7 +10,8 @@ import {
 } from '../ground';
 import { bandsFor, type HouseMethod, type Played } from '../method';
 import { NOT_LOOKED_AT } from '../posture';
-import { ITEM_DEFINITIONS, ITEMS, isPostureItem, type Finding, type Item } from '../reading';
+import { ITEM_DEFINITIONS, isPostureItem } from '../reading/items';
+import { ITEMS, type Finding, type Item } from '../reading/types';
 import { startingSetup } from './start';
 
 /** Puts one item of a setup to `value` (mm, degrees or percent), moving as little else as it can. */

@@ -8,7 +8,10 @@ import {
   type Played,
   type Question,
 } from '../method';
-import { ITEM_DEFINITIONS, ITEMS, verdictFor, type Item, type Measured, type Verdict } from '../reading';
+// Piece by piece: who compares methods loads nothing of the reading.
+import { ITEM_DEFINITIONS, type Measured } from '../reading/items';
+import { ITEMS, type Item, type Verdict } from '../reading/types';
+import { verdictFor } from '../reading/verdict';
 
 /** What one method says of one question. */
 export interface ComparedCell {

@@ -121,8 +121,11 @@ test('an answer’s setup holds what it promises, measured and budgeted again', 
       expect(back.limit).toBeCloseTo(answer.back!.to, 6);
       expect(back.limit! + 1e-6).toBeGreaterThanOrEqual(neededTurn('back', problem.body, USUAL_GOAL).value);
       for (const { move, to } of answer.moves) {
-        if (move === 'setback') expect(measures.setback).toBeCloseTo(to, 6);
-        if (move === 'trailFlare') expect(measures.trailFlare).toBeCloseTo(to, 6);
+        const promised = { setback: measures.setback, trailFlare: measures.trailFlare, [move]: to };
+        expect(promised).toMatchObject({
+          setback: expect.closeTo(measures.setback, 6),
+          trailFlare: expect.closeTo(measures.trailFlare, 6),
+        });
       }
     }
   }

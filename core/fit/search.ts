@@ -190,7 +190,66 @@ interface SearchOptions {
   any?: boolean;
 }
 
-const BEYOND = { primary: Infinity, count: Infinity, size: Infinity };
+/** What a search carries along: the problem, what is moved alone, and the best there is. */
+interface Searching {
+  model: FitModel;
+  options: SearchOptions;
+  /** Where the toes have to be for the line, with the setback as it is. */
+  apart: { low: number; high: number };
+  alone: { count: number; size: number };
+  best: { primary: number; count: number; size: number; values: Record<Together, number> | null };
+}
+
+/** How many of the moves that bear on one another are made, and how large they are together. */
+function weighed({ today }: FitModel, values: Record<Together, number>): { count: number; size: number } {
+  let count = 0;
+  let size = 0;
+  for (const move of TOGETHER) {
+    const by = values[move] - today[move];
+    if (by !== 0) count += 1;
+    size += sizeOf(move, by);
+  }
+  return { count, size };
+}
+
+/** Takes an answer where it is better than the best there is. */
+function offer({ model, options, alone, best }: Searching, values: Record<Together, number>): void {
+  const { leadFlare, trailFlare, leadHeelLift } = values;
+  const primary = options.primary ? options.primary(leadFlare, trailFlare, leadHeelLift) : 0;
+  if (primary > best.primary) return;
+  const { count: together, size: large } = weighed(model, values);
+  const count = alone.count + together;
+  const size = alone.size + large;
+  const smaller = count < best.count || (count === best.count && size < best.size - ROUNDING);
+  if (primary === best.primary && !smaller) return;
+  Object.assign(best, { primary, count, size, values });
+}
+
+/** Whether a lead flare can be part of a better answer than the best, by its own size alone. */
+function worthwhile({ model, options, alone, best }: Searching, moves: number, leadFlare: number): boolean {
+  if (options.primary || alone.count + moves < best.count) return true;
+  return alone.size + sizeOf('leadFlare', leadFlare - model.today.leadFlare) < best.size;
+}
+
+/** Goes through the feet that a set of moves can make. */
+function searchSet(searching: Searching, made: ReadonlySet<Together>): void {
+  const { model, options, apart } = searching;
+  const { today, shoeLength } = model;
+  const out = (value: number, from: number) => !options.neverSquarer || value >= from;
+  const trails = trailFlares(model, made).filter((flare) => out(flare, today.trailFlare));
+  const leads = leadFlares(model, made).filter((flare) => out(flare, today.leadFlare));
+  for (const leadFlare of leads) {
+    // Nearest first: the next ones are larger still.
+    if (!worthwhile(searching, made.size, leadFlare)) break;
+    const lifts = liftsFor(model, made, leadFlare, options.primary !== undefined);
+    for (const trailFlare of trails) {
+      const beyondHeels = shoeLength * (Math.sin(radians(leadFlare)) + Math.sin(radians(trailFlare)));
+      const feet = placed(model, made, beyondHeels, apart);
+      if (feet)
+        lifts.forEach((leadHeelLift) => offer(searching, { leadFlare, trailFlare, leadHeelLift, ...feet }));
+    }
+  }
+}
 
 /**
  * Looks through every set of moves for the preferred feet that meet every requirement. Moves are in
@@ -198,62 +257,26 @@ const BEYOND = { primary: Infinity, count: Infinity, size: Infinity };
  * they need, and the bands where width and setback have to be, each moved as little as can be: one
  * more step of width never saves more than a step of setback.
  */
-export function search(
-  model: FitModel,
-  { primary, mostTogether, neverSquarer = false, any = false }: SearchOptions,
-): Found | null {
+export function search(model: FitModel, options: SearchOptions): Found | null {
   const rest = alone(model);
   if (!rest) return null;
-  const { today, shoeLength } = model;
-  const movedAlone = ALONE.filter((move) => rest[move] !== today[move]);
-  const sizeAlone = movedAlone.reduce((sum, move) => sum + sizeOf(move, rest[move]! - today[move]), 0);
-  const apart = apartFor(model);
-  let best = BEYOND;
-  let values: Record<Together, number> | null = null;
+  const { today } = model;
+  const moved = ALONE.filter((move) => rest[move] !== today[move]);
+  const searching: Searching = {
+    model,
+    options,
+    apart: apartFor(model),
+    alone: {
+      count: moved.length,
+      size: moved.reduce((sum, move) => sum + sizeOf(move, rest[move]! - today[move]), 0),
+    },
+    best: { primary: Infinity, count: Infinity, size: Infinity, values: null },
+  };
+  const { best } = searching;
   for (const set of subsets(TOGETHER.filter((move) => model.movable.has(move)))) {
-    if (set.length > mostTogether || (any && values)) break;
-    if (!primary && set.length + movedAlone.length > best.count) break;
-    const made = new Set(set);
-    const leads = leadFlares(model, made);
-    const trails = trailFlares(model, made);
-    for (const leadFlare of leads) {
-      if (neverSquarer && leadFlare < today.leadFlare) continue;
-      const lifts = liftsFor(model, made, leadFlare, primary !== undefined);
-      const leadSize = sizeOf('leadFlare', leadFlare - today.leadFlare);
-      if (!primary && set.length + movedAlone.length === best.count && sizeAlone + leadSize >= best.size)
-        break;
-      for (const trailFlare of trails) {
-        if (neverSquarer && trailFlare < today.trailFlare) continue;
-        const beyondHeels = shoeLength * (Math.sin(radians(leadFlare)) + Math.sin(radians(trailFlare)));
-        const feet = placed(model, made, beyondHeels, apart);
-        if (!feet) continue;
-        for (const leadHeelLift of lifts) {
-          const first = primary ? primary(leadFlare, trailFlare, leadHeelLift) : 0;
-          if (first > best.primary) continue;
-          const size =
-            sizeAlone +
-            leadSize +
-            sizeOf('trailFlare', trailFlare - today.trailFlare) +
-            sizeOf('leadHeelLift', leadHeelLift) +
-            sizeOf('stanceWidth', feet.stanceWidth - today.stanceWidth) +
-            sizeOf('setback', feet.setback - today.setback);
-          const count =
-            movedAlone.length +
-            Number(leadFlare !== today.leadFlare) +
-            Number(trailFlare !== today.trailFlare) +
-            Number(leadHeelLift !== 0) +
-            Number(feet.stanceWidth !== today.stanceWidth) +
-            Number(feet.setback !== today.setback);
-          const better =
-            first < best.primary ||
-            count < best.count ||
-            (count === best.count && size < best.size - ROUNDING);
-          if (!better) continue;
-          best = { primary: first, count, size };
-          values = { leadFlare, trailFlare, leadHeelLift, ...feet };
-        }
-      }
-    }
+    const fewer = !options.primary && set.length + moved.length > best.count;
+    if (fewer || set.length > options.mostTogether || (options.any && best.values)) break;
+    searchSet(searching, new Set(set));
   }
-  return values && { values: { ...today, ...rest, ...values }, count: best.count, size: best.size };
+  return best.values && { values: { ...today, ...rest, ...best.values }, count: best.count, size: best.size };
 }

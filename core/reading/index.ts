@@ -1,5 +1,6 @@
 export * from './types';
 export * from './items';
+export * from './verdict';
 export * from './weigh';
 export * from './causes';
 export * from './read';

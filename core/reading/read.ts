@@ -11,18 +11,12 @@ import {
   type Item,
   type Reading,
   type ReadingInput,
-  type Verdict,
 } from './types';
+import { verdictFor } from './verdict';
 import { weightOf } from './weigh';
 import { withholder } from './withhold';
 
 export const MOST_PUT_FORWARD = 2;
-
-/** A figure on the edge is in the band. */
-export function verdictFor(measured: number, low: number, high: number): Verdict {
-  if (measured < low) return 'below';
-  return measured > high ? 'above' : 'in';
-}
 
 const measuredBefore = new WeakMap<Setup, Taken>();
 

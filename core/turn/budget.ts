@@ -89,6 +89,22 @@ export function drawChances(
   return { interval: [at(0.025), at(0.975)], chance: reached / draws };
 }
 
+type Known = Stop & { at: Angle };
+
+/** What can be said where every stop that counts is known. */
+function whereItEnds(known: readonly Known[], needed: Angle, draws?: number, seed?: number) {
+  const first = known.reduce((least, stop) => (stop.at.value < least.at.value ? stop : least));
+  const angles = known.map(({ at }) => at);
+  return {
+    first,
+    limit: first.at.value,
+    missing: Math.max(0, needed.value - first.at.value),
+    ...drawChances(angles, needed, draws, seed),
+  };
+}
+
+const NOT_KNOWN = { first: null, limit: null, missing: null, interval: null, chance: null };
+
 /** How far the pelvis can turn one way on these feet, which leg ends it, and whether that is enough. */
 export function turnBudget(
   turn: Turn,
@@ -99,29 +115,15 @@ export function turnBudget(
 ): TurnBudget {
   const stops = stopsOf(turn, body, feet);
   const counted = counting(stops, trailHeelDown);
-  const known = counted.filter((stop): stop is Stop & { at: Angle } => stop.at !== null);
-  const nearest = [...known].sort((a, b) => a.at.value - b.at.value)[0] ?? null;
-  const whole = known.length === counted.length;
+  const known = counted.filter((stop): stop is Known => stop.at !== null);
   const needed = neededTurn(turn, body, goal);
-  const chances = whole
-    ? drawChances(
-        known.map(({ at }) => at),
-        needed,
-        draws,
-        seed,
-      )
-    : null;
   return {
     turn,
     stops,
-    first: whole ? nearest : null,
-    limit: whole && nearest ? nearest.at.value : null,
-    atMost: nearest ? nearest.at.value : null,
     needed,
-    missing: whole && nearest ? Math.max(0, needed.value - nearest.at.value) : null,
-    interval: chances?.interval ?? null,
-    chance: chances?.chance ?? null,
+    atMost: known.length > 0 ? Math.min(...known.map(({ at }) => at.value)) : null,
     trunkAssumed: turn === 'back' && body.legs.trunk.back === null,
+    ...(known.length === counted.length ? whereItEnds(known, needed, draws, seed) : NOT_KNOWN),
   };
 }
 

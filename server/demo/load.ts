@@ -142,6 +142,7 @@ async function addLessonWithEntries(
     kind: 'reading',
     addressId: today.id,
     buildId: build.id,
+    screenId: null,
     methodId: method.id,
     methodVersion: method.version,
     ...reading,

@@ -28,6 +28,7 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   log_entry_replaces_another: { field: 'replaces', expected: 'another entry than itself' },
   reading_entry_address: { field: 'addressId', expected: 'an address of this student' },
   reading_entry_build: { field: 'buildId', expected: 'a build of this student' },
+  reading_entry_screen: { field: 'screenId', expected: 'a screen of this student' },
   reading_entry_method: {
     field: 'methodVersion',
     expected: 'a version of one of this academy’s house methods',

@@ -47,6 +47,12 @@ create table screened_item (
   end)
 );
 
+-- A reading keeps the screen it was made with, where there was one.
+alter table reading_entry
+  add column screen_id uuid,
+  add constraint reading_entry_screen foreign key (academy_id, student_id, screen_id)
+    references leg_screen (academy_id, student_id, id);
+
 do $$
 declare
   of_academy text;

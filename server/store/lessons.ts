@@ -72,6 +72,7 @@ async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry
     ...key,
     address_id: entry.addressId,
     build_id: entry.buildId,
+    screen_id: entry.screenId,
     method_id: entry.methodId,
     method_version: entry.methodVersion,
     model_version: entry.modelVersion,
@@ -182,7 +183,7 @@ export async function listEntries(client: ClientBase, studentId: string): Promis
                || (${POSTURE_AS_JSON}))
            from address_entry where address_entry.academy_id = entry.academy_id and address_entry.id = entry.id)
          when 'reading' then (
-           select jsonb_build_object('addressId', address_id, 'buildId', build_id, 'methodId', method_id,
+           select jsonb_build_object('addressId', address_id, 'buildId', build_id, 'screenId', screen_id, 'methodId', method_id,
              'methodVersion', method_version, 'modelVersion', model_version, 'notices', notices,
              'findings', (${FINDINGS_AS_JSON}), 'choices', (${CHOICES_AS_JSON}))
            from reading_entry where reading_entry.academy_id = entry.academy_id and reading_entry.id = entry.id)

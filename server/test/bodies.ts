@@ -114,6 +114,7 @@ export function newReading(
     kind: 'reading',
     addressId: address.id,
     buildId: build.id,
+    screenId: null,
     methodId: world.method.id,
     methodVersion: world.method.version,
     ...reading,

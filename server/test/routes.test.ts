@@ -391,6 +391,7 @@ describe('the log', () => {
       [{ ...one.reading, id: uuidv7(), addressId: other.address.id }, 'addressId'],
       [{ ...one.reading, id: uuidv7(), buildId: other.build.id }, 'buildId'],
       [{ ...one.reading, id: uuidv7(), methodVersion: 99 }, 'methodVersion'],
+      [{ ...one.reading, id: uuidv7(), screenId: other.screen.id }, 'screenId'],
       [{ ...one.change, id: uuidv7(), readingId: other.reading.id }, 'readingId'],
       [{ ...one.change, id: uuidv7(), toAddressId: other.agreed.id }, 'toAddressId'],
       [{ ...one.change, id: uuidv7(), replaces: other.change.id }, 'replaces'],

@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../features/lesson/LessonScreen').then((screen) => ({ default: screen.LessonScreen })),
+  import('../../features/beyondTheList').then((screens) => ({ default: screens.LessonScreen })),
 );

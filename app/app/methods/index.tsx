@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../features/methods').then((screens) => ({ default: screens.MethodsScreen })),
+  import('../../features/beyondTheList').then((screens) => ({ default: screens.MethodsScreen })),
 );

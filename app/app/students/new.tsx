@@ -1,7 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../features/students/StudentFormScreen').then((screen) => ({
-    default: screen.NewStudentScreen,
-  })),
+  import('../../features/beyondTheList').then((screens) => ({ default: screens.NewStudentScreen })),
 );

@@ -1,15 +1,17 @@
 import type { Student } from '@pedastance/contract';
-import { asPlayed, type HouseMethod, type Played, type Setup } from '@pedastance/core';
+import type { Setup } from '@pedastance/core/ground';
+import { asPlayed, type HouseMethod, type Played } from '@pedastance/core/method';
+import { bodyWith } from '@pedastance/core/screen';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useDrafts } from '../../state/drafts';
-import { useRecords } from '../../state/records';
+import { newestScreen, useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { BackTo } from '../../ui/Page';
 import { Body, Quiet, Title } from '../../ui/Words';
-import { useHouseMethods } from '../lesson/context';
+import { useHouseMethods } from '../methods/useHouseMethods';
 import type { LogRecord } from '../log/records';
 import { clubAndShot } from '../log/sentences';
 import { useStudentLog } from '../log/useStudentLog';
@@ -59,7 +61,11 @@ type View_ = 'methods' | 'bag';
 function Comparing({ student, feet }: { student: Student; feet: Feet | null }) {
   const [view, setView] = useState<View_>(feet ? 'methods' : 'bag');
   const methods = useAllMethods();
-  const body = useMemo(() => student.build && { build: student.build.figures, legs: null }, [student.build]);
+  const screens = useRecords((state) => state.screens);
+  const body = useMemo(
+    () => student.build && bodyWith(student.build.figures, newestScreen(screens, student.id)),
+    [student, screens],
+  );
   if (!body) {
     return <Body>{`${student.name} has no build yet, and bands go by the build.`}</Body>;
   }

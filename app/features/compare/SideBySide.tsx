@@ -1,17 +1,15 @@
 import type { Student } from '@pedastance/contract';
+import type { Body as StudentBody } from '@pedastance/core/build';
+import { isChoiceQuestion, PARTS, type HouseMethod } from '@pedastance/core/method';
 import {
   bandWords,
   inFootWords,
-  isChoiceQuestion,
   ITEM_NAMES,
-  PARTS,
   capitalised,
   QUESTION_NAMES,
   questionFigure,
-  type Body as StudentBody,
-  type HouseMethod,
   type Speech,
-} from '@pedastance/core';
+} from '@pedastance/core/phrases';
 import {
   compareMethods,
   differenceSentence,

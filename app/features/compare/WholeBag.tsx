@@ -1,14 +1,7 @@
 import type { Student } from '@pedastance/contract';
-import {
-  figureWithUnit,
-  playedKey,
-  questionFigure,
-  type Body as StudentBody,
-  type FigureQuestion,
-  type HouseMethod,
-  type Played,
-  type Speech,
-} from '@pedastance/core';
+import type { Body as StudentBody } from '@pedastance/core/build';
+import { playedKey, type FigureQuestion, type HouseMethod, type Played } from '@pedastance/core/method';
+import { figureWithUnit, questionFigure, type Speech } from '@pedastance/core/phrases';
 import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/compare';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';

@@ -1,21 +1,19 @@
 import {
-  BY_EYE,
   CHOICES,
   CHOICE_QUESTIONS,
   CHOICE_QUESTION_PARTS,
   FIGURE_QUESTIONS,
   PARTS,
-  POSTURE_FIGURES,
-  QUESTION_NAMES,
-  SWING_PATHS,
-  lengthIn,
-  millimetres,
-  questionFigure,
   type ChoiceQuestion,
+} from '@pedastance/core/method';
+import { QUESTION_NAMES, lengthIn, millimetres, questionFigure, type Speech } from '@pedastance/core/phrases';
+import {
+  BY_EYE,
+  POSTURE_FIGURES,
+  SWING_PATHS,
   type Posture,
   type PostureFigure,
-  type Speech,
-} from '@pedastance/core';
+} from '@pedastance/core/posture';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useStore } from 'zustand';

@@ -1,11 +1,7 @@
-import {
-  withItem,
-  withSuggestions,
-  type Finding,
-  type Item,
-  type Setup,
-  type Speech,
-} from '@pedastance/core';
+import { withItem, withSuggestions } from '@pedastance/core/change';
+import type { Setup } from '@pedastance/core/ground';
+import type { Speech } from '@pedastance/core/phrases';
+import type { Finding, Item } from '@pedastance/core/reading';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
@@ -18,9 +14,11 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { findingFigure, itemName, tellChange, useSpeech } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
 import { Desk } from './Desk';
+import { FitPanel } from './FitPanel';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
 import { NotPlaced } from './ReadStep';
+import { TurnPanel } from './TurnPanel';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 
@@ -149,7 +147,9 @@ function Agreeing() {
           plan.
         </Body>
       )}
+      <FitPanel setup={setup} speech={speech} />
       <Spoken setup={setup} agreed={agreed} speech={speech} />
+      <TurnPanel speech={speech} />
       {agreed && (
         <View className="flex-row">
           <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null, [])} />

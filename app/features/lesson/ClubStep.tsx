@@ -1,12 +1,6 @@
-import {
-  BAG,
-  InputError,
-  canPitch,
-  checkedClubLength,
-  type ClubId,
-  type Setup,
-  type Shot,
-} from '@pedastance/core';
+import { BAG, canPitch, checkedClubLength, type ClubId, type Shot } from '@pedastance/core/club';
+import type { Setup } from '@pedastance/core/ground';
+import { InputError } from '@pedastance/core/guards';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';

@@ -1,4 +1,4 @@
-import { lengthFigure, lengthIn, millimetres, type Speech } from '@pedastance/core';
+import { lengthFigure, lengthIn, millimetres, type Speech } from '@pedastance/core/phrases';
 import UndoIcon from 'lucide-react-native/icons/undo-2';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';

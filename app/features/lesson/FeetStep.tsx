@@ -7,6 +7,7 @@ import { useJudge, useLessonContext } from './context';
 import { Desk } from './Desk';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
+import { TurnPanel } from './TurnPanel';
 import { WorkPlace } from './WorkPlace';
 
 /** Whose eyes the plan is seen through. */
@@ -43,6 +44,7 @@ export function FeetStep() {
         }
       >
         <FeetRows speech={speech} judge={judge} />
+        <TurnPanel speech={speech} />
         <View className="flex-row justify-end">
           <ViewButton />
         </View>

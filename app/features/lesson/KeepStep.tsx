@@ -1,4 +1,5 @@
-import { clubById, inFootWords } from '@pedastance/core';
+import { clubById } from '@pedastance/core/club';
+import { inFootWords } from '@pedastance/core/phrases';
 import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -107,7 +108,7 @@ function Unlooked({ draft }: { draft: LessonDraft }) {
 }
 
 function Words({ draft }: { draft: LessonDraft }) {
-  const { student, build, method } = useLessonContext();
+  const { student, build, screen, method } = useLessonContext();
   const speech = useSpeech(student.hand);
   const read = useReading();
   const [fault, setFault] = useState('');
@@ -123,7 +124,7 @@ function Words({ draft }: { draft: LessonDraft }) {
     setFault('');
     setBusy(true);
     try {
-      await recordLesson({ draft, student, build, method, reading: read.reading });
+      await recordLesson({ draft, student, build, screen, method, reading: read.reading });
     } catch (error) {
       setFault(`Not recorded: this device could not keep it (${(error as Error).message})`);
     } finally {

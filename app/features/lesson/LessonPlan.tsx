@@ -5,6 +5,7 @@ import { Plan } from '../../plan/Plan';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useJudge, useLessonContext } from './context';
+import { useLeadHeelLift, useTurningBody } from './turning';
 
 /** The lesson's one plan; what can be taken hold of depends on the step. */
 export function LessonPlan() {
@@ -17,6 +18,9 @@ export function LessonPlan() {
   const today = useStore(lesson, (state) =>
     state.standing === 'agreed' ? (state.draft?.setup ?? null) : null,
   );
+  const body = useTurningBody();
+  const leadHeelLift = useLeadHeelLift();
+  const turning = useMemo(() => body && { body, leadHeelLift }, [body, leadHeelLift]);
   const ghosts = useMemo(() => (today ? [today] : []), [today]);
   const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
   if (!hasFeet) return null;
@@ -32,6 +36,7 @@ export function LessonPlan() {
       shoulderBreadth={build.figures.shoulderBreadth.value}
       judge={judge}
       ghosts={ghosts}
+      turning={turning}
       holds={still ? 'none' : load ? 'load' : 'feet'}
       onMount={still ? undefined : load ? holdLoad : holdFeet}
       label={

@@ -1,4 +1,4 @@
-import { clubById } from '@pedastance/core';
+import { clubById } from '@pedastance/core/club';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, type ComponentType } from 'react';
 import { View } from 'react-native';
@@ -7,7 +7,7 @@ import { currentOwner } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { closeLesson, lesson, openLesson, openStep } from '../../state/lesson';
 import type { Step } from '../../state/lessonDraft';
-import { refreshStudent, useRecords } from '../../state/records';
+import { newestScreen, refreshStudent, useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
 import { BackTo } from '../../ui/Page';
@@ -21,12 +21,14 @@ import { LessonContext, useMethod } from './context';
 import { BalanceStep, FeetStep } from './FeetStep';
 import { KeepStep } from './KeepStep';
 import { LessonPlan } from './LessonPlan';
+import { LegsStep } from './LegsStep';
 import { ReadStep } from './ReadStep';
 import { StepBar } from './StepBar';
 import { WhoStep } from './WhoStep';
 
 const PLACES: Record<Step, ComponentType> = {
   who: WhoStep,
+  legs: LegsStep,
   club: ClubStep,
   feet: FeetStep,
   balance: BalanceStep,
@@ -96,11 +98,15 @@ export function LessonScreen() {
   const student = useRecords((state) => (kept ? state.students[kept.studentId] : undefined));
   const chosen = useStore(lesson, (state) => state.draft?.methodId ?? null);
   const method = useMethod(chosen);
+  const screens = useRecords((state) => state.screens);
   const opened = useStore(lesson, (state) => state.draft?.id === id);
   const build = student?.build;
   const context = useMemo(
-    () => (student && build && method ? { student, build, method } : null),
-    [student, build, method],
+    () =>
+      student && build && method
+        ? { student, build, method, screen: newestScreen(screens, student.id) }
+        : null,
+    [student, build, method, screens],
   );
 
   useEffect(() => {

@@ -1,4 +1,5 @@
-import { inFootWords, type Item, type Speech } from '@pedastance/core';
+import { inFootWords, type Speech } from '@pedastance/core/phrases';
+import type { Item } from '@pedastance/core/reading';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useStore } from 'zustand';

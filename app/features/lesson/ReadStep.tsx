@@ -1,4 +1,7 @@
-import { withItem, type Finding, type Setup, type Speech } from '@pedastance/core';
+import { withItem } from '@pedastance/core/change';
+import type { Setup } from '@pedastance/core/ground';
+import type { Speech } from '@pedastance/core/phrases';
+import type { Finding } from '@pedastance/core/reading';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -12,7 +15,8 @@ import { ChoiceCard, FindingCard } from '../log/FindingCard';
 import { noticeWords } from '../log/notices';
 import { tellChange, useSpeech } from '../log/sentences';
 import { Cautions } from '../log/StudentScreen';
-import { useHouseMethods, useLessonContext } from './context';
+import { useHouseMethods } from '../methods/useHouseMethods';
+import { useLessonContext } from './context';
 import { NeedsClub } from './NeedsClub';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';

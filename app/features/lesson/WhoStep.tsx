@@ -28,7 +28,7 @@ export function WhoStep() {
         </View>
       </ScrollView>
       <View className="border-t border-grid p-3">
-        <Button words="On to the club" onPress={() => openStep('club')} />
+        <Button words="On to the legs" onPress={() => openStep('legs')} />
       </View>
     </View>
   );

@@ -1,16 +1,22 @@
-import type { NewBuild, Student } from '@pedastance/contract';
-import { cautionsFor, readSetup, type HouseMethod, type Reading, type Setup } from '@pedastance/core';
+import type { NewBuild, NewScreen, Student } from '@pedastance/contract';
+import { cautionsFor } from '@pedastance/core/cautions';
+import type { Setup } from '@pedastance/core/ground';
+import type { HouseMethod } from '@pedastance/core/method';
+import { readSetup, type Reading } from '@pedastance/core/reading';
+import { legTestOf } from '@pedastance/core/screen';
 import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
-import { newestMethods, useRecords } from '../../state/records';
+import { useHouseMethods } from '../methods/useHouseMethods';
 import { ageOf } from '../students/format';
 
 /** What every step of a lesson knows; none of it changes while a shoe is dragged. */
 export interface LessonContext {
   student: Student;
   build: NewBuild;
+  /** The newest screen of legs and trunk. */
+  screen: NewScreen | null;
   method: HouseMethod;
 }
 
@@ -20,12 +26,6 @@ export function useLessonContext(): LessonContext {
   const context = useContext(LessonContext);
   if (!context) throw new Error('a lesson step outside a lesson');
   return context;
-}
-
-/** The academy's house methods, each in its newest version. */
-export function useHouseMethods(): HouseMethod[] {
-  const methods = useRecords((state) => state.methods);
-  return useMemo(() => newestMethods(methods), [methods]);
 }
 
 /** The newest version of the lesson's method, else of the coach's usual one, else of the academy's first. */
@@ -40,12 +40,13 @@ export type Judge = (setup: Setup) => Reading | null;
 
 /** Reads any setup for the lesson's club; each setup is read once. */
 export function useJudge(): Judge {
-  const { student, build, method } = useLessonContext();
+  const { student, build, screen, method } = useLessonContext();
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   return useMemo(() => {
     const cautions = cautionsFor(student.cautions, ageOf(student, new Date()));
+    const legs = screen && legTestOf(screen);
     const read = new WeakMap<Setup, Reading>();
     return (setup: Setup) => {
       if (!club) return null;
@@ -54,7 +55,7 @@ export function useJudge(): Judge {
       const reading = readSetup({
         setup,
         build: build.figures,
-        legs: null,
+        legs,
         club,
         clubLengthInches,
         shot,
@@ -64,5 +65,5 @@ export function useJudge(): Judge {
       read.set(setup, reading);
       return reading;
     };
-  }, [student, build, method, club, shot, clubLengthInches]);
+  }, [student, build, screen, method, club, shot, clubLengthInches]);
 }

@@ -1,15 +1,13 @@
+import { measureAddress, type AddressMeasures, type Setup } from '@pedastance/core/ground';
 import {
   angleFigure,
   lengthFigure,
   lengthWithUnit,
   lineWords,
-  measureAddress,
   setbackMark,
-  type AddressMeasures,
-  type Item,
-  type Setup,
   type Speech,
-} from '@pedastance/core';
+} from '@pedastance/core/phrases';
+import type { Item } from '@pedastance/core/reading';
 import type { Figure } from '../../plan/LiveFigure';
 import { VERDICT_SHAPES } from '../../plan/drawing';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';

@@ -1,5 +1,15 @@
-import type { AddressEntry, ChangeEntry, NewBuild, ReadingEntry, Student } from '@pedastance/contract';
-import { clubById, differences, type HouseMethod, type Reading } from '@pedastance/core';
+import type {
+  AddressEntry,
+  ChangeEntry,
+  NewBuild,
+  NewScreen,
+  ReadingEntry,
+  Student,
+} from '@pedastance/contract';
+import { differences } from '@pedastance/core/change';
+import { clubById } from '@pedastance/core/club';
+import type { HouseMethod } from '@pedastance/core/method';
+import type { Reading } from '@pedastance/core/reading';
 import { v7 as newId } from 'uuid';
 import { changeDraft, keepNow } from '../../state/lesson';
 import { untouchedClub, type LessonDraft } from '../../state/lessonDraft';
@@ -9,6 +19,7 @@ interface ToRecord {
   draft: LessonDraft;
   student: Student;
   build: NewBuild;
+  screen: NewScreen | null;
   method: HouseMethod;
   reading: Reading;
 }
@@ -18,7 +29,7 @@ export const hasChange = ({ setup, agreed }: Pick<LessonDraft, 'setup' | 'agreed
   Boolean(setup && agreed && differences(setup, agreed).length > 0);
 
 /** The entries of a record: the address, what was read in it, and the change where there is one. */
-function entriesOf({ draft, build, method, reading }: ToRecord) {
+function entriesOf({ draft, build, screen, method, reading }: ToRecord) {
   const entry = () => ({ id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null });
   const club = { club: draft.club!, clubLengthInches: draft.clubLengthInches, shot: draft.shot };
   const today: AddressEntry = {
@@ -33,6 +44,7 @@ function entriesOf({ draft, build, method, reading }: ToRecord) {
     kind: 'reading',
     addressId: today.id,
     buildId: build.id,
+    screenId: screen?.id ?? null,
     methodId: method.id,
     methodVersion: method.version,
     ...reading,

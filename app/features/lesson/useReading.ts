@@ -1,4 +1,5 @@
-import type { Reading, Setup } from '@pedastance/core';
+import type { Setup } from '@pedastance/core/ground';
+import type { Reading } from '@pedastance/core/reading';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { useJudge } from './context';

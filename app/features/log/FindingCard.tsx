@@ -1,12 +1,6 @@
-import {
-  BUILD_FIGURES,
-  ITEM_NAMES,
-  type BuildFigureName,
-  type ChoiceFinding,
-  type Finding,
-  QUESTION_NAMES,
-  type Speech,
-} from '@pedastance/core';
+import { BUILD_FIGURES, type BuildFigureName } from '@pedastance/core/build';
+import { ITEM_NAMES, QUESTION_NAMES, type Speech } from '@pedastance/core/phrases';
+import type { ChoiceFinding, Finding } from '@pedastance/core/reading';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { VerdictMark } from '../../ui/VerdictMark';

@@ -1,4 +1,5 @@
-import { differences, type Speech } from '@pedastance/core';
+import { differences } from '@pedastance/core/change';
+import type { Speech } from '@pedastance/core/phrases';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { VERDICT_SHAPES } from '../../plan/drawing';

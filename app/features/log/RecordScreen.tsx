@@ -1,5 +1,5 @@
 import type { NewBuild, Student } from '@pedastance/contract';
-import type { Speech } from '@pedastance/core';
+import type { Speech } from '@pedastance/core/phrases';
 import { Link, router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';

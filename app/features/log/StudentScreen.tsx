@@ -1,4 +1,5 @@
-import { BUILD_FIGURES, NOT_MEDICAL_ADVICE, cautionsFor, type BuildFigureName } from '@pedastance/core';
+import { BUILD_FIGURES, type BuildFigureName } from '@pedastance/core/build';
+import { NOT_MEDICAL_ADVICE, cautionsFor } from '@pedastance/core/cautions';
 import type { Student } from '@pedastance/contract';
 import { Link, router, useLocalSearchParams } from 'expo-router';
 import { ScrollView, View } from 'react-native';

@@ -1,4 +1,5 @@
-import { lengthWithUnit, lineWords, type Notice, type Speech } from '@pedastance/core';
+import { lengthWithUnit, lineWords, type Speech } from '@pedastance/core/phrases';
+import type { Notice } from '@pedastance/core/reading';
 import { spoken } from './sentences';
 
 type Words = {

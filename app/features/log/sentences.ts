@@ -1,24 +1,22 @@
+import { differences, type Difference } from '@pedastance/core/change';
+import { clubById } from '@pedastance/core/club';
+import type { Setup } from '@pedastance/core/ground';
+import type { Question, Unit } from '@pedastance/core/method';
 import {
   CHANGE_NAMES,
   ITEM_NAMES,
   bandWords,
   capitalised,
-  clubById,
-  differences,
   figureWithUnit,
   inFootWords,
   instructions,
   isLine,
   lineWords,
   questionFigure,
-  type Difference,
-  type Finding,
   type Hand,
-  type Question,
-  type Setup,
   type Speech,
-  type Unit,
-} from '@pedastance/core';
+} from '@pedastance/core/phrases';
+import type { Finding } from '@pedastance/core/reading';
 import { usePreferences } from '../../state/preferences';
 
 /** How this coach wants a student of this hand spoken of. */

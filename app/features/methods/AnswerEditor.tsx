@@ -1,19 +1,17 @@
+import type { Body as StudentBody } from '@pedastance/core/build';
+import { BAG, clubById, type ClubId } from '@pedastance/core/club';
 import {
-  BAG,
   CHOICES,
-  clubById,
   FIGURE_QUESTIONS,
   isChoiceQuestion,
   rulesFor,
   type Answer,
-  type Body as StudentBody,
-  type ClubId,
   type HouseMethod,
-  type LengthUnit,
   type MethodContents,
   type Question,
   type Rule,
-} from '@pedastance/core';
+} from '@pedastance/core/method';
+import type { LengthUnit } from '@pedastance/core/phrases';
 import { useState, type ReactNode } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { Button } from '../../ui/Button';

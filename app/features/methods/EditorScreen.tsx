@@ -1,21 +1,18 @@
+import type { Body as StudentBody } from '@pedastance/core/build';
+import { clubById } from '@pedastance/core/club';
 import {
   asPlayed,
   bandsFor,
-  bandWords,
-  clubById,
   isChoiceQuestion,
   PARTS,
-  QUESTION_NAMES,
-  questionFigure,
   QUESTIONS,
   type Answer,
-  type Body as StudentBody,
   type ClubAndShot,
   type HouseMethod,
-  type LengthUnit,
   type MethodContents,
   type Question,
-} from '@pedastance/core';
+} from '@pedastance/core/method';
+import { bandWords, QUESTION_NAMES, questionFigure, type LengthUnit } from '@pedastance/core/phrases';
 import { checkMethod, usualBody } from '@pedastance/core/check';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';

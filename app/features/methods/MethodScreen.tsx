@@ -3,15 +3,13 @@ import {
   CHOICE_QUESTION_PARTS,
   isChoiceQuestion,
   PARTS,
-  QUESTION_NAMES,
   QUESTIONS,
-  figureWithUnit,
   type Answer,
   type HouseMethod,
-  type LengthUnit,
   type Part,
   type Question,
-} from '@pedastance/core';
+} from '@pedastance/core/method';
+import { QUESTION_NAMES, figureWithUnit, type LengthUnit } from '@pedastance/core/phrases';
 import { checkMethod, type CheckCase } from '@pedastance/core/check';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';

@@ -1,4 +1,4 @@
-import type { HouseMethod } from '@pedastance/core';
+import type { HouseMethod } from '@pedastance/core/method';
 import { Link, router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { useHouseMethods } from '../lesson/context';
+import { useHouseMethods } from './useHouseMethods';
 import { faultsWords, pickMethodFile } from './fileExchange';
 import { saveMethod } from './save';
 import { PRESET_METHODS } from './useMethodNamed';

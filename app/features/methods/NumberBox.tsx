@@ -1,4 +1,5 @@
-import { lengthIn, millimetres, type LengthUnit, type Unit } from '@pedastance/core';
+import type { Unit } from '@pedastance/core/method';
+import { lengthIn, millimetres, type LengthUnit } from '@pedastance/core/phrases';
 import { useState } from 'react';
 import { Field } from '../../ui/Field';
 import { typedNumber } from '../students/buildForm';

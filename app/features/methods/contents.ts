@@ -1,13 +1,5 @@
-import {
-  BAG,
-  type Answer,
-  type ClubId,
-  type HouseMethod,
-  type MethodContents,
-  type Question,
-  type Rule,
-  type Tolerance,
-} from '@pedastance/core';
+import { BAG, type ClubId } from '@pedastance/core/club';
+import type { Answer, HouseMethod, MethodContents, Question, Rule, Tolerance } from '@pedastance/core/method';
 
 /** Changes to a method's answers; each makes a new one and leaves the old as it was. */
 

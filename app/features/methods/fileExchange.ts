@@ -1,5 +1,5 @@
 import type { FileFault, ReadFile } from '@pedastance/contract/methodFile';
-import type { MethodContents } from '@pedastance/core';
+import type { MethodContents } from '@pedastance/core/method';
 
 const MOST_TOLD = 8;
 

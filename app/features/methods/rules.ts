@@ -1,25 +1,19 @@
+import type { Body } from '@pedastance/core/build';
+import { BAG, canPitch, clubById, type ClubId } from '@pedastance/core/club';
 import {
-  BAG,
   bandsFor,
-  canPitch,
-  clubById,
   FIGURE_QUESTIONS,
-  figureWithUnit,
   isChoiceQuestion,
   CHOICES,
-  lengthWithUnit,
-  questionFigure,
   type Answer,
-  type Body,
-  type ClubId,
   type FigureQuestion,
   type HouseMethod,
-  type LengthUnit,
   type Question,
   type Rule,
   type RuleKind,
   type Unit,
-} from '@pedastance/core';
+} from '@pedastance/core/method';
+import { figureWithUnit, lengthWithUnit, questionFigure, type LengthUnit } from '@pedastance/core/phrases';
 
 /** What each kind of rule is called where one is chosen. */
 export const RULE_NAMES: Record<RuleKind, string> = {

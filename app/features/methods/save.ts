@@ -1,4 +1,4 @@
-import type { HouseMethod, MethodContents } from '@pedastance/core';
+import type { HouseMethod, MethodContents } from '@pedastance/core/method';
 import { v7 as newId } from 'uuid';
 import { post } from '../../state/outbox';
 

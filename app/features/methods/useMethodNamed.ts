@@ -1,4 +1,4 @@
-import type { HouseMethod } from '@pedastance/core';
+import type { HouseMethod } from '@pedastance/core/method';
 import { PRESETS } from '@pedastance/core/presets';
 import { useMemo } from 'react';
 import { useRecords } from '../../state/records';

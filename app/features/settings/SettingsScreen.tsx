@@ -1,4 +1,4 @@
-import type { FootWords, LengthUnit } from '@pedastance/core';
+import type { FootWords, LengthUnit } from '@pedastance/core/phrases';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

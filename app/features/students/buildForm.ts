@@ -9,21 +9,18 @@ import {
 import {
   ADULT_AGE,
   BUILD_RANGES,
-  InputError,
   MEASURED_UNCERTAINTY,
   ageInYear,
   estimateBuild,
-  lengthFigure,
-  lengthIn,
-  millimetres,
   shoeLengthFromSize,
   type Build,
   type BuildFigure,
   type BuildFigureName,
   type EstimateAs,
-  type LengthUnit,
   type ShoeSizeSystem,
-} from '@pedastance/core';
+} from '@pedastance/core/build';
+import { InputError } from '@pedastance/core/guards';
+import { lengthFigure, lengthIn, millimetres, type LengthUnit } from '@pedastance/core/phrases';
 
 /** What is typed, as it is typed. An empty figure is estimated from the height. */
 export interface StudentFields {

@@ -1,7 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../features/students/StudentFormScreen').then((screen) => ({
-    default: screen.EditStudentScreen,
-  })),
+  import('../../../features/beyondTheList').then((screens) => ({ default: screens.EditStudentScreen })),
 );

@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../features/log/StudentScreen').then((screen) => ({ default: screen.StudentScreen })),
+  import('../../../features/beyondTheList').then((screens) => ({ default: screens.StudentScreen })),
 );

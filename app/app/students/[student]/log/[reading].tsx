@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../../features/log/RecordScreen').then((screen) => ({ default: screen.RecordScreen })),
+  import('../../../../features/beyondTheList').then((screens) => ({ default: screens.RecordScreen })),
 );

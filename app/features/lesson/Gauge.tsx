@@ -1,0 +1,118 @@
+import { gaugeAnswer, type GaugeReading, type GaugeState } from '@pedastance/core/screen';
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { Body, FigureWords, Quiet } from '../../ui/Words';
+
+/** Readings older than this say nothing any more, ms. */
+const KEPT_MS = 8000;
+/** How long a phone may be silent before it is taken to have no such sensor, ms. */
+const SILENT_MS = 2500;
+
+type Sensor = 'asking' | 'refused' | 'silent' | 'reading';
+
+interface AskingEvent {
+  requestPermission?: () => Promise<'granted' | 'denied'>;
+}
+
+/** The phone's own turn about the vertical, from the moment it is listened to. */
+function useHeadings(zeroedAt: number) {
+  const [sensor, setSensor] = useState<Sensor>('asking');
+  const [byCompass, setByCompass] = useState(false);
+  const readings = useRef<GaugeReading[]>([]);
+  const [, show] = useState(0);
+  useEffect(() => {
+    readings.current = [];
+  }, [zeroedAt]);
+  useEffect(() => {
+    let gone = false;
+    let heard = false;
+    const listen = (event: DeviceOrientationEvent) => {
+      if (event.alpha === null) return;
+      heard = true;
+      setSensor('reading');
+      setByCompass(event.absolute);
+      const at = performance.now();
+      readings.current = [
+        ...readings.current.filter((each) => at - each.at < KEPT_MS),
+        { heading: event.alpha, at },
+      ];
+      show(at);
+    };
+    const start = async () => {
+      const { requestPermission } = DeviceOrientationEvent as unknown as AskingEvent;
+      const answer = requestPermission ? await requestPermission().catch(() => 'denied' as const) : 'granted';
+      if (gone) return;
+      if (answer === 'denied') return setSensor('refused');
+      addEventListener('deviceorientation', listen);
+    };
+    if ('DeviceOrientationEvent' in window) void start();
+    const silent = setTimeout(
+      () => !heard && setSensor((now) => (now === 'asking' ? 'silent' : now)),
+      SILENT_MS,
+    );
+    // A still phone sends nothing new: it is looked at again so that it can be found steady.
+    const looking = setInterval(() => {
+      const last = readings.current[readings.current.length - 1];
+      if (last) listen({ alpha: last.heading, absolute: false } as DeviceOrientationEvent);
+    }, 100);
+    return () => {
+      gone = true;
+      clearTimeout(silent);
+      clearInterval(looking);
+      removeEventListener('deviceorientation', listen);
+    };
+  }, []);
+  return { sensor, byCompass, answer: gaugeAnswer(readings.current) };
+}
+
+const STATES: Record<GaugeState, string> = {
+  moving: 'turning …',
+  steady: '● steady',
+  wandering: '▲ wandering by itself: hold it flat, away from metal, and zero again',
+};
+
+const NO_SENSOR: Record<'refused' | 'silent', string> = {
+  refused: 'The phone’s motion sensor was refused. Type the angle, or allow it in the browser’s settings.',
+  silent: 'This device has no motion sensor that answers. Type the angle instead.',
+};
+
+interface GaugeProps {
+  label: string;
+  onTake: (turn: number) => void;
+  onDone: () => void;
+}
+
+/** The phone held on shoe, belt or chest as an angle gauge: zero it, turn, take it when it is steady. */
+export function Gauge({ label, onTake, onDone }: GaugeProps) {
+  const [zeroedAt, setZeroedAt] = useState(0);
+  const { sensor, byCompass, answer } = useHeadings(zeroedAt);
+  if (sensor === 'refused' || sensor === 'silent') {
+    return (
+      <Notice kind="caution" live>
+        <Body>{NO_SENSOR[sensor]}</Body>
+        <Button look="plain" words="Close the gauge" onPress={onDone} />
+      </Notice>
+    );
+  }
+  const turn = answer ? Math.abs(answer.turn) : 0;
+  return (
+    <View className="gap-2 bg-sheet p-3" testID="gauge" aria-live="polite">
+      <Quiet>{`Hold the phone flat on it, zero, turn, and hold still: ${label}`}</Quiet>
+      <FigureWords className="text-3xl">{answer ? `${turn.toFixed(0)}°` : '–'}</FigureWords>
+      <Body>{answer ? STATES[answer.state] : 'waiting for the sensor …'}</Body>
+      {byCompass && <Quiet>It leans on the compass: keep away from clubs, carts and other metal.</Quiet>}
+      <View className="flex-row flex-wrap gap-2">
+        <Button look="plain" words="Zero" onPress={() => setZeroedAt(performance.now())} />
+        <Button
+          words="Take it"
+          label={`Take the gauge’s angle: ${label}`}
+          disabled={answer?.state !== 'steady'}
+          onPress={() => onTake(Math.round(turn))}
+        />
+        <Button look="quiet" words="Close" onPress={onDone} />
+      </View>
+    </View>
+  );
+}

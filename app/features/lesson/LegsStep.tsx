@@ -1,0 +1,356 @@
+import { NOT_MEDICAL_ADVICE } from '@pedastance/core/cautions';
+import { measureAddress } from '@pedastance/core/ground';
+import { angleFigure, type Speech } from '@pedastance/core/phrases';
+import {
+  angleOf,
+  hasOutgrown,
+  SCREEN_DEFINITIONS,
+  SCREEN_ITEMS,
+  spreadOf,
+  turningBody,
+  type Screen,
+  type ScreenItem,
+} from '@pedastance/core/screen';
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { useStore } from 'zustand';
+import { changeDraft, lesson, openStep } from '../../state/lesson';
+import { useRecords } from '../../state/records';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
+import { Notice } from '../../ui/Notice';
+import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
+import { spoken, useSpeech } from '../log/sentences';
+import { day } from '../students/format';
+import { typedNumber } from '../students/buildForm';
+import { useLessonContext } from './context';
+import { Gauge } from './Gauge';
+import { EMPTY_SCREEN, itemIn, keepScreen, SCREEN_WORDS, takesTheTurn, withScreened } from './screening';
+
+const change = (make: (screen: Screen) => Screen): void => {
+  const { draft } = lesson.getState();
+  if (draft) changeDraft({ screen: make(draft.screen ?? EMPTY_SCREEN) });
+};
+
+interface TryProps {
+  item: ScreenItem;
+  at: 0 | 1;
+  name: string;
+}
+
+/** One try as it is typed; what a leg cannot do is refused with the range. */
+function Try({ item, at, name }: TryProps) {
+  const value = useStore(lesson, (state) => itemIn(state.draft?.screen ?? EMPTY_SCREEN, item).tries[at]);
+  const [text, setText] = useState(value === undefined ? '' : String(value));
+  const [shown, setShown] = useState(value);
+  const [fault, setFault] = useState<string>();
+  if (value !== shown) {
+    setShown(value);
+    setText(value === undefined ? '' : String(value));
+  }
+  const { least, most } = SCREEN_DEFINITIONS[item].range;
+  const typed = (next: string) => {
+    setText(next);
+    const number = typedNumber(next);
+    const empty = next.trim() === '';
+    if (!empty && !(number >= least && number <= most)) {
+      return setFault(`${name}: expected ${least} to ${most} degrees, found “${next}”`);
+    }
+    setFault(undefined);
+    change((screen) => {
+      const tries = [...itemIn(screen, item).tries];
+      if (empty) tries.splice(at, 1);
+      else tries[Math.min(at, tries.length)] = number;
+      setShown(empty ? undefined : number);
+      return withScreened(screen, item, { tries, by: 'typed' });
+    });
+  };
+  return (
+    <View className="flex-1">
+      <Field
+        label={at === 0 ? 'First try' : 'Second try'}
+        aria-label={`${name}, ${at === 0 ? 'first' : 'second'} try, degrees`}
+        unit="°"
+        value={text}
+        onChangeText={typed}
+        inputMode="numeric"
+        fault={fault}
+      />
+    </View>
+  );
+}
+
+function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
+  const screen = useStore(lesson, (state) => state.draft?.screen ?? EMPTY_SCREEN);
+  const { tries, pain } = itemIn(screen, item);
+  const [gauging, setGauging] = useState(false);
+  const [hurts, setHurts] = useState(pain !== '');
+  const words = SCREEN_WORDS[item];
+  const name = spoken(words.name, speech);
+  const mean = tries.length > 0 ? tries.reduce((sum, each) => sum + each, 0) / tries.length : null;
+  return (
+    <View className="gap-2 border-b border-grid py-3" testID={`screen-${item}`}>
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Body className="flex-1 font-semibold">{name}</Body>
+        {mean !== null && (
+          <Body className="figures">
+            {`${angleFigure(mean, 1)}${tries.length > 1 ? `, tries ${angleFigure(2 * spreadOf(tries))} apart` : ''}`}
+          </Body>
+        )}
+      </View>
+      <Quiet>{spoken(words.how, speech)}</Quiet>
+      {gauging ? (
+        <Gauge
+          label={name}
+          onTake={(turn) => {
+            change((screen) => {
+              const before = itemIn(screen, item).tries;
+              return withScreened(screen, item, { tries: [...before.slice(-1), turn], by: 'gauge' });
+            });
+            setGauging(false);
+          }}
+          onDone={() => setGauging(false)}
+        />
+      ) : (
+        <View className="flex-row items-start gap-2">
+          <Try item={item} at={0} name={name} />
+          <Try item={item} at={1} name={name} />
+        </View>
+      )}
+      {hurts && (
+        <Field
+          label={`${name}: when does it hurt?`}
+          value={pain}
+          onChangeText={(when) => change((screen) => withScreened(screen, item, { pain: when }))}
+          placeholder="in the test, in a full swing, on the fifteenth hole"
+          maxLength={120}
+          help="Pain ends this test. What depends on it is left out. A doctor or physiotherapist first."
+        />
+      )}
+      <View className="flex-row flex-wrap gap-2">
+        {!gauging && !hurts && (
+          <Button
+            look="plain"
+            words="Gauge"
+            label={`Use the phone as a gauge: ${name}`}
+            onPress={() => setGauging(true)}
+          />
+        )}
+        <Button
+          look="quiet"
+          words={hurts ? 'It does not hurt' : 'It hurts'}
+          label={`${hurts ? 'It does not hurt' : 'It hurts'}: ${name}`}
+          onPress={() => {
+            if (hurts) change((screen) => withScreened(screen, item, { pain: '' }));
+            setHurts(!hurts);
+          }}
+        />
+      </View>
+    </View>
+  );
+}
+
+const LEGS = [
+  { value: 'lead', words: 'Lead leg' },
+  { value: 'trail', words: 'Trail leg' },
+  { value: 'neither', words: 'Could not say' },
+] as const;
+
+/** The feet the turn is taken on, and which leg was felt to stop it. */
+function TurnedOn({ screen, speech }: { screen: Screen; speech: Speech }) {
+  const setup = useStore(lesson, (state) => state.draft?.setup ?? null);
+  if (!takesTheTurn(screen)) return null;
+  const { leadFlare, trailFlare } = screen.turnedOn ?? { leadFlare: 15, trailFlare: 15 };
+  const set = (turnedOn: Screen['turnedOn']) => change((of) => ({ ...of, turnedOn }));
+  const flare = (name: 'leadFlare' | 'trailFlare', label: string) => (
+    <View className="flex-1">
+      <Field
+        label={spoken(label, speech)}
+        unit="°"
+        value={String(Math.round(screen.turnedOn ? screen.turnedOn[name] : 15))}
+        onChangeText={(text) => {
+          const value = typedNumber(text);
+          if (value >= -45 && value <= 90) set({ leadFlare, trailFlare, [name]: value });
+        }}
+        inputMode="numeric"
+      />
+    </View>
+  );
+  return (
+    <View className="gap-2 py-2">
+      <Body className="font-semibold">On which feet was it turned?</Body>
+      <View className="flex-row gap-2">
+        {flare('leadFlare', 'Lead flare')}
+        {flare('trailFlare', 'Trail flare')}
+      </View>
+      {setup && (
+        <View className="flex-row">
+          <Button
+            look="quiet"
+            words="As the feet stand on the plan"
+            onPress={() => {
+              const measures = measureAddress(setup.address);
+              set({ leadFlare: measures.leadFlare, trailFlare: measures.trailFlare });
+            }}
+          />
+        </View>
+      )}
+      {(['stoppedBack', 'stoppedThrough'] as const).map((name) => (
+        <Choice
+          key={name}
+          label={
+            name === 'stoppedBack'
+              ? 'What stopped the hips going back?'
+              : 'What stopped the hips going through?'
+          }
+          options={LEGS.map(({ value, words }) => ({ value, words: spoken(words, speech) }))}
+          value={screen[name] ?? 'neither'}
+          onChange={(leg) => change((of) => ({ ...of, [name]: leg === 'neither' ? null : leg }))}
+        />
+      ))}
+    </View>
+  );
+}
+
+function SoreKnees({ screen, speech }: { screen: Screen; speech: Speech }) {
+  return (
+    <View className="gap-2 py-2">
+      {(['lead', 'trail'] as const).map((foot) => (
+        <Choice
+          key={foot}
+          label={spoken(foot === 'lead' ? 'Lead knee' : 'Trail knee', speech)}
+          options={[
+            { value: 'fine', words: 'Fine' },
+            { value: 'sore', words: 'Sore: spend nothing of it' },
+          ]}
+          value={screen.soreKnee[foot] ? 'sore' : 'fine'}
+          onChange={(how) =>
+            change((of) => ({ ...of, soreKnee: { ...of.soreKnee, [foot]: how === 'sore' } }))
+          }
+        />
+      ))}
+    </View>
+  );
+}
+
+const PARTS = [
+  ['toe-out', 'Natural toe-out'],
+  ['legs', 'Foot in the air'],
+  ['trunk', 'Seated trunk'],
+  ['turn', 'The turn itself'],
+] as const;
+
+/** The newest screen there is, in figures, with what its measured turns said of the model. */
+function Newest({ speech }: { speech: Speech }) {
+  const { screen, build } = useLessonContext();
+  const builds = useRecords((state) => state.builds);
+  if (!screen) return <Body>Nothing screened yet: the turn budget cannot know where the legs stop.</Body>;
+  const then = builds[screen.buildId];
+  const grown = then && hasOutgrown(then.figures.height.value, build.figures.height.value);
+  const { residuals } = turningBody(screen);
+  return (
+    <View className="gap-2" testID="newest-screen">
+      {grown && (
+        <Notice kind="caution">
+          Has grown since: these legs are no longer those that were tested. Screen them again.
+        </Notice>
+      )}
+      {SCREEN_ITEMS.flatMap((item) => {
+        const angle = angleOf(screen, item);
+        const { pain } = itemIn(screen, item);
+        if (!angle && pain === '') return [];
+        return [
+          <View key={item} className="flex-row justify-between gap-2 border-b border-grid py-1">
+            <Body className="flex-1">{spoken(SCREEN_WORDS[item].name, speech)}</Body>
+            {angle ? (
+              <FigureWords className="text-base">{`${angleFigure(angle.value)} ± ${angleFigure(angle.uncertainty)}`}</FigureWords>
+            ) : (
+              <Body>{`! hurts: ${pain}`}</Body>
+            )}
+          </View>,
+        ];
+      })}
+      {residuals.map(({ measured, predicted, halfWidth, missed }) => (
+        <Body key={measured.turn}>
+          {`Going ${measured.turn} the hips were predicted to stop at ${angleFigure(predicted)} ± ${angleFigure(halfWidth)} (95%) and stopped at ${angleFigure(measured.reached.value)}.${missed ? ' That is further off than the prediction allows: measure again, or trust the measured turn.' : ''}`}
+        </Body>
+      ))}
+      <Quiet>{`Taken ${day(screen.madeAt)}. Every ± is one standard deviation unless said otherwise.`}</Quiet>
+    </View>
+  );
+}
+
+function Taking({ screen, speech }: { screen: Screen; speech: Speech }) {
+  return (
+    <>
+      <Quiet>{`It tells a coach where the turn stops. It is no diagnosis. ${NOT_MEDICAL_ADVICE} Who hurts sees a doctor or physiotherapist first.`}</Quiet>
+      <SoreKnees screen={screen} speech={speech} />
+      {PARTS.map(([part, heading]) => (
+        <View key={part}>
+          <Heading>{heading}</Heading>
+          {SCREEN_ITEMS.filter((item) => SCREEN_DEFINITIONS[item].part === part).map((item) => (
+            <ItemRow key={item} item={item} speech={speech} />
+          ))}
+        </View>
+      ))}
+      <TurnedOn screen={screen} speech={speech} />
+    </>
+  );
+}
+
+/** Legs and trunk: what was screened last, and a screen taken item by item. */
+export function LegsStep() {
+  const { student, build } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const screen = useStore(lesson, (state) => state.draft?.screen ?? null);
+  const [fault, setFault] = useState('');
+  const keep = async () => {
+    if (!screen || screen.items.length === 0)
+      return setFault('Nothing taken yet: expected at least one angle.');
+    const whole =
+      takesTheTurn(screen) && !screen.turnedOn
+        ? { ...screen, turnedOn: { leadFlare: 15, trailFlare: 15 } }
+        : screen;
+    try {
+      await keepScreen(whole, { student, build });
+      setFault('');
+    } catch (error) {
+      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+    }
+  };
+  return (
+    <View className="flex-1">
+      <ScrollView
+        className="flex-1"
+        contentContainerClassName="gap-3 p-4"
+        tabIndex={0}
+        aria-label="Legs and trunk"
+      >
+        {screen ? <Taking screen={screen} speech={speech} /> : <Newest speech={speech} />}
+        {fault !== '' && (
+          <Notice kind="trouble" live>
+            {fault}
+          </Notice>
+        )}
+      </ScrollView>
+      <View className="flex-row flex-wrap gap-3 border-t border-grid p-3">
+        {screen ? (
+          <>
+            <Button className="flex-1" words="Keep the screen" onPress={() => void keep()} />
+            <Button look="quiet" words="Give it up" onPress={() => changeDraft({ screen: null })} />
+          </>
+        ) : (
+          <>
+            <Button
+              look="plain"
+              words="Screen the legs"
+              onPress={() => changeDraft({ screen: EMPTY_SCREEN })}
+            />
+            <Button className="flex-1" words="On to the club" onPress={() => openStep('club')} />
+          </>
+        )}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,202 @@
+import type { Build } from '@pedastance/core/build';
+import type { Setup } from '@pedastance/core/ground';
+import { angleFigure, inFootWords, lengthWithUnit, type Speech } from '@pedastance/core/phrases';
+import {
+  footHasToComeRound,
+  shouldersReached,
+  trailKneeRoom,
+  turnTrades,
+  USUAL_NEEDED,
+  type TurningBody,
+  type TurnTrade,
+} from '@pedastance/core/turn';
+import { budgetSentence, nextStopSentence, stopSentence } from '@pedastance/core/turnPhrases';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'zustand';
+import { changeDraft, currentSetup, lesson, openStep } from '../../state/lesson';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { useLessonContext } from './context';
+import { budgetsOf, feetOf, useLeadHeelLift, useTurningBody } from './turning';
+
+/** The feet on the plan as they are when nothing is under the finger. */
+export function useSettledSetup(): Setup | null {
+  const held = useStore(lesson, (state) => (state.dragging ? undefined : currentSetup(state)));
+  const [setup, setSetup] = useState<Setup | null>(held ?? null);
+  useEffect(() => {
+    if (held !== undefined) setSetup(held);
+  }, [held]);
+  return setup;
+}
+
+function tradeName({ change, by }: TurnTrade, speech: Speech): string {
+  const names: Record<TurnTrade['change'], string> = {
+    trailFlare: `Trail foot ${angleFigure(Math.abs(by))} ${by > 0 ? 'out' : 'in'}`,
+    leadFlare: `Lead foot ${angleFigure(Math.abs(by))} ${by > 0 ? 'out' : 'in'}`,
+    leadHeelLift: `Lead heel up ${lengthWithUnit(by, speech.length)}`,
+    closing: `Whole stance closed ${angleFigure(by)}`,
+  };
+  return inFootWords(names[change], speech.feet, speech.hand);
+}
+
+const gained = (value: number | null): string => {
+  if (value === null) return '?';
+  if (Math.abs(value) < 0.05) return '0°';
+  return `${value > 0 ? '+' : '\u2212'}${angleFigure(Math.abs(value))}`;
+};
+
+/** What one more step of each change buys, and what it costs the other way. */
+interface OnTheseFeet {
+  body: TurningBody;
+  setup: Setup;
+  /** How far the lead heel may come up, mm. */
+  lift: number;
+  speech: Speech;
+}
+
+function Trades({ body, setup, lift, speech }: OnTheseFeet) {
+  return (
+    <View role="table" aria-label="What one more step buys">
+      <View role="row" className="flex-row border-b border-ink py-1">
+        <View role="columnheader" className="flex-1">
+          <Quiet>One more step</Quiet>
+        </View>
+        <View role="columnheader" className="w-16 items-end">
+          <Quiet>back</Quiet>
+        </View>
+        <View role="columnheader" className="w-20 items-end">
+          <Quiet>through</Quiet>
+        </View>
+      </View>
+      {turnTrades(body, feetOf(setup, lift)).map((trade) => (
+        <View key={`${trade.change} ${trade.by}`} role="row" className="flex-row border-b border-grid py-1">
+          <View role="cell" className="flex-1">
+            <Body>{tradeName(trade, speech)}</Body>
+          </View>
+          <View role="cell" className="w-16 items-end">
+            <Body className="figures">{gained(trade.back)}</Body>
+          </View>
+          <View role="cell" className="w-20 items-end">
+            <Body className="figures">{gained(trade.through)}</Body>
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function kneeWords(build: Build, setup: Setup, turn: number): string {
+  const { flex, tooFar } = trailKneeRoom(build, setup.address, turn);
+  const how = tooFar
+    ? 'has no room left to straighten, and the heel would have to come up'
+    : flex < 12
+      ? 'gets nearly straight: let it, and do not lock it'
+      : 'has room to straighten';
+  return `At that turn the trail knee ${how}. Taking the foot back gives it room. This is rough: five degrees of knee flex move it by some fifteen of turn.`;
+}
+
+/** Everything behind the two sentences, down to the figures they were made from. */
+function Why({ body, setup, lift, speech }: OnTheseFeet) {
+  const { build } = useLessonContext();
+  const { back, through } = budgetsOf(body, setup, lift);
+  const feet = feetOf(setup, lift);
+  const round = footHasToComeRound(body, feet);
+  const shoulders = shouldersReached(body, feet);
+  const unusual = back.needed.value < USUAL_NEEDED.least || back.needed.value > USUAL_NEEDED.most;
+  return (
+    <View className="gap-2" testID="turn-why">
+      {[...back.stops, ...through.stops].map((stop) => (
+        <Body key={stop.name} className="figures">
+          {stopSentence(stop, speech)}
+          {stop.name === 'trail through' ? ' Only while its heel is down.' : ''}
+        </Body>
+      ))}
+      <Body>
+        {`Needed going back: 90° of shoulders less ${angleFigure(90 - back.needed.value)} of trunk${back.trunkAssumed ? ' (assumed, ± 8°: not measured)' : ''}. Through by impact: 45° (common practice, no source).`}
+      </Body>
+      {unusual && shoulders !== null && (
+        <Body>{`That is unusual. On these feet legs and trunk reach ${angleFigure(shoulders)} of shoulders together.`}</Body>
+      )}
+      {round !== null && round > 0 && (
+        <Body>
+          {inFootWords(
+            `At the finish the lead foot has to come round ${angleFigure(round)} for the hips to face the target. Let it; with a sore knee it is a caution, not a failure.`,
+            speech.feet,
+            speech.hand,
+          )}
+        </Body>
+      )}
+      {back.limit !== null && (
+        <Body>
+          {inFootWords(
+            kneeWords(build.figures, setup, Math.min(back.limit, back.needed.value)),
+            speech.feet,
+            speech.hand,
+          )}
+        </Body>
+      )}
+      <Trades body={body} setup={setup} lift={lift} speech={speech} />
+      <Quiet>
+        Gives of 10° and 20° and their ± 6° are starting values until turns are measured; a sore knee gives
+        none.
+      </Quiet>
+    </View>
+  );
+}
+
+/** The steps a coach asks for: up to an inch. */
+const LIFTS = [0, 5, 10, 15, 20, 25] as const;
+
+/** How far the pelvis turns on these feet, what stops it first, and what would free it. */
+export function TurnPanel({ speech }: { speech: Speech }) {
+  const body = useTurningBody();
+  const setup = useSettledSetup();
+  const lift = useLeadHeelLift();
+  const [open, setOpen] = useState(false);
+  if (!setup) return null;
+  if (!body) {
+    return (
+      <View className="gap-2 pt-3" testID="turn-panel">
+        <Heading>The turn</Heading>
+        <Body>Where the legs stop the turn is not known: they have not been screened.</Body>
+        <View className="flex-row">
+          <Button look="plain" words="Screen the legs" onPress={() => openStep('legs')} />
+        </View>
+      </View>
+    );
+  }
+  const { back, through } = budgetsOf(body, setup, lift);
+  return (
+    <View className="gap-2 pt-3" testID="turn-panel">
+      <Heading>The turn</Heading>
+      {[back, through].map((budget) => {
+        const next = nextStopSentence(budget, speech);
+        return (
+          <View key={budget.turn}>
+            <Body>{budgetSentence(budget, speech)}</Body>
+            {next !== '' && <Body className="font-semibold">{next}</Body>}
+          </View>
+        );
+      })}
+      <Choice
+        label={inFootWords('Lead heel may come up, going back', speech.feet, speech.hand)}
+        options={LIFTS.map((mm) => ({
+          value: String(mm),
+          words: mm === 0 ? 'Not at all' : lengthWithUnit(mm, speech.length),
+        }))}
+        value={String(lift)}
+        onChange={(mm) => changeDraft({ leadHeelLift: Number(mm) })}
+      />
+      <View className="flex-row">
+        <Button
+          look="quiet"
+          words={open ? 'Fold the why away' : 'Why, and what a step buys'}
+          onPress={() => setOpen(!open)}
+        />
+      </View>
+      {open && <Why body={body} setup={setup} lift={lift} speech={speech} />}
+    </View>
+  );
+}
