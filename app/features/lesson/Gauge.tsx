@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, FigureWords, Quiet } from '../../ui/Words';
 
-/** Readings older than this say nothing any more, ms. */
+/** Readings older than this say nothing any more, but for the one that was zeroed on, ms. */
 const KEPT_MS = 8000;
 /** How long a phone may be silent before it is taken to have no such sensor, ms. */
 const SILENT_MS = 2500;
@@ -23,7 +23,7 @@ function useHeadings(zeroedAt: number) {
   const readings = useRef<GaugeReading[]>([]);
   const [, show] = useState(0);
   useEffect(() => {
-    readings.current = [];
+    readings.current = readings.current.slice(-1);
   }, [zeroedAt]);
   useEffect(() => {
     let gone = false;
@@ -34,10 +34,9 @@ function useHeadings(zeroedAt: number) {
       setSensor('reading');
       setByCompass(event.absolute);
       const at = performance.now();
-      readings.current = [
-        ...readings.current.filter((each) => at - each.at < KEPT_MS),
-        { heading: event.alpha, at },
-      ];
+      const [zero, ...since] = readings.current;
+      const recent = since.filter((each) => at - each.at < KEPT_MS);
+      readings.current = [...(zero ? [zero] : []), ...recent, { heading: event.alpha, at }];
       show(at);
     };
     const start = async () => {
