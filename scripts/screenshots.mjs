@@ -75,6 +75,8 @@ async function phonePictures(page, shot) {
   await dial(page, 'trailFlare', 'Trail flare minus 5°', 2);
   await dial(page, 'stanceWidth', 'Width, heel to heel plus 2 cm', 2);
   await shot('feet');
+  await step(page, 'legs');
+  await shot('legs');
   await step(page, 'club');
   await shot('club');
   await step(page, 'balance');
@@ -98,6 +100,9 @@ async function phonePictures(page, shot) {
     .first()
     .click();
   await shot('change');
+  await page.getByTestId('fit-fewest-moves').waitFor();
+  await page.getByTestId('fit-fewest-moves').evaluate((element) => element.scrollIntoView());
+  await shot('fit');
   await step(page, 'keep');
   await page
     .getByRole('textbox', { name: 'Reason' })

@@ -17,7 +17,6 @@ import {
   inOrderMet,
   neededTurn,
   stopsOf,
-  TURNS,
   USUAL_GOAL,
   type Turn,
   type TurningBody,
@@ -245,6 +244,7 @@ type Made = { from: readonly unknown[]; parts: Drawing };
 
 /** Keeps parts that did not change from one move to the next, so that nobody looks at them again. */
 export interface DrawingMemory {
+  fan?: { from: readonly unknown[]; fan: Fan };
   lead?: Made;
   trail?: Made;
 }
@@ -265,66 +265,95 @@ function remembered(
 /** How far the fan reaches, as a share of the shoe's length. */
 const FAN_SHARE = 0.82;
 
-const NO_FAN: Drawing = {
-  fan: { opacity: '0' },
-};
+const NO_FAN: Drawing = { fan: { opacity: '0' } };
+
+/** Where a turn ends on the fan, seen from its middle. */
+interface FanEnd {
+  at: Point;
+  leg: FootName;
+  short: boolean;
+  known: boolean;
+}
+
+interface Fan {
+  parts: Drawing;
+  ends: Record<Turn, FanEnd>;
+}
 
 /**
- * The turn fan: from between the heels, how far the pelvis can go back and through before a leg
- * stops it, how far it needs to, and by its words which leg stops it.
+ * The fan about its own middle: how far the pelvis can go back and through before a leg stops it,
+ * and how far it needs to. It changes when a foot is turned, not when one is moved.
  */
+function fanAboutMiddle(
+  { body, leadHeelLift }: Turning,
+  measures: AddressMeasures,
+  shoeLength: number,
+  place: Projection,
+  mmPerPx: number,
+): Fan {
+  const feet = { flare: { lead: measures.leadFlare, trail: measures.trailFlare }, leadHeelLift };
+  const radius = shoeLength * FAN_SHARE;
+  const parts: Drawing = {};
+  const end = (turn: Turn): FanEnd => {
+    const away = (turn === 'back' ? -1 : 1) * place.signs.x;
+    const at = (angle: number, share: number): Point => ({
+      x: away * radius * share * Math.sin(radians(angle)),
+      y: place.signs.y * radius * share * Math.cos(radians(angle)),
+    });
+    const stops = stopsOf(turn, body, feet).filter(({ name }) => name !== 'trail through');
+    const known = stops.every((stop) => stop.at !== null);
+    const first = inOrderMet(stops)[0]!;
+    const limit = known ? Math.max(0, Math.min(90, first.at!.value)) : 0;
+    const needed = neededTurn(turn, body, USUAL_GOAL).value;
+    const short = known && limit < needed - 0.5;
+    const from = at(0, 1);
+    const to = at(limit, 1);
+    const words = at(Math.max(limit, 30) / 2, 0.72);
+    const sweep = away * place.signs.y > 0 ? 0 : 1;
+    parts[`fan-${turn}`] = {
+      d: `M0 0L${n(from.x)} ${n(from.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(to.x)} ${n(to.y)}Z`,
+      'data-short': String(short),
+    };
+    parts[`fan-${turn}-needed`] = segment(at(needed, 0.72), at(needed, 1.12));
+    parts[`fan-${turn}-words`] = {
+      transform: moved(words.x, words.y + 4 * mmPerPx),
+      text: known ? angleFigure(limit) : '?',
+      'data-verdict': short ? 'below' : 'none',
+    };
+    return { at: to, leg: first.leg, short, known };
+  };
+  return { ends: { back: end('back'), through: end('through') }, parts };
+}
+
+/** The fan between the heels, and from where each turn ends a line to the heel of the leg that ends it. */
 function fanParts(
   input: DrawingInput,
   measures: AddressMeasures,
   place: Projection,
   mmPerPx: number,
+  memory: DrawingMemory,
 ): Drawing {
-  const { turning, setup } = input;
+  const { turning, setup, frame, hand, viewpoint, size } = input;
   if (!turning) return NO_FAN;
-  const { lead, trail } = setup.address;
-  const { body, leadHeelLift } = turning;
-  const feet = { flare: { lead: measures.leadFlare, trail: measures.trailFlare }, leadHeelLift };
-  const centre = { x: (lead.heel.x + trail.heel.x) / 2, y: (lead.heel.y + trail.heel.y) / 2 };
-  const radius = setup.address.shoe.length * FAN_SHARE;
-  const at = (turn: Turn, angle: number, share: number) => {
-    const away = turn === 'back' ? -1 : 1;
-    const x = centre.x + away * radius * share * Math.sin(radians(angle));
-    return place.toScreen({ x, y: centre.y + radius * share * Math.cos(radians(angle)) });
+  const { shoe, lead, trail } = setup.address;
+  const from = [turning, lead.flare, trail.flare, shoe, frame, hand, viewpoint, size];
+  const before = memory.fan;
+  const same = before?.from.every((value, at) => value === from[at]) ?? false;
+  const fan = same ? before!.fan : fanAboutMiddle(turning, measures, shoe.length, place, mmPerPx);
+  memory.fan = { from, fan };
+  const middle = place.toScreen({ x: (lead.heel.x + trail.heel.x) / 2, y: (lead.heel.y + trail.heel.y) / 2 });
+  const leg = (turn: Turn) => {
+    const { at, leg: foot, short, known } = fan.ends[turn];
+    const heel = place.toScreen(setup.address[foot].heel);
+    const toHeel = segment(at, { x: heel.x - middle.x, y: heel.y - middle.y });
+    return { ...toHeel, 'data-short': String(short), opacity: known ? '1' : '0' };
   };
-  const middle = place.toScreen(centre);
-  const parts: Drawing = { fan: { opacity: '1' } };
-  for (const turn of TURNS) {
-    const stops = stopsOf(turn, body, feet).filter(({ name }) => name !== 'trail through');
-    const whole = stops.every((stop) => stop.at !== null);
-    const first = inOrderMet(stops)[0]!;
-    const limit = whole ? Math.max(0, Math.min(90, first.at!.value)) : 0;
-    const needed = neededTurn(turn, body, USUAL_GOAL).value;
-    const start = at(turn, 0, 1);
-    const end = at(turn, limit, 1);
-    const sweep = (turn === 'back' ? -1 : 1) * place.signs.x * place.signs.y > 0 ? 0 : 1;
-    const from = at(turn, needed, 0.72);
-    const to = at(turn, needed, 1.12);
-    const words = at(turn, Math.max(limit, 30) / 2, 0.72);
-    const heel = place.toScreen(setup.address[first.leg].heel);
-    const short = whole && limit < needed - 0.5;
-    parts[`fan-${turn}`] = {
-      d: `M${n(middle.x)} ${n(middle.y)}L${n(start.x)} ${n(start.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(end.x)} ${n(end.y)}Z`,
-      'data-short': String(short),
-    };
-    parts[`fan-${turn}-needed`] = segment(from, to);
-    // From where the turn ends to the heel of the leg that ends it.
-    parts[`fan-${turn}-leg`] = {
-      ...segment(end, heel),
-      'data-short': String(short),
-      opacity: whole ? '1' : '0',
-    };
-    parts[`fan-${turn}-words`] = {
-      transform: moved(words.x, words.y + 4 * mmPerPx),
-      text: whole ? angleFigure(limit) : '?',
-      'data-verdict': short ? 'below' : 'none',
-    };
-  }
-  return parts;
+  return {
+    ...fan.parts,
+    fan: { opacity: '1', transform: moved(middle.x, middle.y) },
+    'fan-back-leg': leg('back'),
+    'fan-through-leg': leg('through'),
+  };
 }
 
 function ghostParts({ ghosts = [] }: DrawingInput, place: Projection): Drawing {
@@ -370,7 +399,7 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
     ...footOf('trail'),
     ...footOf('lead'),
     ...ghostParts(input, place),
-    ...fanParts(input, measures, place, view.mmPerPx),
+    ...fanParts(input, measures, place, view.mmPerPx, memory),
     'toe-line': extended(at('trail'), at('lead')),
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
     ...behindHeels(input, measures, place, view.mmPerPx),

@@ -21,7 +21,7 @@ import {
 import { PRESETS } from '../presets';
 import { leastByGrid, type GridProblem } from '../test/grid';
 import { body as studentBody, build } from '../test/example';
-import { fit, modelOf, type FitProblem } from '.';
+import { fit, fitBag, modelOf, type FitProblem } from '.';
 
 const angle = (value: number) => ({ value, uncertainty: 5 });
 
@@ -165,6 +165,17 @@ test('feet that point out by themselves are not asked to point in', () => {
   const { answers } = fit(problemOf(FREE, { naturalToeOut: { lead: 25, trail: 20 } }));
   const flares = Object.fromEntries(answers[0]!.moves.map(({ move, to }) => [move, to]));
   expect(flares).toMatchObject({ leadFlare: 25, trailFlare: 20 });
+});
+
+test('one fit through the bag: the same flares with every club, the width and the line the method’s own', () => {
+  const bag = fitBag(method('by-the-arc'), studentBody(), turning(STIFF_TRAIL), USUAL_GOAL, null);
+  expect(bag).toHaveLength(15);
+  const measured = bag.map(({ answer }) => measureAddress(answer!.setup.address));
+  // 45 needed, 8 turned in and 10 given: 27 of trail flare, whatever the club.
+  expect(new Set(measured.map(({ trailFlare }) => Math.round(trailFlare)))).toEqual(new Set([27]));
+  const widths = measured.map(({ stanceWidth }) => stanceWidth);
+  // From the driver down the stance never gets wider.
+  widths.forEach((width, at) => expect(width).toBeLessThanOrEqual((widths[at - 1] ?? Infinity) + 1e-6));
 });
 
 /** A body and an address drawn at random, as the fit and as the grid take them. */

@@ -106,6 +106,13 @@ function answersFor(problem: FitProblem, model: FitModel): FitAnswer[] {
   });
 }
 
+/** The least change alone; null where nothing meets all of it. */
+export function leastChange(problem: FitProblem): FitAnswer | null {
+  const model = modelOf(problem);
+  const found = search(model, { mostTogether: 5 });
+  return found && answerOf('fewest moves', problem, model, found);
+}
+
 /** Relaxations are looked for in these steps and up to these, mm, degrees and percent (starting values). */
 const RELAXED_BY: Record<'mm' | 'degrees' | 'percent', { step: number; most: number }> = {
   mm: { step: 5, most: 400 },

@@ -1,3 +1,4 @@
 export * from './types';
 export * from './model';
 export * from './fit';
+export * from './bag';

@@ -1,12 +1,18 @@
+import { fitBag } from '@pedastance/core/fit';
+import { measureAddress } from '@pedastance/core/ground';
+import { naturalToeOut, turningBody } from '@pedastance/core/screen';
+import { USUAL_GOAL } from '@pedastance/core/turn';
 import type { Student } from '@pedastance/contract';
 import type { Body as StudentBody } from '@pedastance/core/build';
 import { playedKey, type FigureQuestion, type HouseMethod, type Played } from '@pedastance/core/method';
-import { figureWithUnit, questionFigure, type Speech } from '@pedastance/core/phrases';
+import { questionFigure, type Speech } from '@pedastance/core/phrases';
 import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/compare';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { Plan, stillScene } from '../../plan/Plan';
 import { usePreferences } from '../../state/preferences';
+import { newestScreen, useRecords } from '../../state/records';
+import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
@@ -22,12 +28,13 @@ const COLUMNS: readonly { question: FigureQuestion; head: string; width: string 
   { question: 'trailFlare', head: 'Trail flare', width: 'w-[84px]' },
 ];
 
-function figureIn({ bands }: ClubAsTaught, question: FigureQuestion, speech: Speech): string {
-  const band = bands.figures[question];
-  if (!band) return 'free';
-  if (question === 'stanceLine') return questionFigure(question, band.middle, speech.length);
-  const unit = question === 'leadShare' ? 'percent' : question.endsWith('Flare') ? 'degrees' : 'mm';
-  return figureWithUnit(band.middle, unit, speech.length);
+/** The figure of these feet; what a method leaves free of them is said so. */
+function figureIn({ bands, setup }: ClubAsTaught, question: FigureQuestion, speech: Speech): string {
+  if (!bands.figures[question]) return 'free';
+  const { stanceWidth, ballAlong, ballOut, toeLine, leadFlare, trailFlare } = measureAddress(setup.address);
+  const { leadShare } = setup.balance;
+  const figures = { stanceWidth, ballAlong, ballOut, stanceLine: toeLine, leadShare, leadFlare, trailFlare };
+  return questionFigure(question, figures[question as keyof typeof figures], speech.length);
 }
 
 interface TableProps {
@@ -86,8 +93,25 @@ function BagTable({ bag, chosen, speech, onChoose }: TableProps) {
   );
 }
 
+const nameOf = ({ played }: ClubAsTaught): string => clubAndShot(played.club, played.shot);
+
 /** Clubs whose feet are drawn dashed beside the chosen one's: the ends of the bag and its middle. */
 const GHOSTS = ['driver full', '7-iron full', 'lob-wedge full'];
+
+/** The bag as the method teaches it, or with the least change that frees this student's turn. */
+function useBag(method: HouseMethod, body: StudentBody, student: Student, freed: boolean): ClubAsTaught[] {
+  const screens = useRecords((state) => state.screens);
+  return useMemo(() => {
+    const taught = wholeBag(method, body);
+    const screen = newestScreen(screens, student.id);
+    if (!freed || !screen) return taught;
+    const fitted = fitBag(method, body, turningBody(screen), USUAL_GOAL, naturalToeOut(screen));
+    return fitted.flatMap(({ played, answer }) => {
+      const of = taught.find((club) => playedKey(club.played) === playedKey(played));
+      return of && answer ? [{ ...of, setup: answer.setup }] : [];
+    });
+  }, [method, body, screens, student.id, freed]);
+}
 
 interface WholeBagProps {
   student: Student;
@@ -104,18 +128,19 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
   const [id, setId] = useState(methods[0]!.id);
   const [at, setAt] = useState<string>(`${played.club} ${played.shot}`);
   const method = methods.find((each) => each.id === id) ?? methods[0]!;
-  const bag = useMemo(() => wholeBag(method, body), [method, body]);
+  const screened = useRecords((state) => newestScreen(state.screens, student.id) !== null);
+  const [freed, setFreed] = useState(false);
+  const bag = useBag(method, body, student, freed);
   const keyOf = ({ played: of }: ClubAsTaught) => `${of.club} ${of.shot}`;
-  const chosen = bag.find((club) => keyOf(club) === at) ?? bag[0]!;
+  const chosen = bag.find((club) => keyOf(club) === at) ?? bag[0];
   const ghosts = useMemo(
     () =>
       bag
         .filter((club) => club !== chosen && GHOSTS.includes(keyOf(club)))
-        .map(({ setup }) => laidOnLeadToe(setup, chosen.setup)),
+        .map(({ setup }) => laidOnLeadToe(setup, chosen!.setup)),
     [bag, chosen],
   );
-  const scene = useMemo(() => stillScene(chosen.setup, ghosts), [chosen, ghosts]);
-  const name = clubAndShot(chosen.played.club, chosen.played.shot);
+  const scene = useMemo(() => chosen && stillScene(chosen.setup, ghosts), [chosen, ghosts]);
   return (
     <View className="gap-3">
       <Select
@@ -127,25 +152,44 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
         value={method.id}
         onChange={setId}
       />
-      <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
-        <View className={`h-[400px] border border-grid ${wide ? 'min-w-[360px] flex-1' : ''}`}>
-          <Plan
-            key={`${method.id} ${method.version} ${at} ${viewpoint}`}
-            scene={scene}
-            ghosts={ghosts}
-            hand={student.hand}
-            viewpoint={viewpoint}
-            length={speech.length}
-            shoulderBreadth={body.build.shoulderBreadth.value}
-            holds="none"
-            label={`${name}: the feet as “${method.name}” has them`}
-          />
-        </View>
-        <View className={wide ? 'max-w-full' : ''}>
-          <BagTable bag={bag} chosen={chosen} speech={speech} onChoose={(club) => setAt(keyOf(club))} />
-        </View>
-      </View>
-      <Quiet>{`Solid: ${name}. Dashed: driver, 7-iron and lob wedge. Middles of the bands, laid on the lead toe and the ball’s line.`}</Quiet>
+      {screened && (
+        <Choice
+          label="Feet"
+          options={[
+            { value: 'taught', words: 'As the method teaches' },
+            { value: 'freed', words: 'With the least change that frees this turn' },
+          ]}
+          value={freed ? 'freed' : 'taught'}
+          onChange={(which) => setFreed(which === 'freed')}
+        />
+      )}
+      {!chosen || !scene ? (
+        <Body>
+          Nothing meets all of it with any club: this body needs more than this method lets it have.
+        </Body>
+      ) : (
+        <>
+          <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
+            <View className={`h-[400px] border border-grid ${wide ? 'min-w-[360px] flex-1' : ''}`}>
+              <Plan
+                key={`${method.id} ${method.version} ${at} ${viewpoint} ${freed}`}
+                scene={scene}
+                ghosts={ghosts}
+                hand={student.hand}
+                viewpoint={viewpoint}
+                length={speech.length}
+                shoulderBreadth={body.build.shoulderBreadth.value}
+                holds="none"
+                label={`${nameOf(chosen)}: the feet as “${method.name}” has them`}
+              />
+            </View>
+            <View className={wide ? 'max-w-full' : ''}>
+              <BagTable bag={bag} chosen={chosen} speech={speech} onChoose={(club) => setAt(keyOf(club))} />
+            </View>
+          </View>
+          <Quiet>{`Solid: ${nameOf(chosen)}. Dashed: driver, 7-iron and lob wedge. Middles of the bands, laid on the lead toe and the ball’s line.`}</Quiet>
+        </>
+      )}
     </View>
   );
 }

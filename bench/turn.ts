@@ -1,0 +1,110 @@
+import {
+  asPlayed,
+  bandsFor,
+  measureAddress,
+  seeded,
+  setupAsTaught,
+  STARTING_GIVES,
+  turnBudget,
+  USUAL_GOAL,
+  withItem,
+  type Build,
+  type TurningBody,
+} from '@pedastance/core';
+import { fit, modelOf, type FitProblem } from '@pedastance/core/fit';
+import { PRESETS } from '@pedastance/core/presets';
+import { leastByGrid } from '../core/test/grid';
+
+const figure = (value: number) => ({ value, source: 'measured' as const, uncertainty: 8 });
+const build: Build = {
+  height: figure(1780),
+  shoulderBreadth: figure(480),
+  hipBreadth: figure(330),
+  shoeLength: figure(290),
+  shoeBreadth: figure(105),
+};
+const method = { id: 'bench', version: 1, ...PRESETS[0]!.contents };
+const iron = asPlayed({ club: '7-iron', shot: 'full' });
+const student = { build, legs: null };
+const random = seeded(7);
+const between = (least: number, most: number) => least + (most - least) * random();
+const angle = (value: number) => ({ value, uncertainty: 5 });
+
+/** A body and feet drawn at random, as the fit takes them; the ball and the weight are left in their bands. */
+function drawn(): FitProblem {
+  const body: TurningBody = {
+    legs: {
+      turnIn: { lead: angle(between(12, 45)), trail: angle(between(5, 45)) },
+      turnOut: { lead: angle(between(25, 60)), trail: angle(45) },
+      trunk: { back: angle(between(38, 55)), through: null },
+    },
+    gives: STARTING_GIVES,
+    reaches: {},
+    soreKnee: { lead: false, trail: false },
+  };
+  const width = withItem(setupAsTaught(method, student, iron), 'stanceWidth', between(360, 500));
+  const setup = withItem(withItem(width, 'leadFlare', between(0, 30)), 'trailFlare', between(0, 30));
+  return {
+    setup,
+    build,
+    bands: bandsFor(method, student, iron),
+    body,
+    goal: USUAL_GOAL,
+    naturalToeOut: null,
+    pinned: [],
+  };
+}
+
+function gridOf(problem: FitProblem) {
+  const { today, width, line, leadFlare, trailFlare, back, through, shoeLength } = modelOf(problem);
+  const ends = ({ low, high }: { low: number; high: number }): [number, number] => [low, high];
+  return {
+    today: {
+      width: today.stanceWidth,
+      lead: today.leadFlare,
+      trail: today.trailFlare,
+      setback: today.setback,
+      lift: 0,
+    },
+    shoe: shoeLength,
+    width: ends(width),
+    line: ends(line),
+    flare: { lead: ends(leadFlare), trail: ends(trailFlare) },
+    back: { trailReach: back!.trail, leadReach: back!.lead, needed: back!.needed },
+    through: { leadReach: through!.lead, needed: through!.needed },
+  };
+}
+
+const timed = (work: () => void): number => {
+  const began = performance.now();
+  work();
+  return performance.now() - began;
+};
+const median = (times: number[]): number => [...times].sort((a, b) => a - b)[Math.floor(times.length / 2)]!;
+
+const problems = Array.from({ length: 200 }, drawn);
+problems.slice(0, 40).forEach((problem) => fit(problem));
+const fits = problems.map((problem) => timed(() => fit(problem)));
+
+/** Both find the least change of the same bodies; the grid goes up to three moves. */
+const COMPARED = problems.slice(0, 12);
+const fitTogetherMs = timed(() => COMPARED.forEach((problem) => fit(problem)));
+const gridTogetherMs = timed(() => COMPARED.forEach((problem) => leastByGrid(gridOf(problem), 3)));
+
+const { body, setup } = problems[0]!;
+const { leadFlare, trailFlare } = measureAddress(setup.address);
+const feet = { flare: { lead: leadFlare, trail: trailFlare }, leadHeelLift: 0 };
+const draw = () => turnBudget('back', body, feet);
+for (let warm = 0; warm < 60; warm += 1) draw();
+const chances = Array.from({ length: 200 }, () => timed(draw));
+
+process.stdout.write(
+  `${JSON.stringify({
+    chanceMs: median(chances),
+    fitMedianMs: median(fits),
+    fitWorstMs: Math.max(...fits),
+    fitTogetherMs,
+    gridTogetherMs,
+    compared: COMPARED.length,
+  })}\n`,
+);

@@ -1,0 +1,35 @@
+import type { Body } from '../build';
+import { setupAsTaught } from '../change';
+import type { FootName } from '../ground';
+import { asPlayed, bandsFor, CLUBS_AND_SHOTS, type HouseMethod, type Played } from '../method';
+import type { Goal, TurningBody } from '../turn';
+import { leastChange } from './fit';
+import type { FitAnswer } from './types';
+
+/** One club's own setup: as the method teaches it, with the least change that frees this body's turn. */
+export interface FittedClub {
+  played: Played;
+  /** Null where nothing meets all of it with this club. */
+  answer: FitAnswer | null;
+}
+
+/**
+ * One fit through the bag, for the full shots: each club begins as the method teaches it, and what a
+ * body needs to turn it needs with every club, so that flares and lifts agree from wedge to driver
+ * and only what the method itself moves with the club moves.
+ */
+export function fitBag(
+  method: HouseMethod,
+  student: Body,
+  body: TurningBody,
+  goal: Goal,
+  naturalToeOut: Record<FootName, number> | null,
+): FittedClub[] {
+  return CLUBS_AND_SHOTS.filter(({ shot }) => shot === 'full').map((each) => {
+    const played = asPlayed(each);
+    const setup = setupAsTaught(method, student, played);
+    const bands = bandsFor(method, student, played);
+    const problem = { setup, build: student.build, bands, body, goal, naturalToeOut, pinned: [] };
+    return { played, answer: leastChange(problem) };
+  });
+}
