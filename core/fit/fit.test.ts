@@ -152,6 +152,21 @@ test('when nothing works: what stands in the way, and the least it would have to
   expect(by.stanceWidth).toBeUndefined();
 });
 
+test('feet far from everything are told all the moves it takes', () => {
+  const far = [
+    ['stanceWidth', 520],
+    ['leadFlare', -5],
+    ['trailFlare', -8],
+    ['hipBump', 55],
+    ['ballAlong', 120],
+  ] as const;
+  const setup = far.reduce((of, [item, value]) => withItem(of, item, value), taught());
+  const [least] = fit(problemOf(STIFF_TRAIL, { setup })).answers;
+  expect(least!.moves.map(({ move }) => move)).toEqual(
+    expect.arrayContaining(['stanceWidth', 'leadFlare', 'trailFlare', 'ballAlong', 'hipBump']),
+  );
+});
+
 test('legs that were not tested leave their turn unknown, and the rest is still fitted', () => {
   const problem = problemOf(FREE, { setup: withItem(taught(), 'stanceWidth', 520) });
   problem.body.legs.turnIn.trail = null;

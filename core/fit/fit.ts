@@ -100,7 +100,9 @@ function answersFor(problem: FitProblem, model: FitModel): FitAnswer[] {
   ];
   const told: Found[] = [];
   return kinds.flatMap(([kind, found]) => {
-    if (!found || found.count > MOST_MOVES + 1 || told.some((each) => same(each, found))) return [];
+    // The least change is told however many moves it takes; another kind is no use with more still.
+    const tooMany = found !== least && (found?.count ?? 0) > MOST_MOVES + 1;
+    if (!found || tooMany || told.some((each) => same(each, found))) return [];
     told.push(found);
     return [answerOf(kind, problem, model, found)];
   });

@@ -29,6 +29,9 @@ import { useLessonContext } from './context';
 import { useTurningBody } from './turning';
 import { useFit } from './useFit';
 
+/** Moves made at once, beyond which nobody knows which one helped. */
+const MOST_AT_ONCE = 3;
+
 const MOVE_NAMES: Record<MoveName, string> = {
   stanceWidth: 'width',
   leadFlare: 'lead foot',
@@ -125,6 +128,9 @@ function Answer({ answer, setup, speech }: AnswerProps) {
       ))}
       {answer.moves.length === 0 && (
         <Body>Nothing: these feet turn far enough, and everything else is in its band.</Body>
+      )}
+      {answer.moves.length > MOST_AT_ONCE && (
+        <Quiet>{`${answer.moves.length} moves: begin with one or two of them, or nobody will know which one helped.`}</Quiet>
       )}
       <Quiet className="figures">{`Turn: ${gainWords(answer)}`}</Quiet>
       {answer.moves.length > 0 && (
