@@ -11,9 +11,9 @@ import {
   type Build,
   type TurningBody,
 } from '@pedastance/core';
-import { fit, modelOf, type FitProblem } from '@pedastance/core/fit';
+import { fit, type FitProblem } from '@pedastance/core/fit';
 import { PRESETS } from '@pedastance/core/presets';
-import { leastByGrid } from '../core/test/grid';
+import { gridOf, leastByGrid } from '../core/test/grid';
 
 const figure = (value: number) => ({ value, source: 'measured' as const, uncertainty: 8 });
 const build: Build = {
@@ -52,26 +52,6 @@ function drawn(): FitProblem {
     goal: USUAL_GOAL,
     naturalToeOut: null,
     pinned: [],
-  };
-}
-
-function gridOf(problem: FitProblem) {
-  const { today, width, line, leadFlare, trailFlare, back, through, shoeLength } = modelOf(problem);
-  const ends = ({ low, high }: { low: number; high: number }): [number, number] => [low, high];
-  return {
-    today: {
-      width: today.stanceWidth,
-      lead: today.leadFlare,
-      trail: today.trailFlare,
-      setback: today.setback,
-      lift: 0,
-    },
-    shoe: shoeLength,
-    width: ends(width),
-    line: ends(line),
-    flare: { lead: ends(leadFlare), trail: ends(trailFlare) },
-    back: { trailReach: back!.trail, leadReach: back!.lead, needed: back!.needed },
-    through: { leadReach: through!.lead, needed: through!.needed },
   };
 }
 

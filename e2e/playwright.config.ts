@@ -30,7 +30,11 @@ export default defineConfig({
   use: { launchOptions, actionTimeout: 15_000, trace: 'retain-on-failure' },
   projects: [
     { name: 'phone', use: phone, testIgnore: 'start.spec.ts' },
-    { name: 'wide', use: wide, testMatch: ['walk.spec.ts', 'screens.spec.ts', 'plan.spec.ts'] },
+    {
+      name: 'wide',
+      use: wide,
+      testMatch: ['walk.spec.ts', 'screens.spec.ts', 'plan.spec.ts', 'methods.spec.ts', 'turn.spec.ts'],
+    },
     { name: 'start', testMatch: 'start.spec.ts' },
   ],
 });

@@ -40,6 +40,12 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
     if (second !== '') await tryOf(page, item, 'second').fill(second);
   }
   await expect(page.getByTestId('screen-turnInTrail')).toContainText('8.0°, tries 4° apart');
+  // Hips that look half as wide are turned by 60 degrees; it is looked at, and not kept here.
+  await press(page, 'By the hips’ width face-on: Hips in posture, going back');
+  await page.getByLabel('Hips in posture, going back, hips’ width square').fill('8');
+  await page.getByLabel('Hips in posture, going back, hips’ width turned').fill('4');
+  await expect(page.getByTestId('screen-hipsBack')).toContainText('60° ± 2°');
+  await press(page, 'Not by the hips’ width face-on: Hips in posture, going back');
   await press(page, 'Keep the screen');
   await expect(page.getByTestId('newest-screen')).toContainText('8° ± 5°');
 

@@ -19,9 +19,9 @@ import {
   type TurningBody,
 } from '..';
 import { PRESETS } from '../presets';
-import { leastByGrid, type GridProblem } from '../test/grid';
+import { gridOf, leastByGrid, type GridProblem } from '../test/grid';
 import { body as studentBody, build } from '../test/example';
-import { fit, fitBag, modelOf, type FitProblem } from '.';
+import { fit, fitBag, type FitProblem } from '.';
 
 const angle = (value: number) => ({ value, uncertainty: 5 });
 
@@ -212,33 +212,10 @@ function drawn(random: () => number): { problem: FitProblem; grid: GridProblem }
     },
     { setup: { ...taught(), address }, bands: bands(key) },
   );
-  const { today, width, line, leadFlare, trailFlare, back, through, shoeLength } = modelOf(problem);
-  const ends = ({ low, high }: { low: number; high: number }): [number, number] => [low, high];
-  return {
-    problem: {
-      ...problem,
-      // What the grid does not go through stays out of it.
-      bands: {
-        ...problem.bands,
-        figures: { ...problem.bands.figures, ballAlong: undefined, leadShare: undefined } as never,
-      },
-    },
-    grid: {
-      today: {
-        width: today.stanceWidth,
-        lead: today.leadFlare,
-        trail: today.trailFlare,
-        setback: today.setback,
-        lift: 0,
-      },
-      shoe: shoeLength,
-      width: ends(width),
-      line: ends(line),
-      flare: { lead: ends(leadFlare), trail: ends(trailFlare) },
-      back: { trailReach: back!.trail, leadReach: back!.lead, needed: back!.needed },
-      through: { leadReach: through!.lead, needed: through!.needed },
-    },
-  };
+  const { figures } = problem.bands;
+  // What the grid does not go through stays out of it.
+  const coupled = { ...figures, ballAlong: undefined, leadShare: undefined } as never;
+  return { problem: { ...problem, bands: { ...problem.bands, figures: coupled } }, grid: gridOf(problem) };
 }
 
 test('on 200 random bodies never more moves than an exhaustive grid finds, and no larger beyond one step', () => {

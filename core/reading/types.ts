@@ -1,6 +1,7 @@
 import type { Body, BuildFigureName } from '../build';
 import type { Caution } from '../cautions';
 import type { Setup } from '../ground';
+import { POSTURE_FIGURES } from '../posture';
 import type { ChoiceQuestion, FigureMark, FigureQuestion, HouseMethod, Played, Unit } from '../method';
 
 /** Raised whenever a figure of a reading could come out differently for the same input. */
@@ -20,16 +21,7 @@ export const ITEMS = [
   'leadHeelToe',
   'trailHeelToe',
   'ballOut',
-  'trailKneeInside',
-  'trailKneeFlex',
-  'hipBump',
-  'hipGap',
-  'hipLine',
-  'shoulderLine',
-  'shoulderTilt',
-  'clubFace',
-  'hipTurn',
-  'shoulderTurn',
+  ...POSTURE_FIGURES,
 ] as const;
 export type Item = (typeof ITEMS)[number];
 

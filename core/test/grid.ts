@@ -2,6 +2,8 @@
  * The least change by brute force: every combination of whole steps, one move first, then two, then
  * three, until something meets all that is asked. Slow, and written without the fit's own search.
  */
+import { modelOf, type FitProblem } from '../fit';
+
 export interface GridProblem {
   today: { width: number; lead: number; trail: number; setback: number; lift: number };
   shoe: number;
@@ -10,6 +12,27 @@ export interface GridProblem {
   flare: { lead: [number, number]; trail: [number, number] };
   back: { trailReach: number; leadReach: number; needed: number };
   through: { leadReach: number; needed: number };
+}
+
+/** A fit's problem as the grid takes it: the moves that bear on one another, and what they have to meet. */
+export function gridOf(problem: FitProblem): GridProblem {
+  const { today, width, line, leadFlare, trailFlare, back, through, shoeLength } = modelOf(problem);
+  const ends = ({ low, high }: { low: number; high: number }): [number, number] => [low, high];
+  return {
+    today: {
+      width: today.stanceWidth,
+      lead: today.leadFlare,
+      trail: today.trailFlare,
+      setback: today.setback,
+      lift: 0,
+    },
+    shoe: shoeLength,
+    width: ends(width),
+    line: ends(line),
+    flare: { lead: ends(leadFlare), trail: ends(trailFlare) },
+    back: { trailReach: back!.trail, leadReach: back!.lead, needed: back!.needed },
+    through: { leadReach: through!.lead, needed: through!.needed },
+  };
 }
 
 type Feet = GridProblem['today'];

@@ -19,10 +19,11 @@ import { naturalToeOut, legTestOf } from '@pedastance/core/screen';
 import { USUAL_GOAL } from '@pedastance/core/turn';
 import { gainWords, liftWords } from '@pedastance/core/turnPhrases';
 import { useMemo, useState } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { changeDraft, lesson, replaceAgreed } from '../../state/lesson';
 import { Button } from '../../ui/Button';
+import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { tellChange } from '../log/sentences';
 import { useLessonContext } from './context';
@@ -78,24 +79,15 @@ function Pins({
   return (
     <View className="gap-1">
       <Quiet>Leave as it is</Quiet>
-      <View role="group" aria-label="Leave as it is" className="flex-row flex-wrap gap-2">
-        {MOVES.map((move) => {
-          const on = pinned.includes(move);
-          return (
-            <Pressable
-              key={move}
-              role="checkbox"
-              aria-checked={on}
-              onPress={() => onToggle(move)}
-              className={`min-h-[48px] justify-center rounded-md border border-ink px-3 ${on ? 'bg-ink' : 'bg-sheet'}`}
-            >
-              <Text className={`font-text text-base ${on ? 'font-semibold text-paper' : 'text-ink'}`}>
-                {capitalised(inFootWords(MOVE_NAMES[move], speech.feet, speech.hand))}
-              </Text>
-            </Pressable>
-          );
-        })}
-      </View>
+      <PickSeveral
+        label="Leave as it is"
+        options={MOVES.map((move) => ({
+          value: move,
+          words: capitalised(inFootWords(MOVE_NAMES[move], speech.feet, speech.hand)),
+        }))}
+        chosen={pinned}
+        onToggle={onToggle}
+      />
     </View>
   );
 }

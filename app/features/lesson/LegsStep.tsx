@@ -10,6 +10,8 @@ import {
   turningBody,
   type Screen,
   type ScreenItem,
+  turnFromWidth,
+  type AngleWay,
 } from '@pedastance/core/screen';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -27,6 +29,9 @@ import { typedNumber } from '../students/buildForm';
 import { useLessonContext } from './context';
 import { Gauge } from './Gauge';
 import { EMPTY_SCREEN, itemIn, keepScreen, SCREEN_WORDS, takesTheTurn, withScreened } from './screening';
+
+/** How far a width is off when it is taken from a picture, as a share of it (starting value). */
+const WIDTH_ERROR = 0.03;
 
 const change = (make: (screen: Screen) => Screen): void => {
   const { draft } = lesson.getState();
@@ -81,11 +86,64 @@ function Try({ item, at, name }: TryProps) {
   );
 }
 
+/** The hips' width seen face-on, square and turned, in any unit: they look as narrow as the turn's cosine. */
+function FromWidth({ name, onTake }: { name: string; onTake: (turn: number) => void }) {
+  const [square, setSquare] = useState('');
+  const [turned, setTurned] = useState('');
+  const [from, to] = [typedNumber(square), typedNumber(turned)];
+  const sound = from > 0 && to > 0 && to <= from;
+  const angle = sound ? turnFromWidth(to, from, from * WIDTH_ERROR) : null;
+  return (
+    <View className="gap-2 bg-sheet p-3">
+      <Quiet>Face-on, in a picture or between two fingers: how wide the hips look, in any unit.</Quiet>
+      <View className="flex-row gap-2">
+        <View className="flex-1">
+          <Field
+            label="Square"
+            aria-label={`${name}, hips’ width square`}
+            value={square}
+            onChangeText={setSquare}
+            inputMode="decimal"
+          />
+        </View>
+        <View className="flex-1">
+          <Field
+            label="Turned"
+            aria-label={`${name}, hips’ width turned`}
+            value={turned}
+            onChangeText={setTurned}
+            inputMode="decimal"
+            fault={turned !== '' && square !== '' && !sound ? 'Expected less than when square' : undefined}
+          />
+        </View>
+      </View>
+      {angle && (
+        <Body className="figures">{`${angleFigure(angle.value)} ± ${angleFigure(angle.uncertainty)}${angle.uncertainty > 8 ? ': rough this near square' : ''}`}</Body>
+      )}
+      <Button
+        words="Take it"
+        label={`Take the angle from the width: ${name}`}
+        disabled={!angle}
+        onPress={() => angle && onTake(Math.round(angle.value))}
+      />
+    </View>
+  );
+}
+
 function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
   const screen = useStore(lesson, (state) => state.draft?.screen ?? EMPTY_SCREEN);
   const { tries, pain } = itemIn(screen, item);
   const [gauging, setGauging] = useState(false);
   const [hurts, setHurts] = useState(pain !== '');
+  const [byWidth, setByWidth] = useState(false);
+  const take = (turn: number, by: AngleWay) => {
+    change((of) => {
+      const before = itemIn(of, item).tries;
+      return withScreened(of, item, { tries: [...before.slice(-1), turn], by });
+    });
+    setGauging(false);
+    setByWidth(false);
+  };
   const words = SCREEN_WORDS[item];
   const name = spoken(words.name, speech);
   const mean = tries.length > 0 ? tries.reduce((sum, each) => sum + each, 0) / tries.length : null;
@@ -101,23 +159,14 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
       </View>
       <Quiet>{spoken(words.how, speech)}</Quiet>
       {gauging ? (
-        <Gauge
-          label={name}
-          onTake={(turn) => {
-            change((screen) => {
-              const before = itemIn(screen, item).tries;
-              return withScreened(screen, item, { tries: [...before.slice(-1), turn], by: 'gauge' });
-            });
-            setGauging(false);
-          }}
-          onDone={() => setGauging(false)}
-        />
+        <Gauge label={name} onTake={(turn) => take(turn, 'gauge')} onDone={() => setGauging(false)} />
       ) : (
         <View className="flex-row items-start gap-2">
           <Try item={item} at={0} name={name} />
           <Try item={item} at={1} name={name} />
         </View>
       )}
+      {byWidth && <FromWidth name={name} onTake={(turn) => take(turn, 'apparent width')} />}
       {hurts && (
         <Field
           label={`${name}: when does it hurt?`}
@@ -135,6 +184,14 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
             words="Gauge"
             label={`Use the phone as a gauge: ${name}`}
             onPress={() => setGauging(true)}
+          />
+        )}
+        {(item === 'hipsBack' || item === 'hipsThrough') && !hurts && (
+          <Button
+            look="quiet"
+            words={byWidth ? 'Not by width' : 'By width'}
+            label={`${byWidth ? 'Not by' : 'By'} the hips’ width face-on: ${name}`}
+            onPress={() => setByWidth(!byWidth)}
           />
         )}
         <Button

@@ -13,9 +13,10 @@ import {
 } from '@pedastance/core/method';
 import type { LengthUnit } from '@pedastance/core/phrases';
 import { useState, type ReactNode } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Quiet } from '../../ui/Words';
 import { join, split, withRule, withTolerance } from './contents';
 import { NumberBox } from './NumberBox';
@@ -133,37 +134,6 @@ function MarkFigures({
   );
 }
 
-interface PickProps {
-  label: string;
-  options: readonly { value: string; words: string }[];
-  chosen: readonly string[];
-  onToggle: (value: string) => void;
-}
-
-/** Several of a few. */
-function PickSeveral({ label, options, chosen, onToggle }: PickProps) {
-  return (
-    <View role="group" aria-label={label} className="flex-row flex-wrap gap-2">
-      {options.map(({ value, words }) => {
-        const on = chosen.includes(value);
-        return (
-          <Pressable
-            key={value}
-            role="checkbox"
-            aria-checked={on}
-            onPress={() => onToggle(value)}
-            className={`min-h-[48px] justify-center rounded-md border border-ink px-3 ${on ? 'bg-ink' : 'bg-sheet'}`}
-          >
-            <Text className={`font-text text-base ${on ? 'font-semibold text-paper' : 'text-ink'}`}>
-              {words}
-            </Text>
-          </Pressable>
-        );
-      })}
-    </View>
-  );
-}
-
 const toggled = <Value extends string>(values: readonly Value[], value: Value): Value[] =>
   values.includes(value) ? values.filter((each) => each !== value) : [...values, value];
 
@@ -209,7 +179,7 @@ function SplitOff({
         label="Clubs with an answer of their own"
         options={answer.clubs.map((club) => ({ value: club, words: clubById(club).name }))}
         chosen={clubs}
-        onToggle={(club) => setClubs(toggled(clubs, club as ClubId))}
+        onToggle={(club) => setClubs(toggled(clubs, club))}
       />
       <View className="flex-row gap-3">
         <Button words="Give them their own" disabled={!possible} onPress={() => onSplit(clubs)} />
