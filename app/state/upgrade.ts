@@ -20,7 +20,7 @@ export function wholeEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Ent
 }
 
 /** A letter written before letters could be of a method, in today's shape. */
-export function wholeLetter({ studentId, ...letter }: Letter & { studentId?: string }): Letter {
+function wholeLetter({ studentId, ...letter }: Letter & { studentId?: string }): Letter {
   const { writing } = letter;
   const subjectId = letter.subjectId ?? studentId;
   if (writing.route !== 'entry') return { ...letter, subjectId };

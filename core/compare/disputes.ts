@@ -83,7 +83,7 @@ const DISPUTES: readonly Dispute[] = [
   },
 ];
 
-export interface Disputed {
+interface Disputed {
   question: FigureQuestion;
   title: string;
   sides: { name: string; says: string; methods: string[] }[];

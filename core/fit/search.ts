@@ -18,7 +18,7 @@ export interface Found {
 }
 
 /** What is preferred above fewer and smaller moves; the least of it is taken. */
-export type Primary = (leadFlare: number, trailFlare: number, lift: number) => number;
+type Primary = (leadFlare: number, trailFlare: number, lift: number) => number;
 
 const ROUNDING = 1e-9;
 const inside = (value: number, { low, high }: { low: number; high: number }): boolean =>

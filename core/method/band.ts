@@ -31,10 +31,7 @@ export interface RuleInput extends Played {
 }
 
 /** A value that moves with club length: linear between the marks, the nearest mark's beyond them. */
-export function alongMarks(
-  marks: readonly { lengthInches: number; value: number }[],
-  lengthInches: number,
-): number {
+function alongMarks(marks: readonly { lengthInches: number; value: number }[], lengthInches: number): number {
   const first = marks[0]!;
   const last = marks[marks.length - 1]!;
   if (lengthInches <= first.lengthInches) return first.value;

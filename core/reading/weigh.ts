@@ -34,7 +34,7 @@ const TURN_STEP = 5;
 const PATH_STEP = 1;
 
 /** What comes first from the ground up: a part's share of its weight (starting values). */
-export const GROUND_UP: Record<Part, number> = {
+const GROUND_UP: Record<Part, number> = {
   feet: 1,
   knees: 0.9,
   hips: 0.8,

@@ -21,12 +21,6 @@ export interface LegsAndTrunk {
   trunk: Record<Turn, Angle | null>;
 }
 
-export const NOT_SCREENED: LegsAndTrunk = {
-  turnIn: { lead: null, trail: null },
-  turnOut: { lead: null, trail: null },
-  trunk: { back: null, through: null },
-};
-
 /** The feet as far as turning goes: both flares, and how far the lead heel may leave the ground. */
 export interface TurningFeet {
   flare: Record<FootName, number>;

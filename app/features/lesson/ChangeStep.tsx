@@ -2,7 +2,6 @@ import { withItem, withSuggestions } from '@pedastance/core/change';
 import type { Setup } from '@pedastance/core/ground';
 import type { Speech } from '@pedastance/core/phrases';
 import type { Finding, Item } from '@pedastance/core/reading';
-import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { lesson, openStep, replaceAgreed } from '../../state/lesson';
@@ -20,6 +19,7 @@ import { NeedsClub } from './NeedsClub';
 import { NotPlaced } from './ReadStep';
 import { TurnPanel } from './TurnPanel';
 import { useReading } from './useReading';
+import { useSettled } from './useSettled';
 import { WorkPlace } from './WorkPlace';
 
 /** Changes agreed at once, beyond which nobody knows which one helped. */
@@ -76,16 +76,6 @@ function toggle(
   replaceAgreed(next.length === 0 ? null : from, next);
 }
 
-/** The agreed setup, as it is when no shoe is under the finger: words follow the feet when they are let go. */
-function useSettledAgreed(): Setup | null {
-  const held = useStore(lesson, (state) => (state.dragging ? undefined : (state.draft?.agreed ?? null)));
-  const [agreed, setAgreed] = useState<Setup | null>(held ?? null);
-  useEffect(() => {
-    if (held !== undefined) setAgreed(held);
-  }, [held]);
-  return agreed;
-}
-
 function Spoken({ setup, agreed, speech }: { setup: Setup; agreed: Setup | null; speech: Speech }) {
   const lines = agreed ? tellChange(setup, agreed, speech) : [];
   return (
@@ -124,7 +114,7 @@ function Agreeing() {
   const read = useReading();
   const taken = useStore(lesson, (state) => state.draft?.taken ?? []);
   const loads = useStore(lesson, (state) => state.deskFor === 'load');
-  const agreed = useSettledAgreed();
+  const agreed = useSettled((state) => state.draft?.agreed ?? null);
   if (!read) return null;
   const { setup, reading } = read;
   const forward = reading.findings.filter((finding) => finding.putForward);

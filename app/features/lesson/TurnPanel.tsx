@@ -11,25 +11,15 @@ import {
   type TurnTrade,
 } from '@pedastance/core/turn';
 import { budgetSentence, nextStopSentence, stopSentence } from '@pedastance/core/turnPhrases';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { useStore } from 'zustand';
-import { changeDraft, currentSetup, lesson, openStep } from '../../state/lesson';
+import { changeDraft, currentSetup, openStep } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useLessonContext } from './context';
 import { budgetsOf, feetOf, useLeadHeelLift, useTurningBody } from './turning';
-
-/** The feet on the plan as they are when nothing is under the finger. */
-export function useSettledSetup(): Setup | null {
-  const held = useStore(lesson, (state) => (state.dragging ? undefined : currentSetup(state)));
-  const [setup, setSetup] = useState<Setup | null>(held ?? null);
-  useEffect(() => {
-    if (held !== undefined) setSetup(held);
-  }, [held]);
-  return setup;
-}
+import { useSettled } from './useSettled';
 
 function tradeName({ change, by }: TurnTrade, speech: Speech): string {
   const names: Record<TurnTrade['change'], string> = {
@@ -152,7 +142,7 @@ const LIFTS = [0, 5, 10, 15, 20, 25] as const;
 /** How far the pelvis turns on these feet, what stops it first, and what would free it. */
 export function TurnPanel({ speech }: { speech: Speech }) {
   const body = useTurningBody();
-  const setup = useSettledSetup();
+  const setup = useSettled(currentSetup);
   const lift = useLeadHeelLift();
   const [open, setOpen] = useState(false);
   if (!setup) return null;
