@@ -9,7 +9,9 @@ import {
   ITEM_DEFINITIONS,
   ITEMS,
   POSTURE_FIGURES,
+  MOST_LIFT_MM,
   SHOTS,
+  SHOULDER_GOALS,
   SWING_PATHS,
   canPitch,
   type ChoiceQuestion,
@@ -196,6 +198,10 @@ export const ChangeEntry = z.strictObject({
   readingId: Id,
   fromAddressId: Id,
   toAddressId: Id,
+  /** How far the lead heel is to come up going back, mm. */
+  leadHeelLift: z.number().min(0).max(MOST_LIFT_MM),
+  /** The turn of the shoulders it was agreed for, degrees. */
+  shoulderGoal: z.number().min(SHOULDER_GOALS.least).max(SHOULDER_GOALS.most),
   reason: text(1, 500),
   feel: text(0, 500),
   note: text(0, 2000),

@@ -79,6 +79,7 @@ const screened = (item: ScreenItem) => {
       item: z.literal(item),
       tries: z.array(z.number().min(least).max(most)).max(MOST_TRIES),
       by: z.enum(ANGLE_WAYS),
+      uncertainty: z.number().positive().max(90).nullable(),
       pain: text(0, LONGEST_PAIN),
     })
     .refine(({ tries, pain }) => tries.length > 0 || pain !== '', {

@@ -1,5 +1,5 @@
 import type { CDPSession, Page } from '@playwright/test';
-import { expect, openLesson, press, signIn, step, student, test, typeFigure } from './product';
+import { expect, press, signIn, step, student, test, typeFigure } from './product';
 
 const tryOf = (page: Page, name: string, which = 'first') =>
   page.getByLabel(`${name}, ${which} try, degrees`);
@@ -45,7 +45,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   await page.getByLabel('Hips in posture, going back, hips’ width square').fill('8');
   await page.getByLabel('Hips in posture, going back, hips’ width turned').fill('4');
   await expect(page.getByTestId('screen-hipsBack')).toContainText('60° ± 2°');
-  await press(page, 'Not by the hips’ width face-on: Hips in posture, going back');
+  await press(page, 'Close: Hips in posture, going back');
   await press(page, 'Keep the screen');
   await expect(page.getByTestId('newest-screen')).toContainText('8° ± 5°');
 
@@ -77,18 +77,37 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   await expect(least).toContainText('Turn the trail foot out 12°, to 27° out, the toe kept on its line.');
   await expect(least).toContainText('back 33° → 45° of 45°');
   await page.getByTestId('fit-panel').getByRole('checkbox', { name: 'Trail foot' }).click();
-  await expect(page.getByTestId('fit-nothing')).toContainText('The turn back would have to give 12.0°.');
+  const nothing = page.getByTestId('fit-nothing');
+  await expect(nothing).toContainText('The turn back would have to give 12.0°.');
+  await expect(nothing).toContainText('▲ Falls short: The turn back by 12.0°.');
   await page.getByTestId('fit-panel').getByRole('checkbox', { name: 'Trail foot' }).click();
+  // What is offered stands on the plan beside today's feet, under its number.
+  await expect(page.locator('[data-part=ghost-trail-1-mark]')).toHaveText(/^1/);
+  // A shorter goal needs no change at all; the usual one is taken again.
+  for (const _step of [1, 2, 3]) await press(page, 'Shoulders are to turn 5° less');
+  await expect(page.getByTestId('shoulder-goal')).toHaveText('75°');
+  await expect(panel).toContainText('30° is needed');
+  await expect(least).toContainText('Nothing: these feet turn far enough');
+  for (const _step of [1, 2]) await press(page, 'Shoulders are to turn 5° more');
+  await expect(least).toContainText('Turn the trail foot out 7°');
   await press(page, 'Take: fewest moves');
-  await expect(page.locator('[data-part=fan-back-words]')).toHaveText('45°');
+  await expect(page.locator('[data-part=fan-back-words]')).toHaveText('40°');
+  await page.getByTestId('turn-panel').getByRole('radio', { name: '1.0 cm' }).click();
   await step(page, 'keep');
   await page.getByRole('textbox', { name: 'Reason' }).fill('Trail leg stops the turn.');
   await press(page, 'Record the change');
   await expect(page.getByText('On this device and on the server.')).toBeVisible();
   await press(page, 'Finish the lesson');
   const card = page.getByTestId('log-card').first();
-  await expect(card).toContainText('15.0° → 27.0°');
+  await expect(card).toContainText('15.0° → 22.0°');
+  await expect(card).toContainText('0 → 1.0 cm');
   await expect(card).toContainText('Trail leg stops the turn.');
+  const [agreed] = await product.sql(
+    `select lead_heel_lift as lift, shoulder_goal as goal from change_entry
+     join student on student.id = change_entry.student_id where student.name = $1`,
+    [name],
+  );
+  expect(agreed).toEqual({ lift: 10, goal: 85 });
   const [row] = await product.sql<{ items: number; screened: boolean }>(
     `select (select count(*)::int from screened_item where screen_id = leg_screen.id) as items,
        exists (select 1 from reading_entry where screen_id = leg_screen.id) as screened
@@ -103,7 +122,9 @@ test('a leg that hurts is not built upon, and the turn says what it cannot know'
   product,
 }) => {
   await signIn(page, product);
-  await openLesson(page, 'Gunnar Oxthwaite', '7-iron');
+  await addSenior(page, `Senior Sorehip ${test.info().project.name}`);
+  await page.getByRole('radio', { name: '7-iron', exact: true }).click();
+  await press(page, 'Place the feet');
   await expect(page.getByTestId('turn-panel')).toContainText('they have not been screened');
   await step(page, 'legs');
   await press(page, 'Screen the legs');
@@ -153,6 +174,33 @@ test('the phone as a gauge: zero, turn, steady, taken; and wandering', async ({ 
   }
   await expect(gauge).toContainText('wandering');
   await expect(page.getByRole('button', { name: /Take the gauge/ })).toHaveAttribute('aria-disabled', 'true');
+});
+
+test('an angle by eye on the dial, and one from the hips’ width, keep how rough they are', async ({
+  page,
+  product,
+}) => {
+  await signIn(page, product);
+  await addSenior(page, `Senior Byeye ${test.info().project.name}`);
+  await step(page, 'legs');
+  await press(page, 'Screen the legs');
+  await press(page, 'Set a dial by eye: Lead leg, turned in');
+  const dial = page.getByRole('slider', { name: 'Dial: Lead leg, turned in' });
+  const box = (await dial.boundingBox())!;
+  // Straight to the right of the needle's foot is a right angle: as far as a hip turns in, 70.
+  await page.mouse.click(box.x + box.width - 4, box.y + box.height * 0.9);
+  await expect(dial).toHaveAttribute('aria-valuenow', '70');
+  for (let to = 70; to > 40; to -= 1) await dial.press('ArrowLeft');
+  await press(page, 'Take the dial’s angle: Lead leg, turned in');
+  await expect(tryOf(page, 'Lead leg, turned in')).toHaveValue('40');
+  await press(page, 'By the hips’ width face-on: Hips in posture, going back');
+  await page.getByLabel('Hips in posture, going back, hips’ width square').fill('10');
+  await page.getByLabel('Hips in posture, going back, hips’ width turned').fill('9.8');
+  await press(page, 'Take the angle from the width: Hips in posture, going back');
+  await press(page, 'Keep the screen');
+  const newest = page.getByTestId('newest-screen');
+  await expect(newest).toContainText('40° ± 8°');
+  await expect(newest).toContainText('11° ± 8°');
 });
 
 test('a sensor that is refused, or that there is none of, leaves the typed figure', async ({

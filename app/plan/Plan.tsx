@@ -4,7 +4,15 @@ import type { Reading } from '@pedastance/core/reading';
 import { TURNS } from '@pedastance/core/turn';
 import { useEffect, useId, useRef } from 'react';
 import type { Viewpoint } from '../state/preferences';
-import { drawPlan, solePath, viewOf, type DrawingInput, type DrawingMemory, type Turning } from './drawing';
+import {
+  drawPlan,
+  solePath,
+  viewOf,
+  type DrawingInput,
+  type DrawingMemory,
+  type Ghost,
+  type Turning,
+} from './drawing';
 import { frameFor, projection, type Frame, type Projection } from './frame';
 import { createPainter, type Painter } from './painter';
 import { planWords } from './words';
@@ -16,9 +24,9 @@ export interface Scene {
   subscribe(changed: () => void): () => void;
 }
 
-export const stillScene = (setup: Setup, shown: readonly Setup[] = []): Scene => ({
+export const stillScene = (setup: Setup, shown: readonly Ghost[] = []): Scene => ({
   setup: () => setup,
-  frame: () => widestFrame([setup, ...shown]),
+  frame: () => widestFrame([setup, ...shown.map((ghost) => ghost.setup)]),
   subscribe: () => () => undefined,
 });
 
@@ -57,8 +65,8 @@ export interface PlanProps {
   viewpoint: Viewpoint;
   length: LengthUnit;
   shoulderBreadth: number;
-  /** Drawn dashed under the feet: the address before the change, or the same feet with other clubs. */
-  ghosts?: readonly Setup[];
+  /** Drawn under the feet, not in their place. */
+  ghosts?: readonly Ghost[];
   judge?: ((setup: Setup) => Reading | null) | undefined;
   /** What the student brings to a turn: draws the fan. */
   turning?: Turning | null;
@@ -105,24 +113,35 @@ function Shoe({ foot, setup, holds }: { foot: 'lead' | 'trail'; setup: Setup; ho
   );
 }
 
-function Ghosts({ setups }: { setups: readonly Setup[] }) {
+function Ghosts({ ghosts }: { ghosts: readonly Ghost[] }) {
   return (
     <g data-part="ghost">
-      {setups.map((setup, at) =>
-        (['trail', 'lead'] as const).map((foot) => (
-          <path
-            key={`${foot}-${at}`}
-            className="ghost"
-            data-part={`ghost-${foot}-${at}`}
-            d={solePath(setup.address.shoe)}
-          />
+      {ghosts.map(({ setup, feet, mark }, at) =>
+        feet.map((foot) => (
+          <g key={`${foot}-${at}`}>
+            <path
+              className={mark === undefined ? 'ghost' : 'ghost offered'}
+              data-part={`ghost-${foot}-${at}`}
+              d={solePath(setup.address.shoe)}
+            />
+            {mark !== undefined && (
+              <text
+                className="mark halo"
+                data-part={`ghost-${foot}-${at}-mark`}
+                textAnchor="middle"
+                fontSize="1em"
+              >
+                {mark}
+              </text>
+            )}
+          </g>
         )),
       )}
     </g>
   );
 }
 
-const NO_GHOSTS: readonly Setup[] = [];
+const NO_GHOSTS: readonly Ghost[] = [];
 
 /**
  * The two shoes from above. React renders it once; what the feet decide is painted straight onto
@@ -225,7 +244,7 @@ export function Plan(props: PlanProps) {
         <line className="square" data-part="ball-drop" />
         <Shoe foot="trail" setup={first} holds={holds} />
         <Shoe foot="lead" setup={first} holds={holds} />
-        {ghosts.length > 0 && <Ghosts setups={ghosts} />}
+        {ghosts.length > 0 && <Ghosts ghosts={ghosts} />}
         <g data-part="fan" opacity="0">
           {TURNS.map((turn) => (
             <g key={turn}>

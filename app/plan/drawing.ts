@@ -17,7 +17,7 @@ import {
   inOrderMet,
   neededTurn,
   stopsOf,
-  USUAL_GOAL,
+  type Goal,
   type Turn,
   type TurningBody,
 } from '@pedastance/core/turn';
@@ -38,16 +38,29 @@ export interface DrawingInput {
   reading: Reading | null;
   /** What the student brings to a turn; null before the legs were screened. */
   turning?: Turning | null;
-  /** Drawn dashed under the feet: the address before the change, or the same feet with other clubs. */
-  ghosts?: readonly Setup[];
+  /** Drawn under the feet, not in their place. */
+  ghosts?: readonly Ghost[];
   /** The drawing's box, px. */
   size: { width: number; height: number };
 }
 
-/** A body with how far its lead heel may come up going back, mm. */
+/** Feet that are not, or not yet, stood in: an address before, the same with another club, or an offer. */
+export interface Ghost {
+  setup: Setup;
+  feet: readonly FootName[];
+  /** What an offer is known by beside the plan; one without is only dashed. */
+  mark?: string;
+}
+
+const BOTH_FEET = ['trail', 'lead'] as const;
+
+export const wholeGhost = (setup: Setup): Ghost => ({ setup, feet: BOTH_FEET });
+
+/** A body with how far its lead heel may come up going back, mm, and the turn it works toward. */
 export interface Turning {
   body: TurningBody;
   leadHeelLift: number;
+  goal: Goal;
 }
 
 /** A figure out of its band carries a shape as well as a colour. */
@@ -285,7 +298,7 @@ interface Fan {
  * and how far it needs to. It changes when a foot is turned, not when one is moved.
  */
 function fanAboutMiddle(
-  { body, leadHeelLift }: Turning,
+  { body, leadHeelLift, goal }: Turning,
   measures: AddressMeasures,
   shoeLength: number,
   place: Projection,
@@ -304,7 +317,7 @@ function fanAboutMiddle(
     const known = stops.every((stop) => stop.at !== null);
     const first = inOrderMet(stops)[0]!;
     const limit = known ? Math.max(0, Math.min(90, first.at!.value)) : 0;
-    const needed = neededTurn(turn, body, USUAL_GOAL).value;
+    const needed = neededTurn(turn, body, goal).value;
     const short = known && limit < needed - 0.5;
     const from = at(0, 1);
     const to = at(limit, 1);
@@ -356,11 +369,20 @@ function fanParts(
   };
 }
 
-function ghostParts({ ghosts = [] }: DrawingInput, place: Projection): Drawing {
+/** How far beyond its toe a ghost's mark stands, as a share of the shoe. */
+const MARK_SHARE = 1.09;
+
+function ghostParts({ ghosts = [] }: DrawingInput, place: Projection, mmPerPx: number): Drawing {
   const parts: Drawing = {};
-  for (const [at, ghost] of ghosts.entries()) {
-    parts[`ghost-trail-${at}`] = { transform: footMatrix(ghost, 'trail', place) };
-    parts[`ghost-lead-${at}`] = { transform: footMatrix(ghost, 'lead', place) };
+  for (const [at, { setup, feet, mark }] of ghosts.entries()) {
+    for (const foot of feet) {
+      parts[`ghost-${foot}-${at}`] = { transform: footMatrix(setup, foot, place) };
+      if (mark === undefined) continue;
+      const { heel, flare } = setup.address[foot];
+      const beyond = heelToToe(foot, flare, setup.address.shoe.length * MARK_SHARE);
+      const end = place.toScreen({ x: heel.x + beyond.x, y: heel.y + beyond.y });
+      parts[`ghost-${foot}-${at}-mark`] = { transform: moved(end.x, end.y + 5 * mmPerPx) };
+    }
   }
   return parts;
 }
@@ -398,7 +420,7 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
     grid: { x: n(view.left), y: n(view.top), width: n(view.width), height: n(view.height) },
     ...footOf('trail'),
     ...footOf('lead'),
-    ...ghostParts(input, place),
+    ...ghostParts(input, place, view.mmPerPx),
     ...fanParts(input, measures, place, view.mmPerPx, memory),
     'toe-line': extended(at('trail'), at('lead')),
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),

@@ -1,7 +1,7 @@
 import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core/method';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import { addWholeRead } from './upgrade';
+import { bringUp } from './upgrade';
 import type { LessonDraft } from './lessonDraft';
 import type { Letter } from './letter';
 
@@ -34,7 +34,7 @@ export type DeviceDatabase = IDBPDatabase<Schema>;
 export const COPIES = ['students', 'methods', 'builds', 'screens', 'entries'] as const;
 
 const NAME = 'pedastance';
-const VERSION = 2;
+const VERSION = 3;
 
 let opened: Promise<DeviceDatabase> | undefined;
 
@@ -46,9 +46,9 @@ export function deviceDatabase(): Promise<DeviceDatabase> {
         database
           .createObjectStore(name, { keyPath: ['owner', 'id'] })
           .createIndex('byStudent', ['owner', 'studentId']);
-      if (before === 1) {
-        ofStudents('screens');
-        return addWholeRead(transaction);
+      if (before > 0) {
+        if (before < 2) ofStudents('screens');
+        return bringUp(transaction);
       }
       database.createObjectStore('device');
       for (const name of ['students', 'methods', 'drafts'] as const) {

@@ -19,6 +19,7 @@ import {
 } from '@pedastance/core/ground';
 import { NOT_LOOKED_AT, type Posture } from '@pedastance/core/posture';
 import { createStore } from 'zustand/vanilla';
+import type { Ghost } from '../plan/drawing';
 import { frameFor, outgrown, type Frame } from '../plan/frame';
 import { keepDraft } from './drafts';
 import type { LessonDraft } from './lessonDraft';
@@ -44,6 +45,8 @@ interface OpenLesson {
   keepToe: boolean;
   /** A foot taken back turns with the line, or keeps its flare. */
   turnWithLine: boolean;
+  /** Feet that an answer of the fit would have, drawn on the plan while they are offered. */
+  offers: readonly Ghost[];
   past: Pick<LessonDraft, 'setup' | 'agreed' | 'taken'>[];
   /** A foot or the ball is under the finger; saving and re-framing wait. */
   dragging: boolean;
@@ -59,6 +62,7 @@ export const lesson = createStore<OpenLesson>(() => ({
   deskFor: 'feet',
   keepToe: true,
   turnWithLine: false,
+  offers: [],
   past: [],
   dragging: false,
 }));
@@ -105,7 +109,7 @@ export function openLesson(owner: string, draft: LessonDraft): void {
 
 export function closeLesson(): void {
   keepBeforeLeaving();
-  lesson.setState({ draft: null, frame: null, past: [] });
+  lesson.setState({ draft: null, frame: null, past: [], offers: [] });
 }
 
 /** Changes the draft, with the moment given to it. */

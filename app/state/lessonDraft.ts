@@ -22,6 +22,8 @@ export interface LessonDraft {
   step: Step;
   /** The house method it is read with; null is the coach's usual one. */
   methodId: string | null;
+  /** How far the shoulders are to turn at the top, degrees. */
+  shoulderGoal: number;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
   club: ClubId | null;
@@ -43,7 +45,12 @@ export interface LessonDraft {
   recorded: Recorded[];
 }
 
-export function newDraft(id: string, studentId: string, startedAt: string): LessonDraft {
+export function newDraft(
+  id: string,
+  studentId: string,
+  startedAt: string,
+  shoulderGoal: number,
+): LessonDraft {
   return {
     id,
     studentId,
@@ -51,6 +58,7 @@ export function newDraft(id: string, studentId: string, startedAt: string): Less
     updatedAt: startedAt,
     step: 'who',
     methodId: null,
+    shoulderGoal,
     screen: null,
     recorded: [],
     ...untouchedClub,

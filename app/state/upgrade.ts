@@ -1,7 +1,9 @@
-import type { LogEntry, NewEntry } from '@pedastance/contract';
+import type { ChangeEntry, LogEntry, NewEntry } from '@pedastance/contract';
 import type { Finding } from '@pedastance/core/reading';
+import type { Screen } from '@pedastance/core/screen';
 import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './database';
+import type { LessonDraft } from './lessonDraft';
 import type { Letter } from './letter';
 
 /** What a finding says of itself that it did not before the whole body was read: nothing. */
@@ -12,23 +14,46 @@ const SAID_NOTHING: Pick<Finding, 'untested' | 'weight' | 'because' | 'withheld'
   withheld: null,
 };
 
-/** An entry made before the whole body was read, in today's shape. */
+/** What a change lifted and aimed at before either was kept: nothing, and the usual turn. */
+const LIFTED_NOTHING: Pick<ChangeEntry, 'leadHeelLift' | 'shoulderGoal'> = {
+  leadHeelLift: 0,
+  shoulderGoal: 90,
+};
+
+/** An entry of any earlier shape in today's. */
 export function wholeEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
+  if (entry.kind === 'change') return { ...LIFTED_NOTHING, ...entry };
   if (entry.kind !== 'reading') return entry;
   const findings = entry.findings.map((finding) => ({ ...SAID_NOTHING, ...finding }));
   return { ...entry, screenId: entry.screenId ?? null, choices: entry.choices ?? [], findings };
 }
 
-/** A letter written before letters could be of a method, in today's shape. */
+/** A screen from before the way of taking an angle told how sure it was, in today's shape. */
+export const wholeScreen = <Taken extends Screen>(screen: Taken): Taken => ({
+  ...screen,
+  items: screen.items.map((item) => ({ ...item, uncertainty: item.uncertainty ?? null })),
+});
+
+/** A lesson in progress of any earlier shape in today's. */
+const wholeDraft = (draft: LessonDraft): LessonDraft => ({
+  ...draft,
+  shoulderGoal: draft.shoulderGoal ?? LIFTED_NOTHING.shoulderGoal,
+  screen: draft.screen && wholeScreen(draft.screen),
+});
+
+/** A letter of any earlier shape in today's. */
 function wholeLetter({ studentId, ...letter }: Letter & { studentId?: string }): Letter {
   const { writing } = letter;
   const subjectId = letter.subjectId ?? studentId;
+  if (writing.route === 'screen') {
+    return { ...letter, subjectId, writing: { route: 'screen', body: wholeScreen(writing.body) } };
+  }
   if (writing.route !== 'entry') return { ...letter, subjectId };
   return { ...letter, subjectId, writing: { route: 'entry', body: wholeEntry(writing.body) } };
 }
 
-/** Brings what a device kept before the whole body was read to today's shape; nothing is lost. */
-export async function addWholeRead(
+/** Brings what a device kept in an earlier shape to today's; nothing is lost. */
+export async function bringUp(
   transaction: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>,
 ): Promise<void> {
   for (let at = await transaction.objectStore('outbox').openCursor(); at; at = await at.continue()) {
@@ -36,5 +61,11 @@ export async function addWholeRead(
   }
   for (let at = await transaction.objectStore('entries').openCursor(); at; at = await at.continue()) {
     await at.update({ ...at.value, value: wholeEntry(at.value.value) });
+  }
+  for (let at = await transaction.objectStore('screens').openCursor(); at; at = await at.continue()) {
+    await at.update({ ...at.value, value: wholeScreen(at.value.value) });
+  }
+  for (let at = await transaction.objectStore('drafts').openCursor(); at; at = await at.continue()) {
+    await at.update({ ...at.value, value: wholeDraft(at.value.value) });
   }
 }

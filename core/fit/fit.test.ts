@@ -117,7 +117,7 @@ test('an answer’s setup holds what it promises, measured and budgeted again', 
         flare: { lead: measures.leadFlare, trail: measures.trailFlare },
         leadHeelLift: answer.leadHeelLift,
       };
-      const back = turnBudget('back', problem.body, feet, USUAL_GOAL, { draws: 1 });
+      const back = turnBudget('back', problem.body, feet, USUAL_GOAL, { draws: 0 });
       expect(back.limit).toBeCloseTo(answer.back!.to, 6);
       expect(back.limit! + 1e-6).toBeGreaterThanOrEqual(neededTurn('back', problem.body, USUAL_GOAL).value);
       for (const { move, to } of answer.moves) {
@@ -150,6 +150,36 @@ test('when nothing works: what stands in the way, and the least it would have to
   expect(by['turn back']).toBe(30);
   expect(by['turn through']).toBe(30);
   expect(by.stanceWidth).toBeUndefined();
+});
+
+test('when nothing works: the nearest feet, what they leave unmet, and that they meet all else', () => {
+  const problem = problemOf({ inLead: 0, inTrail: 40, outLead: 20, trunk: 45 });
+  const { nearest, relaxations } = fit(problem);
+  expect(nearest!.unmet).toEqual([relaxations[0]]);
+  expect(nearest!.back!.to).toBeGreaterThanOrEqual(nearest!.back!.needed - 30);
+  expect(nearest!.through!.to).toBeGreaterThanOrEqual(nearest!.through!.needed);
+});
+
+test('what must give together is held to as far as it can be, the turn last', () => {
+  // Neither turn alone would do: the lead leg comes through 45 short, and goes back 40 short.
+  const setup = withItem(taught(), 'stanceWidth', 700);
+  const problem = problemOf(
+    { inLead: 20, inTrail: 5, outLead: 40, trunk: 45 },
+    { setup, pinned: ['trailFlare', 'stanceWidth'] },
+  );
+  const told: number[] = [];
+  const { relaxations, nearest } = fit(problem, (done) => told.push(done));
+  expect(relaxations).toEqual([]);
+  const by = Object.fromEntries(nearest!.unmet.map((each) => [each.requirement, each.by]));
+  const { high } = problem.bands.figures.stanceWidth!;
+  expect(by.stanceWidth).toBe(Math.ceil((700 - high) / 5) * 5);
+  expect(by['turn back']).toBeGreaterThan(0);
+  expect(Object.keys(by)).toHaveLength(2);
+  expect(nearest!.moves.map(({ move }) => move)).not.toContain('stanceWidth');
+  // Told as it goes, never backward, never done before it is.
+  expect(told).toEqual([...told].sort((a, b) => a - b));
+  expect(told.length).toBeGreaterThan(5);
+  expect(told.every((done) => done > 0 && done < 1)).toBe(true);
 });
 
 test('feet far from everything are told all the moves it takes', () => {

@@ -47,7 +47,13 @@ function setupWith(setup: Setup, values: Found['values']): Setup {
   };
 }
 
-function answerOf(kind: FitKind, problem: FitProblem, model: FitModel, found: Found): FitAnswer {
+function answerOf(
+  kind: FitKind,
+  problem: FitProblem,
+  model: FitModel,
+  found: Found,
+  unmet: Relaxation[] = [],
+): FitAnswer {
   const { today, back, through } = model;
   const moves = MOVES.flatMap((move): Move[] => {
     const from = today[move];
@@ -60,6 +66,7 @@ function answerOf(kind: FitKind, problem: FitProblem, model: FitModel, found: Fo
     moves,
     size: found.size,
     setup: setupWith(problem.setup, found.values),
+    unmet,
     leadHeelLift,
     back: back && {
       from: backLimit(back, today.leadFlare, today.trailFlare, today.leadHeelLift),
@@ -134,34 +141,79 @@ const UNIT: Record<Requirement, keyof typeof RELAXED_BY> = {
   hipBump: 'mm',
 };
 
-/** The least a single requirement has to give for an answer to be there; null where none does. */
-function relaxationOf(problem: FitProblem, requirement: Requirement): Relaxation | null {
+/** What is relaxed, by requirement, mm, degrees or percent. */
+type Relaxed = Partial<Record<Requirement, number>>;
+
+/**
+ * The least that one requirement has to give beside what is relaxed already; 0 where it need give
+ * nothing, null where no answer is there even when it gives the most.
+ */
+function leastGiven(problem: FitProblem, requirement: Requirement, beside: Relaxed = {}): number | null {
   const { step, most } = RELAXED_BY[UNIT[requirement]];
-  const possible = (by: number) =>
-    search(modelOf(problem, { [requirement]: by }), { mostTogether: 5, any: true }) !== null;
-  if (!possible(most)) return null;
-  // More room never takes an answer away, so the least is found by halving.
+  const possible = (steps: number) => {
+    const model = modelOf(problem, { ...beside, [requirement]: steps * step });
+    return search(model, { mostTogether: 5, any: true }) !== null;
+  };
+  if (possible(0)) return 0;
   let no = 0;
   let yes = Math.round(most / step);
+  if (!possible(yes)) return null;
+  // More room never takes an answer away, so the least is found by halving.
   while (yes - no > 1) {
     const middle = Math.floor((no + yes) / 2);
-    if (possible(middle * step)) yes = middle;
+    if (possible(middle)) yes = middle;
     else no = middle;
   }
-  return { requirement, by: yes * step };
+  return yes * step;
 }
 
 /**
- * The least change that frees the turn: up to three answers that differ in kind, each with its
- * moves; or, where there is none, which requirement stands in the way and the least it would have
- * to give.
+ * What has to give together where nothing by itself would do: from all of it given, each requirement
+ * is held to again as far as it can be, the turn last, since that is what a student can do without.
  */
-export function fit(problem: FitProblem): Fit {
+function givenTogether(problem: FitProblem): Relaxed {
+  const relaxed: Relaxed = Object.fromEntries(
+    REQUIREMENTS.map((requirement) => [requirement, RELAXED_BY[UNIT[requirement]].most]),
+  );
+  for (const requirement of [...REQUIREMENTS].reverse()) {
+    const { [requirement]: most, ...others } = relaxed;
+    relaxed[requirement] = leastGiven(problem, requirement, others) ?? most!;
+  }
+  return relaxed;
+}
+
+const relaxationsOf = (relaxed: Relaxed): Relaxation[] =>
+  REQUIREMENTS.flatMap((requirement) => {
+    const by = relaxed[requirement] ?? 0;
+    return by > 0 ? [{ requirement, by }] : [];
+  });
+
+/** The least change to the feet that come nearest to what is asked; null where pins leave none. */
+function nearestOf(problem: FitProblem, least: Relaxation | undefined): FitAnswer | null {
+  const relaxed = least ? { [least.requirement]: least.by } : givenTogether(problem);
+  const found = search(modelOf(problem, relaxed), { mostTogether: 5 });
+  return found && answerOf('the nearest to it', problem, modelOf(problem), found, relaxationsOf(relaxed));
+}
+
+const inNoticeable = ({ requirement, by }: Relaxation): number => by / (UNIT[requirement] === 'mm' ? 10 : 5);
+
+/** What a fit tells while it is at work: how much of the looking is done, 0 to 1. */
+export type FitProgress = (done: number) => void;
+
+/**
+ * The least change that frees the turn: up to three answers that differ in kind, each with its
+ * moves; or, where there is none, which requirement stands in the way, the least it would have to
+ * give, and the feet that come nearest.
+ */
+export function fit(problem: FitProblem, progress: FitProgress = () => undefined): Fit {
   const model = modelOf(problem);
   const unknown = [...(model.back ? [] : ['back' as const]), ...(model.through ? [] : ['through' as const])];
   const answers = answersFor(problem, model);
-  if (answers.length > 0) return { answers, relaxations: [], unknown };
-  const relaxations = REQUIREMENTS.flatMap((requirement) => relaxationOf(problem, requirement) ?? []);
-  const inNoticeable = ({ requirement, by }: Relaxation) => by / (UNIT[requirement] === 'mm' ? 10 : 5);
-  return { answers, relaxations: relaxations.sort((a, b) => inNoticeable(a) - inNoticeable(b)), unknown };
+  if (answers.length > 0) return { answers, relaxations: [], nearest: null, unknown };
+  const relaxations = REQUIREMENTS.flatMap((requirement, at): Relaxation[] => {
+    progress((at + 1) / (REQUIREMENTS.length + 2));
+    const by = leastGiven(problem, requirement);
+    return by === null ? [] : [{ requirement, by }];
+  }).sort((a, b) => inNoticeable(a) - inNoticeable(b));
+  return { answers, relaxations, nearest: nearestOf(problem, relaxations[0]), unknown };
 }

@@ -28,9 +28,6 @@ export const STEPS: Record<MoveName, number> = {
 
 /** So much flare starts to stop the turn again (common practice, no source), degrees. */
 const MOST_FLARE = 45;
-/** A lead heel half an inch to an inch up frees the hips (common practice, no source), mm. */
-export const MOST_LIFT_MM = 25;
-
 interface Range {
   low: number;
   high: number;

@@ -1,6 +1,6 @@
 import { radians } from '../ground';
-import { TURN_PER_LIFT_MM } from '../turn';
-import { JUST_NOTICEABLE, MOST_LIFT_MM, STEPS, type FitModel } from './model';
+import { MOST_LIFT_MM, TURN_PER_LIFT_MM } from '../turn';
+import { JUST_NOTICEABLE, STEPS, type FitModel } from './model';
 import type { MoveName } from './types';
 
 /** The moves that bear on one another: the line and the turn hang on all of them. */

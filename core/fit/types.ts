@@ -51,7 +51,7 @@ export interface Move {
   size: number;
 }
 
-export const FIT_KINDS = ['fewest moves', 'most turn', 'easiest on the knees'] as const;
+export const FIT_KINDS = ['fewest moves', 'most turn', 'easiest on the knees', 'the nearest to it'] as const;
 export type FitKind = (typeof FIT_KINDS)[number];
 
 export interface FitAnswer {
@@ -64,6 +64,8 @@ export interface FitAnswer {
   /** Where the turn ends each way now, and where it would; null where the legs were not tested. */
   back: { from: number; to: number; needed: number } | null;
   through: { from: number; to: number; needed: number } | null;
+  /** What it leaves short of what is asked, and by how much; empty where all of it is met. */
+  unmet: Relaxation[];
 }
 
 /** What stands in the way when nothing works: a requirement, and the least it would have to give. */
@@ -77,6 +79,8 @@ export interface Fit {
   answers: FitAnswer[];
   /** Empty when there are answers; each by itself would make one possible, the least first. */
   relaxations: Relaxation[];
+  /** Where there are no answers, the feet that come nearest to one, and what they leave unmet. */
+  nearest: FitAnswer | null;
   /** Turns that cannot be judged, because a leg was not tested. */
   unknown: ('back' | 'through')[];
 }

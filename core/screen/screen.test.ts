@@ -17,6 +17,7 @@ const item = (name: ScreenedItem['item'], tries: number[], pain = ''): ScreenedI
   item: name,
   tries,
   by: 'typed',
+  uncertainty: null,
   pain,
 });
 
@@ -44,6 +45,18 @@ test('two tries are told as their mean, and as unsure as they differ', () => {
   expect(angleOf(screen([item('turnInTrail', [5, 25])]), 'turnInTrail')).toEqual({
     value: 15,
     uncertainty: 10,
+  });
+});
+
+test('an angle is as unsure as the way it was taken makes it', () => {
+  const taken = { ...item('hipsBack', [20]), uncertainty: 11 };
+  expect(angleOf(screen([{ ...taken, by: 'apparent width' }]), 'hipsBack')).toEqual({
+    value: 20,
+    uncertainty: 11,
+  });
+  expect(angleOf(screen([{ ...item('hipsBack', [20]), by: 'by eye' }]), 'hipsBack')).toEqual({
+    value: 20,
+    uncertainty: 8,
   });
 });
 

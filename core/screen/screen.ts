@@ -67,6 +67,9 @@ export const SCREEN_DEFINITIONS: Record<ScreenItem, ScreenDefinition> = {
 export const ANGLE_WAYS = ['gauge', 'by eye', 'typed', 'apparent width'] as const;
 export type AngleWay = (typeof ANGLE_WAYS)[number];
 
+/** What is read off by eye is this unsure at least, whatever it is (starting value), degrees. */
+export const BY_EYE_UNCERTAINTY = 8;
+
 export const MOST_TRIES = 2;
 
 export interface ScreenedItem {
@@ -74,6 +77,8 @@ export interface ScreenedItem {
   /** One or two tries, degrees; none where pain ended it before the first. */
   tries: number[];
   by: AngleWay;
+  /** One standard deviation that the way of taking it gave, degrees; null where it gave none. */
+  uncertainty: number | null;
   /** Pain ends a test: when it starts, in the coach's words; empty where there was none. */
   pain: string;
 }
@@ -89,14 +94,19 @@ export interface Screen {
   soreKnee: Record<FootName, boolean>;
 }
 
-/** The mean of the tries, at least as unsure as one try is and as the tries differ. */
+/** The mean of the tries, at least as unsure as one try is by the way it was taken, and as the tries differ. */
 export function angleOf(screen: Screen, item: ScreenItem): Angle | null {
   const found = screen.items.find((each) => each.item === item);
   // What hurt is not built upon, whatever was read before it hurt.
   if (!found || found.pain !== '' || found.tries.length === 0) return null;
-  const { uncertainty } = SCREEN_DEFINITIONS[item];
   const value = found.tries.reduce((sum, each) => sum + each, 0) / found.tries.length;
-  return { value, uncertainty: Math.max(uncertainty, spreadOf(found.tries)) };
+  const uncertainty = Math.max(
+    SCREEN_DEFINITIONS[item].uncertainty,
+    found.by === 'by eye' ? BY_EYE_UNCERTAINTY : 0,
+    found.uncertainty ?? 0,
+    spreadOf(found.tries),
+  );
+  return { value, uncertainty };
 }
 
 /** Half of what two tries differ by. */

@@ -14,6 +14,12 @@ import {
 /** Shoulders a right angle at the top, the pelvis half of one by impact: common practice, no source. */
 export const USUAL_GOAL: Goal = { shoulders: 90, through: 45 };
 
+/** What a coach may set as the shoulders' turn, and the step of it, degrees (starting values). */
+export const SHOULDER_GOALS = { least: 45, most: 120, step: 5 };
+
+/** The usual goal, with another turn of the shoulders. */
+export const goalOf = (shoulders: number): Goal => ({ ...USUAL_GOAL, shoulders });
+
 /** A seated trunk turn where it was not measured (starting value). */
 export const ASSUMED_TRUNK: Angle = { value: 45, uncertainty: 8 };
 
@@ -39,7 +45,7 @@ export interface TurnBudget {
   needed: Angle;
   /** How much is missing of what is needed; 0 when there is enough, null when it cannot be known. */
   missing: number | null;
-  /** The middle 95% of where it may end, and the chance of reaching what is needed, 0 to 1. */
+  /** The middle 95% of where it may end, and the chance of reaching what is needed, 0 to 1; null undrawn. */
   interval: [number, number] | null;
   chance: number | null;
   /** The trunk was not measured: a usual figure stands in. */
@@ -49,6 +55,7 @@ export interface TurnBudget {
 /** Once its heel is up the trail leg stops the turn through no more. */
 export interface BudgetOptions {
   trailHeelDown?: boolean;
+  /** How many draws the interval and the chance rest on; none draws neither. */
   draws?: number;
   seed?: number;
 }
@@ -92,18 +99,19 @@ export function drawChances(
 type Known = Stop & { at: Angle };
 
 /** What can be said where every stop that counts is known. */
-function whereItEnds(known: readonly Known[], needed: Angle, draws?: number, seed?: number) {
+function whereItEnds(known: readonly Known[], needed: Angle, draws: number, seed?: number) {
   const first = known.reduce((least, stop) => (stop.at.value < least.at.value ? stop : least));
   const angles = known.map(({ at }) => at);
   return {
     first,
     limit: first.at.value,
     missing: Math.max(0, needed.value - first.at.value),
-    ...drawChances(angles, needed, draws, seed),
+    ...(draws > 0 ? drawChances(angles, needed, draws, seed) : NOT_DRAWN),
   };
 }
 
-const NOT_KNOWN = { first: null, limit: null, missing: null, interval: null, chance: null };
+const NOT_DRAWN = { interval: null, chance: null };
+const NOT_KNOWN = { first: null, limit: null, missing: null, ...NOT_DRAWN };
 
 /** How far the pelvis can turn one way on these feet, which leg ends it, and whether that is enough. */
 export function turnBudget(
@@ -111,7 +119,7 @@ export function turnBudget(
   body: TurningBody,
   feet: TurningFeet,
   goal: Goal = USUAL_GOAL,
-  { trailHeelDown = false, draws, seed }: BudgetOptions = {},
+  { trailHeelDown = false, draws = DRAWS, seed }: BudgetOptions = {},
 ): TurnBudget {
   const stops = stopsOf(turn, body, feet);
   const counted = counting(stops, trailHeelDown);
@@ -138,7 +146,7 @@ export function footHasToComeRound(body: TurningBody, feet: TurningFeet): number
 
 /** The shoulder turn that the legs and the trunk reach together; null if unknown. */
 export function shouldersReached(body: TurningBody, feet: TurningFeet): number | null {
-  const { limit } = turnBudget('back', body, feet, USUAL_GOAL, { draws: 1 });
+  const { limit } = turnBudget('back', body, feet, USUAL_GOAL, { draws: 0 });
   return limit === null ? null : limit + (body.legs.trunk.back ?? ASSUMED_TRUNK).value;
 }
 
@@ -168,7 +176,7 @@ const flared = (feet: TurningFeet, foot: FootName, by: number): TurningFeet => (
 
 /** What one more step of each change buys, and what it costs the other way. */
 export function turnTrades(body: TurningBody, feet: TurningFeet): TurnTrade[] {
-  const limit = (turn: Turn, on: TurningFeet) => turnBudget(turn, body, on, USUAL_GOAL, { draws: 1 }).limit;
+  const limit = (turn: Turn, on: TurningFeet) => turnBudget(turn, body, on, USUAL_GOAL, { draws: 0 }).limit;
   const before = { back: limit('back', feet), through: limit('through', feet) };
   const trade = (change: TurnTrade['change'], by: number, after: TurningFeet): TurnTrade => {
     const gain = (turn: Turn) => {

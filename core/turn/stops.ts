@@ -16,6 +16,9 @@ const NO_GIVE: Angle = { value: 0, uncertainty: 0 };
 /** Ten degrees for each 25 mm that the lead heel leaves the ground (starting value). */
 export const TURN_PER_LIFT_MM = 10 / 25;
 
+/** A lead heel half an inch to an inch up frees the hips (common practice, no source), mm. */
+export const MOST_LIFT_MM = 25;
+
 interface StopDefinition {
   leg: FootName;
   turn: Turn;

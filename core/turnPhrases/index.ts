@@ -89,8 +89,8 @@ export function gainWords({ back, through }: FitAnswer): string {
   return [way('back', back), way('through', through)].filter(Boolean).join(' · ');
 }
 
-/** The lift of an answer as an instruction; empty where there is none. */
-export const liftWords = ({ leadHeelLift }: FitAnswer, speech: Speech): string =>
+/** A lift of the lead heel, mm, as an instruction; empty where there is none. */
+export const liftWords = (leadHeelLift: number, speech: Speech): string =>
   leadHeelLift > 0
     ? inFootWords(
         `Let the lead heel come up ${lengthWithUnit(leadHeelLift, speech.length)} going back.`,

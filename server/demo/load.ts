@@ -3,6 +3,7 @@ import {
   ADULT_AGE,
   MEASURED_UNCERTAINTY,
   SCREEN_ITEMS,
+  USUAL_GOAL,
   asPlayed,
   cautionsFor,
   differences,
@@ -80,7 +81,7 @@ function screenOf(legs: NonNullable<DemoStudent['legs']>, build: NewBuild, madeA
     const angle = legs.angles[item];
     return angle === undefined
       ? []
-      : [{ item, tries: [angle], by: 'typed', pain: '' } as NewScreen['items'][number]];
+      : [{ item, tries: [angle], by: 'typed', uncertainty: null, pain: '' } as NewScreen['items'][number]];
   });
   return {
     id: idAt(madeAt),
@@ -168,6 +169,8 @@ async function addLessonWithEntries(
     readingId: read.id,
     fromAddressId: today.id,
     toAddressId: toAddress.id,
+    leadHeelLift: 0,
+    shoulderGoal: USUAL_GOAL.shoulders,
     reason: lesson.change.reason,
     feel: lesson.change.feel,
     note: lesson.change.note ?? '',

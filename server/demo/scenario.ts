@@ -165,6 +165,18 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'not said',
       height: 1520,
       measured: { shoulderBreadth: 372, shoeLength: 246, shoeBreadth: 90 },
+      legs: {
+        angles: {
+          toeOutLead: 7,
+          toeOutTrail: 5,
+          turnInLead: 42,
+          turnOutLead: 52,
+          turnInTrail: 40,
+          turnOutTrail: 54,
+          trunkBack: 56,
+          trunkThrough: 55,
+        },
+      },
       grownFrom: { height: 1480, daysAgo: 160 },
       lessons: [
         {
@@ -187,6 +199,21 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'man',
       height: 2010,
       measured: { shoulderBreadth: 536, hipBreadth: 371, shoeLength: 338, shoeBreadth: 121 },
+      legs: {
+        angles: {
+          toeOutLead: 11,
+          toeOutTrail: 13,
+          turnInLead: 18,
+          turnOutLead: 22,
+          turnInTrail: 29,
+          turnOutTrail: 42,
+          trunkBack: 50,
+          trunkThrough: 48,
+          hipsBack: 27,
+        },
+        turnedOn: { leadFlare: 18, trailFlare: 12 },
+        stoppedBack: 'lead',
+      },
       lessons: [
         {
           daysAgo: 96,
@@ -216,6 +243,18 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'woman',
       height: 1525,
       measured: { shoulderBreadth: 392, hipBreadth: 329, shoeLength: 248, shoeBreadth: 93 },
+      legs: {
+        angles: {
+          toeOutLead: 9,
+          toeOutTrail: 10,
+          turnInLead: 12,
+          turnOutLead: 44,
+          turnInTrail: 24,
+          turnOutTrail: 41,
+          trunkBack: 46,
+          trunkThrough: 44,
+        },
+      },
       lessons: [
         {
           daysAgo: 87,
@@ -276,6 +315,16 @@ const LANTERN_HILL: DemoAcademy = {
       height: 1690,
       measured: {},
       shoeSize: { system: 'EU', size: 39 },
+      legs: {
+        angles: {
+          toeOutLead: 15,
+          toeOutTrail: 17,
+          turnInLead: 27,
+          turnOutLead: 36,
+          turnInTrail: 14,
+          turnOutTrail: 39,
+        },
+      },
       lessons: [
         {
           daysAgo: 55,
@@ -326,6 +375,17 @@ const SALT_HARBOUR: DemoAcademy = {
       estimateAs: 'woman',
       height: 1702,
       measured: { shoulderBreadth: 431, hipBreadth: 335, shoeLength: 272, shoeBreadth: 99 },
+      legs: {
+        angles: {
+          toeOutLead: 8,
+          toeOutTrail: 7,
+          turnInLead: 30,
+          turnOutLead: 45,
+          turnInTrail: 19,
+          turnOutTrail: 46,
+          trunkBack: 48,
+        },
+      },
       lessons: [
         {
           daysAgo: 30,

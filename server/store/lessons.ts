@@ -106,6 +106,8 @@ async function addChange(client: ClientBase, key: EntryKey, entry: ChangeEntry):
     reading_id: entry.readingId,
     from_address_id: entry.fromAddressId,
     to_address_id: entry.toAddressId,
+    lead_heel_lift: entry.leadHeelLift,
+    shoulder_goal: entry.shoulderGoal,
     reason: entry.reason,
     feel: entry.feel,
     note: entry.note,
@@ -189,7 +191,8 @@ export async function listEntries(client: ClientBase, studentId: string): Promis
            from reading_entry where reading_entry.academy_id = entry.academy_id and reading_entry.id = entry.id)
          when 'change' then (
            select jsonb_build_object('readingId', reading_id, 'fromAddressId', from_address_id,
-             'toAddressId', to_address_id, 'reason', reason, 'feel', feel, 'note', note)
+             'toAddressId', to_address_id, 'leadHeelLift', lead_heel_lift,
+             'shoulderGoal', shoulder_goal, 'reason', reason, 'feel', feel, 'note', note)
            from change_entry where change_entry.academy_id = entry.academy_id and change_entry.id = entry.id)
        end as entry
      from log_entry as entry

@@ -20,7 +20,7 @@ export async function addScreen(client: ClientBase, screen: NewScreen, writer: W
     made_at: screen.madeAt,
     received_at: writer.receivedAt,
   });
-  for (const { item, tries, by, pain } of screen.items) {
+  for (const { item, tries, by, uncertainty, pain } of screen.items) {
     await insertRow(client, 'screened_item', {
       academy_id,
       student_id: screen.studentId,
@@ -28,6 +28,7 @@ export async function addScreen(client: ClientBase, screen: NewScreen, writer: W
       item,
       tries,
       taken_by: by,
+      uncertainty,
       pain,
     });
   }
@@ -38,7 +39,7 @@ export async function addScreen(client: ClientBase, screen: NewScreen, writer: W
 export async function listScreens(client: ClientBase, studentId: string): Promise<NewScreen[]> {
   const { rows } = await client.query(
     `select screen.*, (
-       select jsonb_agg(jsonb_build_object('item', item, 'tries', to_jsonb(tries), 'by', taken_by, 'pain', pain)
+       select jsonb_agg(jsonb_build_object('item', item, 'tries', to_jsonb(tries), 'by', taken_by, 'uncertainty', uncertainty, 'pain', pain)
                         order by array_position($2::text[], item))
        from screened_item where screened_item.academy_id = screen.academy_id and screened_item.screen_id = screen.id
      ) as items

@@ -224,7 +224,7 @@ describe('screens', () => {
     const later = newScreen(student.id, build.id, {
       madeAt: '2026-05-02T10:00:00.000Z',
       turnedOn: null,
-      items: [{ item: 'trunkBack', tries: [44], by: 'typed', pain: '' }],
+      items: [{ item: 'trunkBack', tries: [44], by: 'typed', uncertainty: null, pain: '' }],
     });
     await world.lantern.ask('POST', '/api/screens', later);
     const { body } = await world.lantern.ask('GET', `/api/students/${student.id}`);
@@ -246,7 +246,7 @@ describe('screens', () => {
       return answer.body.faults[0];
     };
     const item = (tries: number[]) => [
-      { item: 'turnInTrail' as const, tries, by: 'typed' as const, pain: '' },
+      { item: 'turnInTrail' as const, tries, by: 'typed' as const, uncertainty: null, pain: '' },
     ];
     expect(await fault({ items: item([95]) })).toEqual({
       field: 'items.0.tries.0',

@@ -1,7 +1,7 @@
 import { fitBag } from '@pedastance/core/fit';
 import { measureAddress } from '@pedastance/core/ground';
 import { naturalToeOut, turningBody } from '@pedastance/core/screen';
-import { USUAL_GOAL } from '@pedastance/core/turn';
+import { goalOf } from '@pedastance/core/turn';
 import type { Student } from '@pedastance/contract';
 import type { Body as StudentBody } from '@pedastance/core/build';
 import { playedKey, type FigureQuestion, type HouseMethod, type Played } from '@pedastance/core/method';
@@ -9,6 +9,7 @@ import { questionFigure, type Speech } from '@pedastance/core/phrases';
 import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/compare';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
+import { wholeGhost } from '../../plan/drawing';
 import { Plan, stillScene } from '../../plan/Plan';
 import { usePreferences } from '../../state/preferences';
 import { newestScreen, useRecords } from '../../state/records';
@@ -16,6 +17,7 @@ import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
+import { lastShoulderGoal } from '../log/records';
 import { clubAndShot, useSpeech } from '../log/sentences';
 
 const COLUMNS: readonly { question: FigureQuestion; head: string; width: string }[] = [
@@ -101,16 +103,17 @@ const GHOSTS = ['driver full', '7-iron full', 'lob-wedge full'];
 /** The bag as the method teaches it, or with the least change that frees this student's turn. */
 function useBag(method: HouseMethod, body: StudentBody, student: Student, freed: boolean): ClubAsTaught[] {
   const screens = useRecords((state) => state.screens);
+  const shoulders = useRecords((state) => lastShoulderGoal(Object.values(state.entries), student.id));
   return useMemo(() => {
     const taught = wholeBag(method, body);
     const screen = newestScreen(screens, student.id);
     if (!freed || !screen) return taught;
-    const fitted = fitBag(method, body, turningBody(screen), USUAL_GOAL, naturalToeOut(screen));
+    const fitted = fitBag(method, body, turningBody(screen), goalOf(shoulders), naturalToeOut(screen));
     return fitted.flatMap(({ played, answer }) => {
       const of = taught.find((club) => playedKey(club.played) === playedKey(played));
       return of && answer ? [{ ...of, setup: answer.setup }] : [];
     });
-  }, [method, body, screens, student.id, freed]);
+  }, [method, body, screens, shoulders, student.id, freed]);
 }
 
 interface WholeBagProps {
@@ -137,7 +140,7 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
     () =>
       bag
         .filter((club) => club !== chosen && GHOSTS.includes(keyOf(club)))
-        .map(({ setup }) => laidOnLeadToe(setup, chosen!.setup)),
+        .map(({ setup }) => wholeGhost(laidOnLeadToe(setup, chosen!.setup))),
     [bag, chosen],
   );
   const scene = useMemo(() => chosen && stillScene(chosen.setup, ghosts), [chosen, ghosts]);

@@ -10,7 +10,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { findingFigure, itemName, tellChange, useSpeech } from '../log/sentences';
+import { findingFigure, itemName, tellAgreed, tellChange, useSpeech } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
 import { Desk } from './Desk';
 import { FitPanel } from './FitPanel';
@@ -18,6 +18,7 @@ import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
 import { NotPlaced } from './ReadStep';
 import { TurnPanel } from './TurnPanel';
+import { useLeadHeelLift } from './turning';
 import { useReading } from './useReading';
 import { useSettled } from './useSettled';
 import { WorkPlace } from './WorkPlace';
@@ -77,7 +78,7 @@ function toggle(
 }
 
 function Spoken({ setup, agreed, speech }: { setup: Setup; agreed: Setup | null; speech: Speech }) {
-  const lines = agreed ? tellChange(setup, agreed, speech) : [];
+  const lines = tellAgreed(setup, agreed ?? setup, useLeadHeelLift(), speech);
   return (
     <View className="gap-1" aria-live="polite" testID="instruction">
       <Heading>To say</Heading>
@@ -145,7 +146,7 @@ function Agreeing() {
           <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null, [])} />
         </View>
       )}
-      <Quiet>Solid: as agreed. Dashed: today.</Quiet>
+      <Quiet>Solid: as agreed. Dashed: today. Dotted, with its number: what the fit offers.</Quiet>
       <FeetRows speech={speech} judge={judge} atDesk={!loads} />
       <LoadRows speech={speech} judge={judge} atDesk={loads} />
     </>

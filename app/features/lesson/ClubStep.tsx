@@ -1,3 +1,4 @@
+import type { NewBuild } from '@pedastance/contract';
 import { BAG, canPitch, checkedClubLength, type ClubId, type Shot } from '@pedastance/core/club';
 import type { Setup } from '@pedastance/core/ground';
 import { InputError } from '@pedastance/core/guards';
@@ -10,20 +11,25 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Quiet } from '../../ui/Words';
+import { outgrown } from '../log/Outgrown';
 import { recordsOf } from '../log/records';
 import { typedNumber } from '../students/buildForm';
 import { useLessonContext } from './context';
 
-/** The feet this student last agreed on, or stood in, with a club and shot. */
-function useLastFeet(studentId: string) {
+/** The feet this body last agreed on, or stood in, with a club and shot; none from before it grew. */
+function useLastFeet(studentId: string, build: NewBuild) {
   const entries = useRecords((state) => state.entries);
+  const builds = useRecords((state) => state.builds);
   return useMemo(() => {
     const records = recordsOf(Object.values(entries), studentId);
     return (club: ClubId, shot: Shot): Setup | null => {
-      const last = records.find(({ address }) => address.club === club && address.shot === shot);
+      const last = records.find(
+        ({ address, reading }) =>
+          address.club === club && address.shot === shot && !outgrown(builds[reading.buildId], build),
+      );
       return last ? (last.agreed ?? last.address).setup : null;
     };
-  }, [entries, studentId]);
+  }, [entries, builds, studentId, build]);
 }
 
 function LengthField({ lengthInches }: { lengthInches: number }) {
@@ -59,7 +65,7 @@ export function ClubStep() {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const lengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
-  const lastFeet = useLastFeet(student.id);
+  const lastFeet = useLastFeet(student.id, build);
   const choose = (nextClub: ClubId, nextShot: Shot) =>
     chooseClub(nextClub, nextShot, build.figures, lastFeet);
   return (

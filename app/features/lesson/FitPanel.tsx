@@ -1,5 +1,6 @@
 import {
   MOVES,
+  type Fit,
   type FitAnswer,
   type FitProblem,
   type MoveName,
@@ -16,19 +17,20 @@ import {
   type Speech,
 } from '@pedastance/core/phrases';
 import { naturalToeOut, legTestOf } from '@pedastance/core/screen';
-import { USUAL_GOAL } from '@pedastance/core/turn';
-import { gainWords, liftWords } from '@pedastance/core/turnPhrases';
-import { useMemo, useState } from 'react';
+import { gainWords } from '@pedastance/core/turnPhrases';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { changeDraft, lesson, replaceAgreed } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { PickSeveral } from '../../ui/PickSeveral';
+import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { tellChange } from '../log/sentences';
-import { useLessonContext } from './context';
-import { useTurningBody } from './turning';
-import { useFit } from './useFit';
+import { findingFigure, itemName, tellAgreed } from '../log/sentences';
+import { useJudge, useLessonContext } from './context';
+import { offeredGhosts } from './offers';
+import { useGoal, useTurningBody } from './turning';
+import { useTurnWork } from './useTurnWork';
 
 /** Moves made at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 3;
@@ -48,6 +50,7 @@ const MOVE_NAMES: Record<MoveName, string> = {
 function useProblem(setup: Setup, pinned: readonly MoveName[]): FitProblem | null {
   const { build, method, screen } = useLessonContext();
   const body = useTurningBody();
+  const goal = useGoal();
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
@@ -60,11 +63,11 @@ function useProblem(setup: Setup, pinned: readonly MoveName[]): FitProblem | nul
       build: figures,
       bands: bandsFor(method, student, { club, shot, clubLengthInches }),
       body,
-      goal: USUAL_GOAL,
+      goal,
       naturalToeOut: naturalToeOut(screen),
       pinned,
     };
-  }, [setup, build, method, screen, body, club, shot, clubLengthInches, pinned]);
+  }, [setup, build, method, screen, body, goal, club, shot, clubLengthInches, pinned]);
 }
 
 function Pins({
@@ -94,39 +97,55 @@ function Pins({
 
 interface AnswerProps {
   answer: FitAnswer;
+  /** Its number on the plan, from 0. */
+  at: number;
   setup: Setup;
   speech: Speech;
 }
 
-function take(answer: FitAnswer, lift: string): void {
-  const { draft } = lesson.getState();
+function take(answer: FitAnswer): void {
   replaceAgreed(answer.setup, []);
-  // A lifted heel is felt, not stood: it goes with the change in words.
-  const feel = lift !== '' && draft?.feel.trim() === '' ? { feel: lift } : {};
-  changeDraft({ leadHeelLift: answer.leadHeelLift, ...feel });
+  changeDraft({ leadHeelLift: answer.leadHeelLift });
 }
 
-function Answer({ answer, setup, speech }: AnswerProps) {
-  const lines = tellChange(setup, answer.setup, speech);
-  const lift = liftWords(answer, speech);
+/** What the answer leaves short, of its own requirements and of all else that is read. */
+function StaysUnmet({ answer, speech }: Pick<AnswerProps, 'answer' | 'speech'>) {
+  const judge = useJudge();
+  const out = judge(answer.setup)?.findings.filter(({ verdict }) => verdict !== 'in') ?? [];
+  const short = answer.unmet.map((each) => `${asked(each, speech)} by ${given(each, speech)}`);
+  const read = out.map((finding) => {
+    const figure = findingFigure(finding, finding.measured, speech);
+    return `${itemName(finding.item, speech)} ${figure}, ${verdictWords(finding.question, finding.verdict)}`;
+  });
+  return (
+    <>
+      {short.length > 0 && <Body>{`▲ Falls short: ${short.join('; ')}.`}</Body>}
+      {read.length > 0 && <Quiet>{`Still out of its band: ${read.join('; ')}.`}</Quiet>}
+    </>
+  );
+}
+
+function Answer({ answer, at, setup, speech }: AnswerProps) {
+  const lines = tellAgreed(setup, answer.setup, answer.leadHeelLift, speech);
   return (
     <View
       className="gap-1 border-l-4 border-lagoon bg-sheet p-3"
       testID={`fit-${answer.kind.replaceAll(' ', '-')}`}
     >
-      <Body className="font-semibold">{capitalised(answer.kind)}</Body>
-      {[...lines, lift].filter(Boolean).map((line) => (
+      <Body className="font-semibold">{`${at + 1}  ${capitalised(answer.kind)}`}</Body>
+      {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}
-      {answer.moves.length === 0 && (
+      {answer.moves.length === 0 && answer.unmet.length === 0 && (
         <Body>Nothing: these feet turn far enough, and everything else is in its band.</Body>
       )}
       {answer.moves.length > MOST_AT_ONCE && (
         <Quiet>{`${answer.moves.length} moves: begin with one or two of them, or nobody will know which one helped.`}</Quiet>
       )}
       <Quiet className="figures">{`Turn: ${gainWords(answer)}`}</Quiet>
+      <StaysUnmet answer={answer} speech={speech} />
       {answer.moves.length > 0 && (
-        <Button words="Take this" label={`Take: ${answer.kind}`} onPress={() => take(answer, lift)} />
+        <Button words="Take this" label={`Take: ${answer.kind}`} onPress={() => take(answer)} />
       )}
     </View>
   );
@@ -151,20 +170,31 @@ const RELAXED_UNITS: Partial<Record<Requirement, 'mm' | 'percent'>> = {
   leadShare: 'percent',
 };
 
-function Nothing({ relaxations, speech }: { relaxations: readonly Relaxation[]; speech: Speech }) {
+const asked = ({ requirement }: Relaxation, speech: Speech): string =>
+  inFootWords(REQUIREMENT_NAMES[requirement], speech.feet, speech.hand);
+
+const given = ({ requirement, by }: Relaxation, speech: Speech): string =>
+  figureWithUnit(by, RELAXED_UNITS[requirement] ?? 'degrees', speech.length);
+
+interface NothingProps {
+  fitted: Fit;
+  setup: Setup;
+  speech: Speech;
+}
+
+function Nothing({ fitted: { relaxations, nearest }, setup, speech }: NothingProps) {
   return (
     <View className="gap-1" testID="fit-nothing">
       <Body className="font-semibold">Nothing meets all of it.</Body>
-      {relaxations.length === 0 && <Body>No single requirement stands in the way by itself.</Body>}
-      {relaxations.slice(0, 3).map(({ requirement, by }) => (
-        <Body key={requirement}>
-          {inFootWords(
-            `${REQUIREMENT_NAMES[requirement]} would have to give ${figureWithUnit(by, RELAXED_UNITS[requirement] ?? 'degrees', speech.length)}.`,
-            speech.feet,
-            speech.hand,
-          )}
+      {relaxations.length === 0 && (
+        <Body>More than one thing stands in the way; none would do by itself.</Body>
+      )}
+      {relaxations.slice(0, 3).map((each) => (
+        <Body key={each.requirement}>
+          {`${asked(each, speech)} would have to give ${given(each, speech)}.`}
         </Body>
       ))}
+      {nearest && <Answer answer={nearest} at={0} setup={setup} speech={speech} />}
       <Quiet>Pin less, try another club or method, or be content with a shorter turn.</Quiet>
     </View>
   );
@@ -174,7 +204,13 @@ function Nothing({ relaxations, speech }: { relaxations: readonly Relaxation[]; 
 export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
   const [pinned, setPinned] = useState<readonly MoveName[]>([]);
   const problem = useProblem(setup, pinned);
-  const fitted = useFit(problem);
+  const question = useMemo(() => problem && { ask: 'fit' as const, of: problem }, [problem]);
+  const { answer: fitted, done, stopped, stop } = useTurnWork(question);
+  useEffect(() => {
+    const answers = fitted ? [...fitted.answers, ...(fitted.nearest ? [fitted.nearest] : [])] : [];
+    lesson.setState({ offers: offeredGhosts(setup, answers) });
+    return () => lesson.setState({ offers: [] });
+  }, [fitted, setup]);
   if (!problem) return null;
   const toggle = (move: MoveName) =>
     setPinned(pinned.includes(move) ? pinned.filter((each) => each !== move) : [...pinned, move]);
@@ -182,14 +218,18 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
     <View className="gap-2 pt-2" testID="fit-panel" aria-live="polite">
       <Heading>The least change that frees the turn</Heading>
       <Pins pinned={pinned} onToggle={toggle} speech={speech} />
-      {!fitted && <Quiet>Looking …</Quiet>}
+      {!fitted && !stopped && (
+        <Quiet>{done === null ? 'Looking …' : `Looking … ${Math.round(100 * done)} %`}</Quiet>
+      )}
+      {done !== null && !fitted && !stopped && <Button look="quiet" words="Stop looking" onPress={stop} />}
+      {stopped && <Quiet>Stopped. Pin or let go of something to look again.</Quiet>}
       {fitted?.unknown.map((turn) => (
         <Quiet key={turn}>{`Going ${turn} is left out: a leg has not been tested.`}</Quiet>
       ))}
-      {fitted?.answers.map((answer) => (
-        <Answer key={answer.kind} answer={answer} setup={setup} speech={speech} />
+      {fitted?.answers.map((answer, at) => (
+        <Answer key={answer.kind} answer={answer} at={at} setup={setup} speech={speech} />
       ))}
-      {fitted && fitted.answers.length === 0 && <Nothing relaxations={fitted.relaxations} speech={speech} />}
+      {fitted && fitted.answers.length === 0 && <Nothing fitted={fitted} setup={setup} speech={speech} />}
     </View>
   );
 }

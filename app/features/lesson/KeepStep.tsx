@@ -13,7 +13,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { clubAndShot, tellChange, useSpeech } from '../log/sentences';
+import { clubAndShot, tellAgreed, useSpeech } from '../log/sentences';
 import { useLessonContext } from './context';
 import { hasChange, recordLesson } from './record';
 import { useReading } from './useReading';
@@ -136,8 +136,8 @@ function Words({ draft }: { draft: LessonDraft }) {
     <View className="gap-3">
       <Heading>{clubAndShot(draft.club, draft.shot)}</Heading>
       <Unlooked draft={draft} />
-      {changing && draft.agreed ? (
-        tellChange(draft.setup, draft.agreed, speech).map((line) => (
+      {changing ? (
+        tellAgreed(draft.setup, draft.agreed ?? draft.setup, draft.leadHeelLift, speech).map((line) => (
           <Body key={line} className="text-lg">
             {line}
           </Body>

@@ -26,7 +26,9 @@ import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { spoken, useSpeech } from '../log/sentences';
 import { day } from '../students/format';
 import { typedNumber } from '../students/buildForm';
+import type { Angle } from '@pedastance/core/turn';
 import { useLessonContext } from './context';
+import { Dial } from './Dial';
 import { Gauge } from './Gauge';
 import { EMPTY_SCREEN, itemIn, keepScreen, SCREEN_WORDS, takesTheTurn, withScreened } from './screening';
 
@@ -68,7 +70,9 @@ function Try({ item, at, name }: TryProps) {
       if (empty) tries.splice(at, 1);
       else tries[Math.min(at, tries.length)] = number;
       setShown(empty ? undefined : number);
-      return withScreened(screen, item, { tries, by: 'typed' });
+      // Beside a try by eye a typed one makes the mean no surer.
+      const stays = tries.length > 1 && itemIn(screen, item).by === 'by eye';
+      return withScreened(screen, item, { tries, by: stays ? 'by eye' : 'typed' });
     });
   };
   return (
@@ -87,7 +91,7 @@ function Try({ item, at, name }: TryProps) {
 }
 
 /** The hips' width seen face-on, square and turned, in any unit: they look as narrow as the turn's cosine. */
-function FromWidth({ name, onTake }: { name: string; onTake: (turn: number) => void }) {
+function FromWidth({ name, onTake }: { name: string; onTake: (turn: Angle) => void }) {
   const [square, setSquare] = useState('');
   const [turned, setTurned] = useState('');
   const [from, to] = [typedNumber(square), typedNumber(turned)];
@@ -124,7 +128,7 @@ function FromWidth({ name, onTake }: { name: string; onTake: (turn: number) => v
         words="Take it"
         label={`Take the angle from the width: ${name}`}
         disabled={!angle}
-        onPress={() => angle && onTake(Math.round(angle.value))}
+        onPress={() => angle && onTake({ ...angle, value: Math.round(angle.value) })}
       />
     </View>
   );
@@ -133,17 +137,29 @@ function FromWidth({ name, onTake }: { name: string; onTake: (turn: number) => v
 function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
   const screen = useStore(lesson, (state) => state.draft?.screen ?? EMPTY_SCREEN);
   const { tries, pain } = itemIn(screen, item);
-  const [gauging, setGauging] = useState(false);
+  const [taking, setTaking] = useState<AngleWay | null>(null);
   const [hurts, setHurts] = useState(pain !== '');
-  const [byWidth, setByWidth] = useState(false);
-  const take = (turn: number, by: AngleWay) => {
+  const take = (turn: number, by: AngleWay, uncertainty: number | null = null) => {
     change((of) => {
-      const before = itemIn(of, item).tries;
-      return withScreened(of, item, { tries: [...before.slice(-1), turn], by });
+      const before = itemIn(of, item);
+      const least = Math.max(before.uncertainty ?? 0, uncertainty ?? 0);
+      // One rough try makes both no surer.
+      return withScreened(of, item, {
+        tries: [...before.tries.slice(-1), turn],
+        by: before.by === 'by eye' && before.tries.length > 0 ? before.by : by,
+        uncertainty: least > 0 ? least : null,
+      });
     });
-    setGauging(false);
-    setByWidth(false);
+    setTaking(null);
   };
+  const way = (by: AngleWay, words: string, label: string) => (
+    <Button
+      look={taking === by ? 'act' : 'plain'}
+      words={words}
+      label={`${taking === by ? 'Close' : label}: ${name}`}
+      onPress={() => setTaking(taking === by ? null : by)}
+    />
+  );
   const words = SCREEN_WORDS[item];
   const name = spoken(words.name, speech);
   const mean = tries.length > 0 ? tries.reduce((sum, each) => sum + each, 0) / tries.length : null;
@@ -158,15 +174,23 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
         )}
       </View>
       <Quiet>{spoken(words.how, speech)}</Quiet>
-      {gauging ? (
-        <Gauge label={name} onTake={(turn) => take(turn, 'gauge')} onDone={() => setGauging(false)} />
+      {taking === 'gauge' ? (
+        <Gauge label={name} onTake={(turn) => take(turn, 'gauge')} onDone={() => setTaking(null)} />
       ) : (
         <View className="flex-row items-start gap-2">
           <Try item={item} at={0} name={name} />
           <Try item={item} at={1} name={name} />
         </View>
       )}
-      {byWidth && <FromWidth name={name} onTake={(turn) => take(turn, 'apparent width')} />}
+      {taking === 'by eye' && (
+        <Dial label={name} range={SCREEN_DEFINITIONS[item].range} onTake={(turn) => take(turn, 'by eye')} />
+      )}
+      {taking === 'apparent width' && (
+        <FromWidth
+          name={name}
+          onTake={({ value, uncertainty }) => take(value, 'apparent width', uncertainty)}
+        />
+      )}
       {hurts && (
         <Field
           label={`${name}: when does it hurt?`}
@@ -178,21 +202,13 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
         />
       )}
       <View className="flex-row flex-wrap gap-2">
-        {!gauging && !hurts && (
-          <Button
-            look="plain"
-            words="Gauge"
-            label={`Use the phone as a gauge: ${name}`}
-            onPress={() => setGauging(true)}
-          />
-        )}
-        {(item === 'hipsBack' || item === 'hipsThrough') && !hurts && (
-          <Button
-            look="quiet"
-            words={byWidth ? 'Not by width' : 'By width'}
-            label={`${byWidth ? 'Not by' : 'By'} the hips’ width face-on: ${name}`}
-            onPress={() => setByWidth(!byWidth)}
-          />
+        {!hurts && (
+          <>
+            {way('gauge', 'Gauge', 'Use the phone as a gauge')}
+            {way('by eye', 'Dial', 'Set a dial by eye')}
+            {(item === 'hipsBack' || item === 'hipsThrough') &&
+              way('apparent width', 'By width', 'By the hips’ width face-on')}
+          </>
         )}
         <Button
           look="quiet"

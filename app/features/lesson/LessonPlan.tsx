@@ -1,11 +1,12 @@
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { holdFeet, holdLoad, lessonScene } from '../../plan/livePlan';
+import { wholeGhost } from '../../plan/drawing';
 import { Plan } from '../../plan/Plan';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useJudge, useLessonContext } from './context';
-import { useLeadHeelLift, useTurningBody } from './turning';
+import { useGoal, useLeadHeelLift, useTurningBody } from './turning';
 
 /** The lesson's one plan; what can be taken hold of depends on the step. */
 export function LessonPlan() {
@@ -20,8 +21,10 @@ export function LessonPlan() {
   );
   const body = useTurningBody();
   const leadHeelLift = useLeadHeelLift();
-  const turning = useMemo(() => body && { body, leadHeelLift }, [body, leadHeelLift]);
-  const ghosts = useMemo(() => (today ? [today] : []), [today]);
+  const goal = useGoal();
+  const turning = useMemo(() => body && { body, leadHeelLift, goal }, [body, leadHeelLift, goal]);
+  const offers = useStore(lesson, (state) => state.offers);
+  const ghosts = useMemo(() => (today ? [wholeGhost(today), ...offers] : []), [today, offers]);
   const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
   if (!hasFeet) return null;
   const load = step === 'balance';

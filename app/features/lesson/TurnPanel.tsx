@@ -1,13 +1,13 @@
 import type { Build } from '@pedastance/core/build';
-import type { Setup } from '@pedastance/core/ground';
+import type { Address } from '@pedastance/core/ground';
 import { angleFigure, inFootWords, lengthWithUnit, type Speech } from '@pedastance/core/phrases';
 import {
   footHasToComeRound,
+  SHOULDER_GOALS,
   shouldersReached,
   trailKneeRoom,
   turnTrades,
   USUAL_NEEDED,
-  type TurningBody,
   type TurnTrade,
 } from '@pedastance/core/turn';
 import { budgetSentence, nextStopSentence, stopSentence } from '@pedastance/core/turnPhrases';
@@ -16,9 +16,9 @@ import { View } from 'react-native';
 import { changeDraft, currentSetup, openStep } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { Body, Heading, Quiet } from '../../ui/Words';
+import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { useLessonContext } from './context';
-import { budgetsOf, feetOf, useLeadHeelLift, useTurningBody } from './turning';
+import { useBudgets, useTurningBody, type Turning } from './turning';
 import { useSettled } from './useSettled';
 
 function tradeName({ change, by }: TurnTrade, speech: Speech): string {
@@ -38,15 +38,7 @@ const gained = (value: number | null): string => {
 };
 
 /** What one more step of each change buys, and what it costs the other way. */
-interface OnTheseFeet {
-  body: TurningBody;
-  setup: Setup;
-  /** How far the lead heel may come up, mm. */
-  lift: number;
-  speech: Speech;
-}
-
-function Trades({ body, setup, lift, speech }: OnTheseFeet) {
+function Trades({ turning: { body, feet }, speech }: { turning: Turning; speech: Speech }) {
   return (
     <View role="table" aria-label="What one more step buys">
       <View role="row" className="flex-row border-b border-ink py-1">
@@ -60,7 +52,7 @@ function Trades({ body, setup, lift, speech }: OnTheseFeet) {
           <Quiet>through</Quiet>
         </View>
       </View>
-      {turnTrades(body, feetOf(setup, lift)).map((trade) => (
+      {turnTrades(body, feet).map((trade) => (
         <View key={`${trade.change} ${trade.by}`} role="row" className="flex-row border-b border-grid py-1">
           <View role="cell" className="flex-1">
             <Body>{tradeName(trade, speech)}</Body>
@@ -77,8 +69,8 @@ function Trades({ body, setup, lift, speech }: OnTheseFeet) {
   );
 }
 
-function kneeWords(build: Build, setup: Setup, turn: number): string {
-  const { flex, tooFar } = trailKneeRoom(build, setup.address, turn);
+function kneeWords(build: Build, address: Address, turn: number): string {
+  const { flex, tooFar } = trailKneeRoom(build, address, turn);
   const how = tooFar
     ? 'has no room left to straighten, and the heel would have to come up'
     : flex < 12
@@ -88,10 +80,9 @@ function kneeWords(build: Build, setup: Setup, turn: number): string {
 }
 
 /** Everything behind the two sentences, down to the figures they were made from. */
-function Why({ body, setup, lift, speech }: OnTheseFeet) {
+function Why({ turning, address, speech }: { turning: Turning; address: Address; speech: Speech }) {
   const { build } = useLessonContext();
-  const { back, through } = budgetsOf(body, setup, lift);
-  const feet = feetOf(setup, lift);
+  const { body, feet, goal, back, through } = turning;
   const round = footHasToComeRound(body, feet);
   const shoulders = shouldersReached(body, feet);
   const unusual = back.needed.value < USUAL_NEEDED.least || back.needed.value > USUAL_NEEDED.most;
@@ -104,7 +95,7 @@ function Why({ body, setup, lift, speech }: OnTheseFeet) {
         </Body>
       ))}
       <Body>
-        {`Needed going back: 90° of shoulders less ${angleFigure(90 - back.needed.value)} of trunk${back.trunkAssumed ? ' (assumed, ± 8°: not measured)' : ''}. Through by impact: 45° (common practice, no source).`}
+        {`Needed going back: ${angleFigure(goal.shoulders)} of shoulders less ${angleFigure(goal.shoulders - back.needed.value)} of trunk${back.trunkAssumed ? ' (assumed, ± 8°: not measured)' : ''}. Through by impact: 45° (common practice, no source).`}
       </Body>
       {unusual && shoulders !== null && (
         <Body>{`That is unusual. On these feet legs and trunk reach ${angleFigure(shoulders)} of shoulders together.`}</Body>
@@ -121,13 +112,13 @@ function Why({ body, setup, lift, speech }: OnTheseFeet) {
       {back.limit !== null && (
         <Body>
           {inFootWords(
-            kneeWords(build.figures, setup, Math.min(back.limit, back.needed.value)),
+            kneeWords(build.figures, address, Math.min(back.limit, back.needed.value)),
             speech.feet,
             speech.hand,
           )}
         </Body>
       )}
-      <Trades body={body} setup={setup} lift={lift} speech={speech} />
+      <Trades turning={turning} speech={speech} />
       <Quiet>
         Gives of 10° and 20° and their ± 6° are starting values until turns are measured; a sore knee gives
         none.
@@ -139,14 +130,42 @@ function Why({ body, setup, lift, speech }: OnTheseFeet) {
 /** The steps a coach asks for: up to an inch. */
 const LIFTS = [0, 5, 10, 15, 20, 25] as const;
 
+/** What the shoulders are to turn at the top: a usual figure, and this student's own. */
+function ShoulderGoal({ shoulders }: { shoulders: number }) {
+  const { least, most, step } = SHOULDER_GOALS;
+  const to = (by: number) => changeDraft({ shoulderGoal: Math.min(most, Math.max(least, shoulders + by)) });
+  return (
+    <View className="gap-1" role="group" aria-label="Shoulders are to turn">
+      <Quiet>Shoulders are to turn (90° is common practice; yours to set)</Quiet>
+      <View className="flex-row items-center gap-3">
+        <Button
+          look="plain"
+          words={`\u2212${step}°`}
+          label={`Shoulders are to turn ${step}° less`}
+          onPress={() => to(-step)}
+        />
+        <FigureWords className="text-2xl" testID="shoulder-goal">
+          {angleFigure(shoulders)}
+        </FigureWords>
+        <Button
+          look="plain"
+          words={`+${step}°`}
+          label={`Shoulders are to turn ${step}° more`}
+          onPress={() => to(step)}
+        />
+      </View>
+    </View>
+  );
+}
+
 /** How far the pelvis turns on these feet, what stops it first, and what would free it. */
 export function TurnPanel({ speech }: { speech: Speech }) {
   const body = useTurningBody();
   const setup = useSettled(currentSetup);
-  const lift = useLeadHeelLift();
+  const turning = useBudgets(body, setup);
   const [open, setOpen] = useState(false);
   if (!setup) return null;
-  if (!body) {
+  if (!turning) {
     return (
       <View className="gap-2 pt-3" testID="turn-panel">
         <Heading>The turn</Heading>
@@ -157,7 +176,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
       </View>
     );
   }
-  const { back, through } = budgetsOf(body, setup, lift);
+  const { back, through, feet, goal } = turning;
   return (
     <View className="gap-2 pt-3" testID="turn-panel">
       <Heading>The turn</Heading>
@@ -176,9 +195,10 @@ export function TurnPanel({ speech }: { speech: Speech }) {
           value: String(mm),
           words: mm === 0 ? 'Not at all' : lengthWithUnit(mm, speech.length),
         }))}
-        value={String(lift)}
+        value={String(feet.leadHeelLift)}
         onChange={(mm) => changeDraft({ leadHeelLift: Number(mm) })}
       />
+      <ShoulderGoal shoulders={goal.shoulders} />
       <View className="flex-row">
         <Button
           look="quiet"
@@ -186,7 +206,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
           onPress={() => setOpen(!open)}
         />
       </View>
-      {open && <Why body={body} setup={setup} lift={lift} speech={speech} />}
+      {open && <Why turning={turning} address={setup.address} speech={speech} />}
     </View>
   );
 }

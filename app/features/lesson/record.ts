@@ -24,9 +24,13 @@ interface ToRecord {
   reading: Reading;
 }
 
-/** Whether the draft agrees on anything other than how the student stands today. */
-export const hasChange = ({ setup, agreed }: Pick<LessonDraft, 'setup' | 'agreed'>): boolean =>
-  Boolean(setup && agreed && differences(setup, agreed).length > 0);
+/** Whether the draft agrees on anything other than how the student stands and turns today. */
+export const hasChange = ({
+  setup,
+  agreed,
+  leadHeelLift,
+}: Pick<LessonDraft, 'setup' | 'agreed' | 'leadHeelLift'>): boolean =>
+  leadHeelLift > 0 || Boolean(setup && agreed && differences(setup, agreed).length > 0);
 
 /** The entries of a record: the address, what was read in it, and the change where there is one. */
 function entriesOf({ draft, build, screen, method, reading }: ToRecord) {
@@ -55,7 +59,7 @@ function entriesOf({ draft, build, screen, method, reading }: ToRecord) {
     kind: 'address',
     standing: 'agreed',
     ...club,
-    setup: draft.agreed!,
+    setup: draft.agreed ?? draft.setup!,
   };
   const change: ChangeEntry = {
     ...entry(),
@@ -63,6 +67,8 @@ function entriesOf({ draft, build, screen, method, reading }: ToRecord) {
     readingId: read.id,
     fromAddressId: today.id,
     toAddressId: agreed.id,
+    leadHeelLift: draft.leadHeelLift,
+    shoulderGoal: draft.shoulderGoal,
     reason: draft.reason.trim(),
     feel: draft.feel.trim(),
     note: draft.note.trim(),

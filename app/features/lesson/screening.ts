@@ -53,7 +53,12 @@ export const EMPTY_SCREEN: Screen = {
   soreKnee: { lead: false, trail: false },
 };
 
-const NOTHING: Omit<ScreenedItem, 'item'> = { tries: [], by: 'typed', pain: '' };
+const NOTHING: Omit<ScreenedItem, 'item'> = {
+  tries: [],
+  by: 'typed',
+  uncertainty: null,
+  pain: '',
+};
 
 export const itemIn = (screen: Screen, item: ScreenItem): ScreenedItem =>
   screen.items.find((each) => each.item === item) ?? { item, ...NOTHING };
@@ -61,6 +66,8 @@ export const itemIn = (screen: Screen, item: ScreenItem): ScreenedItem =>
 /** A screen with one item changed; an item of which nothing is left is not there. */
 export function withScreened(screen: Screen, item: ScreenItem, change: Partial<ScreenedItem>): Screen {
   const changed = { ...itemIn(screen, item), ...change };
+  // Nothing taken, nothing rough about it.
+  if (changed.tries.length === 0) Object.assign(changed, { by: NOTHING.by, uncertainty: null });
   const empty = changed.tries.length === 0 && changed.pain === '';
   const others = screen.items.filter((each) => each.item !== item);
   const items = (empty ? others : [...others, changed]).sort(

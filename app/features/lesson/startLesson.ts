@@ -1,6 +1,8 @@
 import { v7 as newId } from 'uuid';
 import { currentOwner } from '../../state/account';
 import { keepDraft } from '../../state/drafts';
+import { lastShoulderGoal } from '../log/records';
+import { useRecords } from '../../state/records';
 import { newDraft, type LessonDraft, type Step } from '../../state/lessonDraft';
 
 /** Starts a lesson on this device and answers its id; the server hears of it with the first entry. */
@@ -11,7 +13,8 @@ export async function startLesson(
 ): Promise<string> {
   const owner = currentOwner();
   if (!owner) throw new Error('nobody is signed in');
-  const draft = { ...newDraft(newId(), studentId, new Date().toISOString()), ...from, step };
+  const goal = lastShoulderGoal(Object.values(useRecords.getState().entries), studentId);
+  const draft = { ...newDraft(newId(), studentId, new Date().toISOString(), goal), ...from, step };
   await keepDraft(owner, draft);
   return draft.id;
 }

@@ -1,8 +1,10 @@
 import { measureAddress, type Setup } from '@pedastance/core/ground';
 import { turningBody } from '@pedastance/core/screen';
 import {
+  goalOf,
   turnBudget,
   USUAL_GOAL,
+  type Goal,
   type TurnBudget,
   type TurningBody,
   type TurningFeet,
@@ -11,8 +13,9 @@ import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { useLessonContext } from './context';
+import { useTurnWork } from './useTurnWork';
 
-export const feetOf = ({ address }: Setup, leadHeelLift: number): TurningFeet => {
+const feetOf = ({ address }: Setup, leadHeelLift: number): TurningFeet => {
   const { leadFlare, trailFlare } = measureAddress(address);
   return { flare: { lead: leadFlare, trail: trailFlare }, leadHeelLift };
 };
@@ -26,26 +29,34 @@ export function useTurningBody(): TurningBody | null {
 /** How far the lead heel may come up in this lesson, mm. */
 export const useLeadHeelLift = (): number => useStore(lesson, (state) => state.draft?.leadHeelLift ?? 0);
 
-export interface Budgets {
-  leadHeelLift: number;
+/** The turn this lesson works toward. */
+export function useGoal(): Goal {
+  const shoulders = useStore(lesson, (state) => state.draft?.shoulderGoal ?? USUAL_GOAL.shoulders);
+  return useMemo(() => goalOf(shoulders), [shoulders]);
+}
+
+/** A body on its feet, and how far both ways of turning get on them. */
+export interface Turning {
+  body: TurningBody;
+  feet: TurningFeet;
+  goal: Goal;
   back: TurnBudget;
   through: TurnBudget;
 }
 
-const kept = new WeakMap<TurningBody, WeakMap<Setup, Budgets>>();
-
-/** Both ways of turning on these feet, worked out once for each body, setup and lift. */
-export function budgetsOf(body: TurningBody, setup: Setup, leadHeelLift: number): Budgets {
-  const ofBody = kept.get(body) ?? new WeakMap<Setup, Budgets>();
-  kept.set(body, ofBody);
-  const known = ofBody.get(setup);
-  if (known && known.leadHeelLift === leadHeelLift) return known;
-  const feet = feetOf(setup, leadHeelLift);
-  const budgets = {
-    leadHeelLift,
-    back: turnBudget('back', body, feet, USUAL_GOAL),
-    through: turnBudget('through', body, feet, USUAL_GOAL),
-  };
-  ofBody.set(setup, budgets);
-  return budgets;
+/** Both ways of turning on these feet at once, their intervals and chances as soon as a worker drew them. */
+export function useBudgets(body: TurningBody | null, setup: Setup | null): Turning | null {
+  const lift = useLeadHeelLift();
+  const goal = useGoal();
+  const of = useMemo(
+    () => body && setup && { body, feet: feetOf(setup, lift), goal },
+    [body, setup, lift, goal],
+  );
+  const question = useMemo(() => of && { ask: 'budgets' as const, of }, [of]);
+  const { answer } = useTurnWork(question);
+  return useMemo(() => {
+    if (!of) return null;
+    const undrawn = (turn: 'back' | 'through') => turnBudget(turn, of.body, of.feet, of.goal, { draws: 0 });
+    return { ...of, ...(answer ?? { back: undrawn('back'), through: undrawn('through') }) };
+  }, [of, answer]);
 }

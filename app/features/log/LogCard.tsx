@@ -1,13 +1,22 @@
 import { differences } from '@pedastance/core/change';
-import type { Speech } from '@pedastance/core/phrases';
+import { lengthWithUnit, type Speech } from '@pedastance/core/phrases';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { VERDICT_SHAPES } from '../../plan/drawing';
 import { verdictWords } from '../../ui/VerdictMark';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { day } from '../students/format';
+import { Outgrown } from './Outgrown';
 import { landed, type LogRecord } from './records';
-import { changeFigure, changeName, clubAndShot, findingBand, findingFigure, itemName } from './sentences';
+import {
+  changeFigure,
+  changeName,
+  clubAndShot,
+  findingBand,
+  findingFigure,
+  itemName,
+  spoken,
+} from './sentences';
 
 function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
   const out = record.reading.findings.filter((finding) => finding.verdict !== 'in');
@@ -33,6 +42,12 @@ function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
           <FigureWords className="text-base">{`${each.from === null ? 'not looked at' : changeFigure(each, each.from, speech)} → ${changeFigure(each, each.to, speech)}`}</FigureWords>
         </View>
       ))}
+      {record.change.leadHeelLift > 0 && (
+        <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+          <Body>{spoken('Lead heel up, going back', speech)}</Body>
+          <FigureWords className="text-base">{`0 → ${lengthWithUnit(record.change.leadHeelLift, speech.length)}`}</FigureWords>
+        </View>
+      )}
       <Body>{record.change.reason}</Body>
       {record.change.feel !== '' && <Body>{`Feel: ${record.change.feel}`}</Body>}
     </View>
@@ -50,6 +65,7 @@ export function LogCard({ record, speech }: { record: LogRecord; speech: Speech 
       </View>
       <Found record={record} speech={speech} />
       <Changed record={record} speech={speech} />
+      <Outgrown record={record} />
       <Link href={`/students/${address.studentId}/log/${reading.id}`} className="min-h-[48px] py-3">
         <Body tone="lagoon" className="font-semibold underline">
           {record.change ? 'Both addresses on the plan' : 'This address on the plan'}

@@ -1,8 +1,10 @@
 import type { NewBuild, Student } from '@pedastance/contract';
-import type { Speech } from '@pedastance/core/phrases';
+import { angleFigure, type Speech } from '@pedastance/core/phrases';
+import { USUAL_GOAL } from '@pedastance/core/turn';
 import { Link, router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
+import { wholeGhost } from '../../plan/drawing';
 import { Plan, stillScene } from '../../plan/Plan';
 import { usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
@@ -18,8 +20,9 @@ import { dayAndTime } from '../students/format';
 import { CorrectWords } from './CorrectWords';
 import { ChoiceCard, FindingCard } from './FindingCard';
 import { noticeWords } from './notices';
+import { Outgrown } from './Outgrown';
 import type { LogRecord } from './records';
-import { clubAndShot, tellChange, useSpeech } from './sentences';
+import { clubAndShot, tellAgreed, useSpeech } from './sentences';
 import { useStudentLog } from './useStudentLog';
 
 type Shown = 'today' | 'agreed';
@@ -38,9 +41,12 @@ function RecordPlan({
   const [shown, setShown] = useState<Shown>(record.agreed ? 'agreed' : 'today');
   const { address, agreed } = record;
   const setup = shown === 'agreed' && agreed ? agreed.setup : address.setup;
-  const ghosts = useMemo(() => (shown === 'agreed' ? [address.setup] : []), [shown, address.setup]);
+  const ghosts = useMemo(
+    () => (shown === 'agreed' ? [wholeGhost(address.setup)] : []),
+    [shown, address.setup],
+  );
   const scene = useMemo(
-    () => stillScene(setup, agreed ? [address.setup, agreed.setup] : []),
+    () => stillScene(setup, agreed ? [address.setup, agreed.setup].map(wholeGhost) : []),
     [setup, address.setup, agreed],
   );
   return (
@@ -96,12 +102,15 @@ function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
   return (
     <View className="gap-2">
       <Heading>What was agreed</Heading>
-      {tellChange(address.setup, agreed.setup, speech).map((line) => (
+      {tellAgreed(address.setup, agreed.setup, change.leadHeelLift, speech).map((line) => (
         <Body key={line} className="text-lg">
           {line}
         </Body>
       ))}
       <Body>{`Because: ${change.reason}`}</Body>
+      {change.shoulderGoal !== USUAL_GOAL.shoulders && (
+        <Body>{`For a turn of the shoulders of ${angleFigure(change.shoulderGoal)}.`}</Body>
+      )}
       {change.feel !== '' && <Body>{`Feel: ${change.feel}`}</Body>}
       {change.note !== '' && <Body>{`Note: ${change.note}`}</Body>}
       {record.corrections > 0 && (
@@ -163,6 +172,7 @@ export function RecordScreen() {
             <RecordPlan record={record} student={student} build={build} />
           </View>
           <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+            <Outgrown record={record} />
             <Agreed record={record} speech={speech} />
             <View>
               <Heading>What was found</Heading>

@@ -45,6 +45,8 @@ const change = (id: string, readingId: string, minute: number, over: object = {}
     readingId,
     fromAddressId: 'a1',
     toAddressId: 'a2',
+    leadHeelLift: 0,
+    shoulderGoal: 90,
     reason: id,
     feel: '',
     note: '',

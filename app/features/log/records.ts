@@ -1,4 +1,5 @@
 import type { AddressEntry, ChangeEntry, LogEntry, ReadingEntry } from '@pedastance/contract';
+import { USUAL_GOAL } from '@pedastance/core/turn';
 
 type Of<Kind> = Kind & Pick<LogEntry, 'studentId' | 'receivedAt'>;
 
@@ -46,6 +47,12 @@ export function recordsOf(entries: readonly LogEntry[], studentId: string): LogR
       ];
     })
     .sort((a, b) => b.reading.madeAt.localeCompare(a.reading.madeAt));
+}
+
+/** The turn of the shoulders that was last agreed on with a student, else the usual one, degrees. */
+export function lastShoulderGoal(entries: readonly LogEntry[], studentId: string): number {
+  const changed = recordsOf(entries, studentId).find(({ change }) => change !== null);
+  return changed?.change?.shoulderGoal ?? USUAL_GOAL.shoulders;
 }
 
 /** Whether all of a record has reached the server. */

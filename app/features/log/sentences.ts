@@ -17,6 +17,7 @@ import {
   type Speech,
 } from '@pedastance/core/phrases';
 import type { Finding } from '@pedastance/core/reading';
+import { liftWords } from '@pedastance/core/turnPhrases';
 import { usePreferences } from '../../state/preferences';
 
 /** How this coach wants a student of this hand spoken of. */
@@ -55,6 +56,10 @@ export const spoken = (text: string, speech: Speech): string => inFootWords(text
 /** Instructions that take one setup to the other. */
 export const tellChange = (from: Setup, to: Setup, speech: Speech): string[] =>
   instructions(differences(from, to), from.address.shoe.length, speech);
+
+/** Instructions for a whole change: the feet, and the lead heel where it is to come up. */
+export const tellAgreed = (from: Setup, to: Setup, leadHeelLift: number, speech: Speech): string[] =>
+  [...tellChange(from, to, speech), liftWords(leadHeelLift, speech)].filter((line) => line !== '');
 
 export const clubAndShot = (club: Parameters<typeof clubById>[0], shot: 'full' | 'pitch'): string =>
   shot === 'pitch' ? `${clubById(club).name}, pitch` : clubById(club).name;

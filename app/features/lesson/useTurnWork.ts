@@ -1,0 +1,56 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { TurnAnswers, TurnQuestion } from '../../workers/turnWork';
+
+type Told<Answer> = { done: number } | { answer: Answer };
+
+export interface TurnWork<Answer> {
+  /** Null while it is at work, and where nothing was asked. */
+  answer: Answer | null;
+  /** How much of work that lasts is done, 0 to 1; null while there is nothing to tell. */
+  done: number | null;
+  stopped: boolean;
+  stop: () => void;
+}
+
+/**
+ * Asks a question of the turn in a worker of its own. A newer question ends the work on an older one;
+ * so does stop, after which nothing is answered until something else is asked.
+ */
+export function useTurnWork<Ask extends keyof TurnAnswers>(
+  question: TurnQuestion<Ask> | null,
+): TurnWork<TurnAnswers[Ask]> {
+  type Answer = TurnAnswers[Ask];
+  const worker = useRef<Worker | null>(null);
+  const busy = useRef(false);
+  const [told, setTold] = useState<{ question: TurnQuestion<Ask> | null } & Partial<TurnWork<Answer>>>({
+    question: null,
+  });
+  const end = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = null;
+    busy.current = false;
+  }, []);
+  useEffect(() => end, [end]);
+  useEffect(() => {
+    if (busy.current) end();
+    if (!question) return;
+    const at = (worker.current ??= new Worker(new URL('../../workers/turnWorker', window.location.href)));
+    busy.current = true;
+    at.onmessage = ({ data }: MessageEvent<Told<Answer>>) => {
+      if ('answer' in data) busy.current = false;
+      setTold({ question, ...data });
+    };
+    at.postMessage(question);
+  }, [question, end]);
+  const stop = useCallback(() => {
+    end();
+    setTold({ question, stopped: true });
+  }, [end, question]);
+  const ours = told.question === question ? told : null;
+  return {
+    answer: ours?.answer ?? null,
+    done: ours?.done ?? null,
+    stopped: ours?.stopped ?? false,
+    stop,
+  };
+}

@@ -1,0 +1,21 @@
+import type { NewBuild } from '@pedastance/contract';
+import { hasOutgrown } from '@pedastance/core/screen';
+import { useRecords } from '../../state/records';
+import { Notice } from '../../ui/Notice';
+import type { LogRecord } from './records';
+
+/** Whether figures made with one build are another body's by the other. */
+export const outgrown = (then: NewBuild | undefined, now: NewBuild | null | undefined): boolean =>
+  Boolean(then && now && hasOutgrown(then.figures.height.value, now.figures.height.value));
+
+/** Says so where a student has grown so much since a record that its figures are another body's. */
+export function Outgrown({ record: { reading } }: { record: LogRecord }) {
+  const then = useRecords((state) => state.builds[reading.buildId]);
+  const now = useRecords((state) => state.students[reading.studentId]?.build);
+  if (!outgrown(then, now)) return null;
+  return (
+    <Notice kind="caution">
+      Has grown by 2% or more since: these figures were another body’s. Measure again before going by them.
+    </Notice>
+  );
+}
