@@ -13,6 +13,7 @@ import {
   SHOTS,
   SHOULDER_GOALS,
   SWING_PATHS,
+  anythingSeen,
   canPitch,
   type ChoiceQuestion,
   type PostureFigure,
@@ -53,12 +54,7 @@ const PostureShape = z
     choices: z.strictObject(ofEach(CHOICE_QUESTIONS, choice)),
     swingPath: z.enum(SWING_PATHS).optional(),
   })
-  .refine(
-    ({ figures, choices, swingPath }) =>
-      swingPath !== undefined ||
-      [...Object.values(figures), ...Object.values(choices)].some((seen) => seen !== undefined),
-    { error: 'at least one thing looked at, or no posture at all' },
-  );
+  .refine(anythingSeen, { error: 'at least one thing looked at, or no posture at all' });
 
 export const SetupShape = z.strictObject({
   address: z

@@ -17,7 +17,7 @@ import {
   type FootName,
   type Setup,
 } from '@pedastance/core/ground';
-import { NOT_LOOKED_AT, type Posture } from '@pedastance/core/posture';
+import { anythingSeen, NOT_LOOKED_AT, type Posture } from '@pedastance/core/posture';
 import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
 import { frameFor, outgrown, type Frame } from '../plan/frame';
@@ -191,11 +191,8 @@ export function notePosture(change: (posture: Posture) => Posture): void {
   if (!draft?.setup) return;
   const { posture: before, ...setup } = draft.setup;
   const posture = change(before ?? NOT_LOOKED_AT);
-  const seen =
-    posture.swingPath !== undefined ||
-    [...Object.values(posture.figures), ...Object.values(posture.choices)].some((each) => each !== undefined);
   markPast();
-  changeDraft({ setup: seen ? { ...setup, posture } : setup });
+  changeDraft({ setup: anythingSeen(posture) ? { ...setup, posture } : setup });
 }
 
 export function replaceAgreed(agreed: Setup | null, taken: LessonDraft['taken']): void {

@@ -1,3 +1,4 @@
+import { POSTURE_FIGURES } from '../posture';
 import type { RuleKind } from './types';
 
 /**
@@ -13,16 +14,7 @@ export const QUESTIONS = [
   'leadShare',
   'heelToe',
   'ballOut',
-  'trailKneeInside',
-  'trailKneeFlex',
-  'hipBump',
-  'hipGap',
-  'hipLine',
-  'shoulderLine',
-  'shoulderTilt',
-  'clubFace',
-  'hipTurn',
-  'shoulderTurn',
+  ...POSTURE_FIGURES,
   'seat',
   'pressureRoute',
 ] as const;
@@ -106,7 +98,7 @@ export const FIGURE_QUESTIONS: Record<FigureQuestion, FigureQuestionDefinition> 
   shoulderTurn: figure('swing', 'degrees', 0, 150, FREE),
 };
 
-export const CHOICE_QUESTION_PARTS: Record<ChoiceQuestion, Part> = { seat: 'hips', pressureRoute: 'swing' };
+const CHOICE_QUESTION_PARTS: Record<ChoiceQuestion, Part> = { seat: 'hips', pressureRoute: 'swing' };
 
 export const FIGURE_QUESTION_NAMES = QUESTIONS.filter(
   (question): question is FigureQuestion => question in FIGURE_QUESTIONS,
@@ -118,3 +110,7 @@ export const isChoiceQuestion = (question: Question): question is ChoiceQuestion
 /** The kinds of rule that can answer a question. */
 export const rulesFor = (question: Question): readonly RuleKind[] =>
   isChoiceQuestion(question) ? ['choice', 'no view'] : FIGURE_QUESTIONS[question].rules;
+
+/** The part of the body a question is asked under. */
+export const partOf = (question: Question): Part =>
+  isChoiceQuestion(question) ? CHOICE_QUESTION_PARTS[question] : FIGURE_QUESTIONS[question].part;

@@ -36,6 +36,17 @@ export interface Posture {
 
 export const NOT_LOOKED_AT: Posture = { figures: {}, choices: {} };
 
+/** Something that may have been looked at, and what of it was. */
+interface Looked {
+  figures: Record<string, unknown>;
+  choices: Record<string, unknown>;
+  swingPath?: unknown;
+}
+
+/** Whether anything of a posture was looked at; nothing is no posture. */
+export const anythingSeen = ({ figures, choices, swingPath }: Looked): boolean =>
+  [...Object.values(figures), ...Object.values(choices), swingPath].some((seen) => seen !== undefined);
+
 /** One standard deviation of each figure by eye and measured (starting values), mm or degrees. */
 export const POSTURE_UNCERTAINTY: Record<PostureFigure, Record<SeenBy, number>> = {
   trailKneeInside: { eye: 15, measured: 8 },

@@ -266,6 +266,7 @@ const LANTERN_HILL: DemoAcademy = {
             feel: 'Lean on the lead leg and stay there.',
           },
         },
+        { daysAgo: 40, club: '9-iron', offsets: { leadFlare: -9, trailFlare: -4 } },
         { daysAgo: 26, club: 'sand-wedge', shot: 'pitch', offsets: { stanceWidth: 14, trailFlare: 3 } },
       ],
     },

@@ -1,6 +1,6 @@
 import type { Student } from '@pedastance/contract';
 import type { Body as StudentBody } from '@pedastance/core/build';
-import { isChoiceQuestion, PARTS, type HouseMethod } from '@pedastance/core/method';
+import { isChoiceQuestion, PARTS, partOf, type HouseMethod } from '@pedastance/core/method';
 import {
   bandWords,
   inFootWords,
@@ -27,7 +27,6 @@ import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { PART_NAMES } from '../lesson/parts';
 import { useSpeech } from '../log/sentences';
-import { partOf } from '../methods/MethodScreen';
 import type { Feet } from './CompareScreen';
 
 function cellVerdict({ question }: ComparedRow, verdict: NonNullable<ComparedCell['verdict']>): string {

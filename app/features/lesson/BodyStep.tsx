@@ -1,7 +1,7 @@
 import {
   CHOICES,
   CHOICE_QUESTIONS,
-  CHOICE_QUESTION_PARTS,
+  partOf,
   FIGURE_QUESTIONS,
   PARTS,
   type ChoiceQuestion,
@@ -234,11 +234,9 @@ export function BodyStep() {
             {POSTURE_FIGURES.filter((figure) => FIGURE_QUESTIONS[figure].part === part).map((figure) => (
               <FigureItem key={figure} figure={figure} speech={speech} />
             ))}
-            {CHOICE_QUESTIONS.filter((question) => CHOICE_QUESTION_PARTS[question] === part).map(
-              (question) => (
-                <ChoiceItem key={question} question={question} />
-              ),
-            )}
+            {CHOICE_QUESTIONS.filter((question) => partOf(question) === part).map((question) => (
+              <ChoiceItem key={question} question={question} />
+            ))}
             {part === 'swing' && <SwingPathItem />}
           </View>
         ))}

@@ -10,7 +10,7 @@ import {
   USUAL_NEEDED,
   type TurnTrade,
 } from '@pedastance/core/turn';
-import { budgetSentence, nextStopSentence, stopSentence } from '@pedastance/core/turnPhrases';
+import { stopSentence } from '@pedastance/core/turnPhrases';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { changeDraft, currentSetup, openStep } from '../../state/lesson';
@@ -18,8 +18,9 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { useLessonContext } from './context';
-import { useBudgets, useTurningBody, type Turning } from './turning';
+import { useBudgets, useGoal, useLeadHeelLift, useTurningBody, type Turning } from './turning';
 import { useSettled } from './useSettled';
+import { WhereItStops } from './WhereItStops';
 
 function tradeName({ change, by }: TurnTrade, speech: Speech): string {
   const names: Record<TurnTrade['change'], string> = {
@@ -162,7 +163,7 @@ function ShoulderGoal({ shoulders }: { shoulders: number }) {
 export function TurnPanel({ speech }: { speech: Speech }) {
   const body = useTurningBody();
   const setup = useSettled(currentSetup);
-  const turning = useBudgets(body, setup);
+  const turning = useBudgets(body, setup, useLeadHeelLift(), useGoal());
   const [open, setOpen] = useState(false);
   if (!setup) return null;
   if (!turning) {
@@ -176,19 +177,11 @@ export function TurnPanel({ speech }: { speech: Speech }) {
       </View>
     );
   }
-  const { back, through, feet, goal } = turning;
+  const { feet, goal } = turning;
   return (
     <View className="gap-2 pt-3" testID="turn-panel">
       <Heading>The turn</Heading>
-      {[back, through].map((budget) => {
-        const next = nextStopSentence(budget, speech);
-        return (
-          <View key={budget.turn}>
-            <Body>{budgetSentence(budget, speech)}</Body>
-            {next !== '' && <Body className="font-semibold">{next}</Body>}
-          </View>
-        );
-      })}
+      <WhereItStops turning={turning} speech={speech} />
       <Choice
         label={inFootWords('Lead heel may come up, going back', speech.feet, speech.hand)}
         options={LIFTS.map((mm) => ({

@@ -45,9 +45,12 @@ export interface Turning {
 }
 
 /** Both ways of turning on these feet at once, their intervals and chances as soon as a worker drew them. */
-export function useBudgets(body: TurningBody | null, setup: Setup | null): Turning | null {
-  const lift = useLeadHeelLift();
-  const goal = useGoal();
+export function useBudgets(
+  body: TurningBody | null,
+  setup: Setup | null,
+  lift: number,
+  goal: Goal,
+): Turning | null {
   const of = useMemo(
     () => body && setup && { body, feet: feetOf(setup, lift), goal },
     [body, setup, lift, goal],

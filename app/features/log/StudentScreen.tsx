@@ -15,6 +15,7 @@ import { Waiting } from '../shell/Shell';
 import { ageOf, buildFigure, day, inShort } from '../students/format';
 import { LogCard } from './LogCard';
 import { useSpeech } from './sentences';
+import { TurnCard } from './TurnCard';
 import { useStudentLog } from './useStudentLog';
 
 export const BUILD_LABELS: Record<BuildFigureName, string> = {
@@ -106,6 +107,7 @@ export function StudentScreen() {
         </View>
         <Cautions student={student} />
         <LessonButtons student={student} />
+        <TurnCard student={student} records={records} speech={speech} />
         <View>
           <Heading>Log</Heading>
           {records.length === 0 && (

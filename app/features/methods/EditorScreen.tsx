@@ -11,6 +11,7 @@ import {
   type HouseMethod,
   type MethodContents,
   type Question,
+  partOf,
 } from '@pedastance/core/method';
 import { bandWords, QUESTION_NAMES, questionFigure, type LengthUnit } from '@pedastance/core/phrases';
 import { checkMethod, usualBody } from '@pedastance/core/check';
@@ -31,7 +32,7 @@ import { PART_NAMES } from '../lesson/parts';
 import { Waiting } from '../shell/Shell';
 import { AnswerEditor } from './AnswerEditor';
 import { contentsOf, withWhy } from './contents';
-import { answerWords, caseWords, partOf } from './MethodScreen';
+import { answerWords, caseWords } from './MethodScreen';
 import { saveMethod } from './save';
 import { isPreset, useVersions } from './useMethodNamed';
 

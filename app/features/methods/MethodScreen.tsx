@@ -1,13 +1,12 @@
 import {
   FIGURE_QUESTIONS,
-  CHOICE_QUESTION_PARTS,
   isChoiceQuestion,
   PARTS,
   QUESTIONS,
   type Answer,
   type HouseMethod,
-  type Part,
   type Question,
+  partOf,
 } from '@pedastance/core/method';
 import { QUESTION_NAMES, figureWithUnit, type LengthUnit } from '@pedastance/core/phrases';
 import { checkMethod, type CheckCase } from '@pedastance/core/check';
@@ -27,10 +26,6 @@ import { saveMethodFile } from './fileExchange';
 import { clubsWords, ruleWords } from './rules';
 import { saveMethod } from './save';
 import { isPreset, useVersions } from './useMethodNamed';
-
-/** The part of the body a question is asked under. */
-export const partOf = (question: Question): Part =>
-  isChoiceQuestion(question) ? CHOICE_QUESTION_PARTS[question] : FIGURE_QUESTIONS[question].part;
 
 /** How far a band reaches to each side. */
 function toleranceWords(question: Question, { tolerance, rule }: Answer, length: LengthUnit): string {
