@@ -1,0 +1,2 @@
+export * from './bayes';
+export * from './personal';

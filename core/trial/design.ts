@@ -1,0 +1,93 @@
+import { InputError } from '../guards';
+import { seeded } from '../turn';
+import { ARMS, type Arm } from './types';
+
+/** Shots a side at each look; after the last the trial is over. */
+export const LOOKS = [12, 18, 24] as const;
+export type Look = 1 | 2 | 3;
+
+/** Shots hit from one setup before it may change: short, so that drift favours neither. */
+export const BLOCK_SIZES = [1, 2] as const;
+export type BlockSize = (typeof BLOCK_SIZES)[number];
+
+/** What fixes the order of a trial's shots before the first of them. */
+export interface Design {
+  /** Drawn when the trial is declared, and kept with it. */
+  seed: number;
+  blockSize: BlockSize;
+}
+
+/** Blocks a side that each look adds to what the look before it had. */
+export const blocksAdded = (blockSize: BlockSize): number[] =>
+  LOOKS.map((shots, at) => (shots - (LOOKS[at - 1] ?? 0)) / blockSize);
+
+/** Shuffles in place (Fisher & Yates 1938, as given by Durstenfeld 1964). */
+export function shuffle<Item>(items: Item[], random: () => number): Item[] {
+  for (let last = items.length - 1; last > 0; last -= 1) {
+    const at = Math.floor(random() * (last + 1));
+    [items[last], items[at]] = [items[at]!, items[last]!];
+  }
+  return items;
+}
+
+/**
+ * The order of blocks, stage by stage: as many of A as of B before each look, every such order as
+ * likely as any other.
+ * @throws InputError when the seed is not a whole number of 32 bits.
+ */
+export function drawOrder({ seed, blockSize }: Design): Arm[][] {
+  if (!Number.isInteger(seed) || seed < 0 || seed > 0xffffffff) {
+    throw new InputError('seed', 'a whole number of 32 bits', String(seed));
+  }
+  const random = seeded(seed);
+  return blocksAdded(blockSize).map((each) =>
+    shuffle(
+      ARMS.flatMap((arm) => Array.from({ length: each }, () => arm)),
+      random,
+    ),
+  );
+}
+
+/** How a shot of a trial is placed in its order; warm-up shots stand outside it. */
+export type Place = { warmUp: true } | { warmUp: false; block: number; arm: Arm };
+
+export interface Placed {
+  place: Place;
+  /** Which day's sitting it was hit in, from 0. */
+  sitting: number;
+}
+
+/** What is to be done next. */
+export type Next =
+  | { kind: 'warm-up'; left: number }
+  | { kind: 'shot'; arm: Arm; block: number; inBlock: number; toLook: number; changed: boolean }
+  | { kind: 'look'; look: Look };
+
+/** How many shots of the order a look needs, both sides together. */
+const shotsAt = (look: Look): number => 2 * LOOKS[look - 1]!;
+
+/**
+ * What comes next, by the shots there are: the sitting's warm-up first, then the order, and a look
+ * wherever one is due that has not been taken.
+ */
+export function nextOf(
+  design: Design,
+  warmUps: number,
+  shots: readonly Placed[],
+  sitting: number,
+  looksTaken: number,
+): Next {
+  const inOrder = shots.filter(({ place }) => !place.warmUp);
+  const look = (looksTaken + 1) as Look;
+  const toLook = shotsAt(look) - inOrder.length;
+  if (toLook <= 0) return { kind: 'look', look };
+  const warm = shots.filter((shot) => shot.place.warmUp && shot.sitting === sitting).length;
+  if (warm < warmUps && !inOrder.some((shot) => shot.sitting === sitting)) {
+    return { kind: 'warm-up', left: warmUps - warm };
+  }
+  const order = drawOrder(design).flat();
+  const block = Math.floor(inOrder.length / design.blockSize);
+  const inBlock = (inOrder.length % design.blockSize) + 1;
+  const changed = inBlock === 1 && (block === 0 || order[block] !== order[block - 1]);
+  return { kind: 'shot', arm: order[block]!, block, inBlock, toLook, changed };
+}

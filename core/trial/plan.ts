@@ -1,0 +1,48 @@
+import { normals, seeded } from '../turn';
+import { drawOrder, LOOKS, type BlockSize, type Look } from './design';
+import { permutationTest, type Stage } from './permute';
+import { LEVELS } from './verdict';
+
+const TRIALS = 400;
+
+/**
+ * How often a trial keeps a change that is worth `margin` to a student whose shots scatter by
+ * `scatter`, by each of the looks, 0 to 1: played through with the very design and levels, shots
+ * drawn from a normal, seeded. What one side has to show, nobody can know before; this is the reason
+ * for the number of shots.
+ */
+export function chanceToKeep(
+  margin: number,
+  scatter: number,
+  blockSize: BlockSize,
+  trials: number = TRIALS,
+  seed: number = 1,
+): number[] {
+  const random = seeded(seed);
+  const normal = normals(random);
+  const effect = margin / scatter;
+  const kept = LOOKS.map(() => 0);
+  for (let trial = 0; trial < trials; trial += 1) {
+    const order = drawOrder({ seed: Math.floor(random() * 2 ** 32), blockSize });
+    const stages = order.map((labels): Stage => ({
+      isB: labels.map((arm) => arm === 'B'),
+      blocks: labels.map((arm) => {
+        let sum = 0;
+        for (let shot = 0; shot < blockSize; shot += 1) sum += normal() + (arm === 'B' ? effect : 0);
+        return { count: blockSize, sum };
+      }),
+    }));
+    const options = { mostExact: 20_000, draws: 2000, seed: trial };
+    const at = LEVELS.findIndex(
+      (level, look) => permutationTest(stages.slice(0, look + 1), options).p <= level,
+    );
+    for (let look = at; at >= 0 && look < LOOKS.length; look += 1) kept[look]! += 1;
+  }
+  return kept.map((of) => of / trials);
+}
+
+/** The first look by which a worthwhile change shows four times in five; null where none does. */
+export const plannedLook = (chances: readonly number[]): Look | null => {
+  const at = chances.findIndex((chance) => chance >= 0.8);
+  return at < 0 ? null : ((at + 1) as Look);
+};

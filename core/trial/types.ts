@@ -1,0 +1,43 @@
+/** Where a hand-noted ball started or bent: toward the golfer's own side, neither, or away from it. */
+export const SIDES = ['near', 'none', 'far'] as const;
+export type Side = (typeof SIDES)[number];
+
+export const STRIKES = ['clean', 'fat', 'thin', 'heel', 'toe'] as const;
+export type Strike = (typeof STRIKES)[number];
+
+/** How far the student felt to have turned. */
+export const FELT_TURNS = ['short', 'enough', 'full'] as const;
+export type FeltTurn = (typeof FELT_TURNS)[number];
+
+/** Figures of a shot and what they can be at all (starting values): degrees, metres, metres a second. */
+export const SHOT_FIGURES = ['path', 'startLine', 'clubSpeed', 'ballSpeed', 'carry', 'side'] as const;
+export type ShotFigure = (typeof SHOT_FIGURES)[number];
+
+export const SHOT_RANGES: Record<ShotFigure, { least: number; most: number; unit: ShotUnit }> = {
+  path: { least: -30, most: 30, unit: 'degrees' },
+  startLine: { least: -45, most: 45, unit: 'degrees' },
+  clubSpeed: { least: 5, most: 75, unit: 'metres a second' },
+  ballSpeed: { least: 5, most: 110, unit: 'metres a second' },
+  carry: { least: 0, most: 380, unit: 'metres' },
+  side: { least: -150, most: 150, unit: 'metres' },
+};
+
+export type ShotUnit = 'degrees' | 'metres' | 'metres a second' | 'of shots';
+
+/**
+ * One shot. Sideways figures are positive away from the golfer (a right-hander's right): a path
+ * in-to-out, a start to the push side. What was not seen is not there.
+ */
+export interface Shot extends Partial<Record<ShotFigure, number>> {
+  startSide?: Side;
+  curveSide?: Side;
+  strike?: Strike;
+  balanceHeld?: boolean;
+  feltTurn?: FeltTurn;
+  /** Said when it was struck, by the monitor or the coach, not when the figures were looked at. */
+  mishit: boolean;
+}
+
+/** Which of the two setups a shot was hit from. */
+export const ARMS = ['A', 'B'] as const;
+export type Arm = (typeof ARMS)[number];

@@ -1,0 +1,206 @@
+import { chanceBeyond, hodgesLehmann, shiftInterval, studentQuantile } from './estimate';
+import { blocksAdded, LOOKS, type Design, type Look, type Placed } from './design';
+import { OUTCOME_DEFINITIONS, type Outcome } from './outcomes';
+import { observedDifference, permutationTest, type Block, type Stage } from './permute';
+import { ARMS, type Arm, type Shot } from './types';
+
+/**
+ * One-sided levels of the three looks. Settled by simulation with drift, warm-up, block effects and
+ * mishits: with no effect they keep at most 5 in 100 trials, all looks counted.
+ */
+export const LEVELS = [0.0282, 0.0135, 0.0135] as const;
+
+export const MISHIT_RULES = ['left out', 'counted'] as const;
+export type MishitRule = (typeof MISHIT_RULES)[number];
+
+/** What is said before the first shot and never changed after it. */
+export interface TrialPlan extends Design {
+  primary: Outcome;
+  /** The difference worth having, in the outcome's unit. */
+  margin: number;
+  mishits: MishitRule;
+  /** Shots at the start of each sitting that count for nothing. */
+  warmUps: number;
+}
+
+export type TrialShot = Placed & { shot: Shot };
+
+/** Shots that count for an outcome, by the rule said beforehand. */
+function counts(plan: Pick<TrialPlan, 'mishits'>, outcome: Outcome, shot: Shot): number | null {
+  const { score, countsMishits } = OUTCOME_DEFINITIONS[outcome];
+  return shot.mishit && plan.mishits === 'left out' && !countsMishits ? null : score(shot);
+}
+
+type InOrder = TrialShot & { place: { warmUp: false; block: number; arm: Arm } };
+
+const inOrder = (shots: readonly TrialShot[]): InOrder[] =>
+  shots.filter((shot): shot is InOrder => !shot.place.warmUp);
+
+/** The scores that count, each with its arm, in the order they were hit. */
+export const scoresOf = (
+  plan: Pick<TrialPlan, 'mishits'>,
+  outcome: Outcome,
+  shots: readonly TrialShot[],
+): { arm: Arm; score: number }[] =>
+  inOrder(shots).flatMap(({ place, shot }) => {
+    const score = counts(plan, outcome, shot);
+    return score === null ? [] : [{ arm: place.arm, score }];
+  });
+
+/** Shots as blocks with the labels they were dealt, stage by stage, as far as a look goes. */
+export function stagesOf(
+  plan: TrialPlan,
+  outcome: Outcome,
+  shots: readonly TrialShot[],
+  look: Look,
+): Stage[] {
+  const blocks = new Map<number, Block & { arm: Arm }>();
+  for (const { place, shot } of inOrder(shots)) {
+    const block = blocks.get(place.block) ?? { count: 0, sum: 0, arm: place.arm };
+    blocks.set(place.block, block);
+    const score = counts(plan, outcome, shot);
+    if (score === null) continue;
+    block.count += 1;
+    block.sum += score;
+  }
+  let from = 0;
+  return blocksAdded(plan.blockSize)
+    .slice(0, look)
+    .map((each) => {
+      const stage = Array.from({ length: 2 * each }, (_, at) => blocks.get(from + at)!);
+      from += 2 * each;
+      return {
+        blocks: stage.map(({ count, sum }) => ({ count, sum })),
+        isB: stage.map(({ arm }) => arm === 'B'),
+      };
+    });
+}
+
+export interface Comparison {
+  outcome: Outcome;
+  /** Shots that count, and their means, A and B. */
+  count: Record<Arm, number>;
+  mean: Record<Arm, number>;
+  /** The mean of B less the mean of A, and the median shift, in the outcome's unit, more of it better. */
+  difference: number;
+  shift: number;
+  /** Shifts that these shots do not refuse, 95%. */
+  interval: [number, number];
+  p: number;
+  exact: boolean;
+  arrangements: number;
+  /** How sure it is that B is better by the margin; null with too few blocks. */
+  chance: number | null;
+}
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, each) => sum + each, 0) / values.length;
+
+/** What the shots up to a look say of one outcome; null where one setup has no shot that shows it. */
+export function compare(
+  plan: TrialPlan,
+  outcome: Outcome,
+  shots: readonly TrialShot[],
+  look: Look,
+  margin: number = OUTCOME_DEFINITIONS[outcome].margin,
+): Comparison | null {
+  const stages = stagesOf(plan, outcome, shots, look);
+  const difference = observedDifference(stages);
+  if (difference === null) return null;
+  const upToLook = inOrder(shots).slice(0, 2 * LOOKS[look - 1]!);
+  const scores = scoresOf(plan, outcome, upToLook);
+  const of = (arm: Arm) => scores.filter((each) => each.arm === arm).map(({ score }) => score);
+  const [a, b] = ARMS.map(of) as [number[], number[]];
+  const shift = hodgesLehmann(a, b);
+  const all = [...a, ...b];
+  const reach = 2 * (Math.max(...all) - Math.min(...all)) + Number.MIN_VALUE;
+  const options = { seed: plan.seed };
+  const { p, exact, arrangements } = permutationTest(stages, options);
+  return {
+    outcome,
+    count: { A: a.length, B: b.length },
+    mean: { A: mean(a), B: mean(b) },
+    difference,
+    shift,
+    interval: shiftInterval(stages, difference, reach, options),
+    p,
+    exact,
+    arrangements,
+    chance: chanceBeyond(stages, margin),
+  };
+}
+
+export const VERDICTS = ['keep', 'not yet', 'drop'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
+export interface TrialVerdict {
+  look: Look;
+  verdict: Verdict;
+  /** Why, in one of a few ways. */
+  because: 'pain' | 'better' | 'worse' | 'unclear' | 'never shown' | 'not seen';
+  level: number;
+  primary: Comparison | null;
+  /** For not yet: shots a side until the next look, and about how many it would take in all; null where unknown. */
+  more: { toNextLook: number; inAll: number | null } | null;
+}
+
+/** Four in five: how often a trial of so many shots should show what is there (common practice, no source). */
+const POWER = 0.8;
+
+/** About how many shots a side it takes to show a difference of this size at the last look's level. */
+export function shotsToShow(difference: number, scatter: number): number | null {
+  if (difference <= 0 || scatter <= 0) return null;
+  const z = studentQuantile(LEVELS[2], 1e6) + studentQuantile(1 - POWER, 1e6);
+  return Math.ceil(2 * ((z * scatter) / difference) ** 2);
+}
+
+/** How scores scatter about their own setup's mean. */
+function scatterOf(scores: readonly { arm: Arm; score: number }[]): number {
+  const squares = ARMS.flatMap((arm) => {
+    const own = scores.filter((each) => each.arm === arm).map(({ score }) => score);
+    const middle = mean(own);
+    return own.map((score) => (score - middle) ** 2);
+  });
+  return Math.sqrt(squares.reduce((sum, each) => sum + each, 0) / Math.max(1, squares.length - 2));
+}
+
+/** Whether A is better than B by as much as would have kept B. */
+function worse(plan: TrialPlan, shots: readonly TrialShot[], look: Look): boolean {
+  const turned = stagesOf(plan, plan.primary, shots, look).map(({ blocks, isB }) => ({
+    blocks: blocks.map(({ count, sum }) => ({ count, sum: -sum })),
+    isB,
+  }));
+  return permutationTest(turned, { seed: plan.seed }).p <= LEVELS[look - 1]!;
+}
+
+/**
+ * What a look says. Only the primary outcome decides, at a level said beforehand; pain that went up
+ * is always drop; after the last look it is keep or drop.
+ */
+export function verdictOf(
+  plan: TrialPlan,
+  shots: readonly TrialShot[],
+  look: Look,
+  painUp: boolean,
+): TrialVerdict {
+  const primary = compare(plan, plan.primary, shots, look, plan.margin);
+  const level = LEVELS[look - 1]!;
+  const say = (verdict: Verdict, because: TrialVerdict['because'], more: TrialVerdict['more'] = null) => ({
+    look,
+    verdict,
+    because,
+    level,
+    primary,
+    more,
+  });
+  if (painUp) return say('drop', 'pain');
+  if (primary && primary.p <= level) return say('keep', 'better');
+  if (primary && worse(plan, shots, look)) return say('drop', 'worse');
+  if (look === LOOKS.length) return say('drop', primary ? 'never shown' : 'not seen');
+  const scatter = scatterOf(scoresOf(plan, plan.primary, shots));
+  const inAll = primary && shotsToShow(primary.difference, scatter);
+  return say('not yet', primary ? 'unclear' : 'not seen', {
+    toNextLook: LOOKS[look]! - LOOKS[look - 1]!,
+    inAll,
+  });
+}
