@@ -7,3 +7,6 @@ export const Id = z.uuidv7();
 export const Moment = z.iso.datetime({ offset: true });
 
 export const text = (least: number, most: number) => z.string().trim().min(least).max(most);
+
+/** What every entry of the log carries; a correction names the entry it replaces. */
+export const entryCommon = { id: Id, lessonId: Id, madeAt: Moment, replaces: Id.nullable() };

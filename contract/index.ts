@@ -2,6 +2,8 @@ export * from './common';
 export * from './faults';
 export * from './account';
 export * from './students';
+export * from './setup';
+export * from './trials';
 export * from './lessons';
 export * from './method';
 export * from './owner';

@@ -1,82 +1,27 @@
 import {
   BUILD_FIGURES,
-  CHOICES,
   CHOICE_QUESTIONS,
   CLUB_IDS,
   FIGURE_MARKS,
-  FIGURE_QUESTIONS,
   FIGURE_QUESTION_NAMES,
   ITEM_DEFINITIONS,
   ITEMS,
-  POSTURE_FIGURES,
   MOST_LIFT_MM,
   SHOTS,
   SHOULDER_GOALS,
-  SWING_PATHS,
-  anythingSeen,
   canPitch,
-  type ChoiceQuestion,
-  type PostureFigure,
 } from '@pedastance/core';
 import { z } from 'zod';
-import { Id, Moment, text } from './common';
+import { entryCommon, Id, Moment, text } from './common';
+import { SetupShape } from './setup';
+import { LookEntry, ShotsEntry, TrialEntry } from './trials';
 
 export const NewLesson = z.strictObject({ id: Id, studentId: Id, startedAt: Moment });
 export type NewLesson = z.infer<typeof NewLesson>;
 
-/** Where a foot may stand, mm from the ball; far beyond any stance, near enough to catch a slip. */
-const FURTHEST_MM = 3000;
-const coordinate = z.number().min(-FURTHEST_MM).max(FURTHEST_MM);
-
-const PlacedFoot = z.strictObject({
-  heel: z.strictObject({ x: coordinate, y: coordinate }),
-  flare: z.number().min(-45).max(90),
-});
-
-const share = z.number().min(0).max(100);
-
-const sighting = (figure: PostureFigure) => {
-  const { least, most } = FIGURE_QUESTIONS[figure].range;
-  return z
-    .strictObject({ value: z.number().min(least).max(most), by: z.enum(['eye', 'measured']) })
-    .optional();
-};
-
-const choice = (question: ChoiceQuestion) => z.enum(CHOICES[question] as [string, ...string[]]).optional();
-
-const ofEach = <Name extends string, Shape>(names: readonly Name[], shape: (name: Name) => Shape) =>
-  Object.fromEntries(names.map((name) => [name, shape(name)])) as Record<Name, Shape>;
-
-/** What was looked at above the feet; what was not is not there. */
-const PostureShape = z
-  .strictObject({
-    figures: z.strictObject(ofEach(POSTURE_FIGURES, sighting)),
-    choices: z.strictObject(ofEach(CHOICE_QUESTIONS, choice)),
-    swingPath: z.enum(SWING_PATHS).optional(),
-  })
-  .refine(anythingSeen, { error: 'at least one thing looked at, or no posture at all' });
-
-export const SetupShape = z.strictObject({
-  address: z
-    .strictObject({
-      shoe: z.strictObject({ length: z.number().min(150).max(380), breadth: z.number().min(50).max(160) }),
-      lead: PlacedFoot,
-      trail: PlacedFoot,
-    })
-    .refine((address) => address.lead.heel.x > address.trail.heel.x, {
-      path: ['trail', 'heel', 'x'],
-      error: 'the trail heel further from the target than the lead heel',
-    }),
-  balance: z.strictObject({ leadShare: share, leadHeelToe: share, trailHeelToe: share }),
-  posture: PostureShape.optional(),
-});
-
-/** What every entry of the log carries; a correction names the entry it replaces. */
-const common = { id: Id, lessonId: Id, madeAt: Moment, replaces: Id.nullable() };
-
 export const AddressEntry = z
   .strictObject({
-    ...common,
+    ...entryCommon,
     kind: z.literal('address'),
     /** As the student stood, or as was agreed. */
     standing: z.enum(['today', 'agreed']),
@@ -162,7 +107,7 @@ const inBodyOrder = (findings: readonly { item: (typeof ITEMS)[number] }[]): boo
   findings.every(({ item }, at) => at === 0 || ITEMS.indexOf(item) > ITEMS.indexOf(findings[at - 1]!.item));
 
 export const ReadingEntry = z.strictObject({
-  ...common,
+  ...entryCommon,
   kind: z.literal('reading'),
   addressId: Id,
   buildId: Id,
@@ -189,7 +134,7 @@ export const ReadingEntry = z.strictObject({
 });
 
 export const ChangeEntry = z.strictObject({
-  ...common,
+  ...entryCommon,
   kind: z.literal('change'),
   readingId: Id,
   fromAddressId: Id,
@@ -203,7 +148,14 @@ export const ChangeEntry = z.strictObject({
   note: text(0, 2000),
 });
 
-export const NewEntry = z.discriminatedUnion('kind', [AddressEntry, ReadingEntry, ChangeEntry]);
+export const NewEntry = z.discriminatedUnion('kind', [
+  AddressEntry,
+  ReadingEntry,
+  ChangeEntry,
+  TrialEntry,
+  ShotsEntry,
+  LookEntry,
+]);
 export type NewEntry = z.infer<typeof NewEntry>;
 export type AddressEntry = z.infer<typeof AddressEntry>;
 export type ReadingEntry = z.infer<typeof ReadingEntry>;

@@ -34,7 +34,12 @@ async function main(): Promise<void> {
     say('Loaded the demo academies.');
   }
 
-  const services = { pool, attempts: openAttempts(pool), demoAllowed: settings.onLoopback };
+  const services = {
+    pool,
+    attempts: openAttempts(pool),
+    demoAllowed: settings.onLoopback,
+    standInPaceMs: settings.standInPaceMs,
+  };
   const server = listener(settings, createApp(settings, services, log));
   await listening(server, settings);
   const { port } = server.address() as AddressInfo;

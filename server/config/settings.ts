@@ -15,6 +15,8 @@ const Environment = z.object({
   APPLICATION_PASSWORD: z.string().min(16),
   WEB_ROOT: z.string().min(1),
   DEMO: z.enum(['0', '1']).default('1'),
+  /** From one swing of the simulated student to the next. */
+  STAND_IN_PACE_MS: z.coerce.number().int().min(0).max(60_000).default(2500),
   /** Where the app is reached from outside, when that is not this machine. */
   PUBLIC_ORIGIN: z.url().optional(),
   TLS_CERTIFICATE_FILE: optionalText,
@@ -34,6 +36,7 @@ export interface Settings {
   onLoopback: boolean;
   publicOrigin: string | undefined;
   tls: { certificateFile: string; keyFile: string } | undefined;
+  standInPaceMs: number;
   logLevel: string;
 }
 
@@ -97,6 +100,7 @@ export function readSettings(environment: Record<string, string | undefined>): S
       given.TLS_CERTIFICATE_FILE && given.TLS_KEY_FILE
         ? { certificateFile: given.TLS_CERTIFICATE_FILE, keyFile: given.TLS_KEY_FILE }
         : undefined,
+    standInPaceMs: given.STAND_IN_PACE_MS,
     logLevel: given.LOG_LEVEL,
   };
 }

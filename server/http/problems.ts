@@ -36,6 +36,11 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   change_entry_reading: { field: 'readingId', expected: 'a reading of this student' },
   change_entry_from: { field: 'fromAddressId', expected: 'an address of this student' },
   change_entry_to: { field: 'toAddressId', expected: 'an address of this student' },
+  trial_entry_address_a: { field: 'addressAId', expected: 'an address of this student' },
+  trial_entry_address_b: { field: 'addressBId', expected: 'an address of this student' },
+  shots_entry_address: { field: 'addressId', expected: 'an address of this student' },
+  shots_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
+  look_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
   change_entry_changes: { field: 'toAddressId', expected: 'another address than fromAddressId' },
 };
 
@@ -44,6 +49,9 @@ const BROKEN_CHECK = '23514';
 const NOT_UNIQUE = '23505';
 
 function fromDatabase(error: { code?: string; constraint?: string }): Refusal | undefined {
+  if (error.code === NOT_UNIQUE && error.constraint === 'look_entry_once') {
+    return new Refusal(409, 'taken', 'This look was taken before: a trial has each of its looks once');
+  }
   if (error.code === NOT_UNIQUE) {
     return new Refusal(409, 'taken', 'This identifier is taken by another record');
   }

@@ -1,5 +1,6 @@
 import {
   Id,
+  StandIn,
   NewBuild,
   NewEntry,
   NewLesson,
@@ -23,15 +24,19 @@ import { addEntry, addLesson, listEntries } from '../store/lessons';
 import { addMethodVersion, listMethods } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addScreen, listScreens } from '../store/screens';
+import { letHit } from '../store/standIns';
 import { addStudent, editStudent, findStudent, listStudents, NoSuchStudent } from '../store/students';
 import { parsedBody } from './guards';
 import { Refusal } from './problems';
+import { shotStream } from './shotStream';
 
 export interface Services {
   pool: Pool;
   attempts: Attempts;
   /** The demo accounts' password is printed for all to see, so they sign in on this machine only. */
   demoAllowed: boolean;
+  /** From one swing of the simulated student to the next, ms. */
+  standInPaceMs: number;
 }
 
 /** Every route says who may call it; there is no default. */
@@ -191,6 +196,20 @@ export function routes(services: Services): Route[] {
       path: '/api/entries',
       access: instructor,
       handler: landing(services, 'entry', NewEntry, addEntry),
+    },
+    {
+      method: 'post',
+      path: '/api/stand-in',
+      access: instructor,
+      handler: landing(services, 'stand-in', StandIn, (client, body, writer) =>
+        letHit(client, body, writer, services.standInPaceMs),
+      ),
+    },
+    {
+      method: 'get',
+      path: '/api/stand-in/:sessionId/shots',
+      access: instructor,
+      handler: shotStream(services.pool),
     },
   ];
 }

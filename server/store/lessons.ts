@@ -8,7 +8,8 @@ import type {
 } from '@pedastance/contract';
 import { ITEMS } from '@pedastance/core';
 import type { ClientBase } from 'pg';
-import { insertRow, type Writer } from './rows';
+import { insertRow, type EntryKey, type Writer } from './rows';
+import { addLook, addShots, addTrial, TRIAL_KINDS_AS_JSON } from './trials';
 
 export async function addLesson(client: ClientBase, lesson: NewLesson, writer: Writer): Promise<NewLesson> {
   await insertRow(client, 'lesson', {
@@ -26,13 +27,6 @@ export class NoSuchLesson extends Error {
   constructor() {
     super('no such lesson');
   }
-}
-
-/** The columns every kind's table begins with. */
-interface EntryKey {
-  academy_id: string;
-  student_id: string;
-  id: string;
 }
 
 async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry): Promise<void> {
@@ -136,6 +130,9 @@ export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writ
   if (entry.kind === 'address') await addAddress(client, key, entry);
   if (entry.kind === 'reading') await addReading(client, key, entry);
   if (entry.kind === 'change') await addChange(client, key, entry);
+  if (entry.kind === 'trial') await addTrial(client, key, entry);
+  if (entry.kind === 'shots') await addShots(client, key, entry);
+  if (entry.kind === 'look') await addLook(client, key, entry);
   return { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
 }
 
@@ -194,6 +191,7 @@ export async function listEntries(client: ClientBase, studentId: string): Promis
              'toAddressId', to_address_id, 'leadHeelLift', lead_heel_lift,
              'shoulderGoal', shoulder_goal, 'reason', reason, 'feel', feel, 'note', note)
            from change_entry where change_entry.academy_id = entry.academy_id and change_entry.id = entry.id)
+         ${TRIAL_KINDS_AS_JSON}
        end as entry
      from log_entry as entry
      where entry.student_id = $1

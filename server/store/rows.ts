@@ -14,6 +14,13 @@ export async function insertRow(
   );
 }
 
+/** The columns that every kind of entry's table begins with. */
+export interface EntryKey {
+  academy_id: string;
+  student_id: string;
+  id: string;
+}
+
 /** Who writes, and when the server had it. */
 export interface Writer {
   academyId: string;

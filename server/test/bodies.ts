@@ -1,12 +1,16 @@
 import type {
   AddressEntry,
   ChangeEntry,
+  LookEntry,
   NewBuild,
   NewLesson,
   NewMethodVersion,
   NewScreen,
   NewStudent,
   ReadingEntry,
+  ShotsEntry,
+  StandIn,
+  TrialEntry,
 } from '@pedastance/contract';
 import { readSetup, withSuggestions, type Posture } from '@pedastance/core';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
@@ -122,6 +126,86 @@ export function newReading(
   };
 }
 
+export const newTrial = (
+  addressA: AddressEntry,
+  addressBId: string,
+  over: Partial<TrialEntry> = {},
+): TrialEntry => ({
+  ...entry(addressA.lessonId),
+  kind: 'trial',
+  addressAId: addressA.id,
+  addressBId,
+  cueA: '',
+  cueB: 'pocket back',
+  primary: 'straight path',
+  margin: 1,
+  scatter: 2,
+  mishits: 'left out',
+  warmUps: 4,
+  blockSize: 2,
+  seed: 4_123_456_789,
+  source: 'simulated monitor',
+  ...over,
+});
+
+export const newShots = (trial: TrialEntry, over: Partial<ShotsEntry> = {}): ShotsEntry => ({
+  ...entry(trial.lessonId),
+  kind: 'shots',
+  addressId: trial.addressBId,
+  trialId: trial.id,
+  source: 'simulated monitor',
+  sitting: 0,
+  place: { warmUp: false, block: 3, arm: 'B' },
+  shots: [
+    {
+      path: -2.3,
+      startLine: 1.1,
+      clubSpeed: 38.2,
+      ballSpeed: 51,
+      carry: 133.4,
+      side: -4,
+      strike: 'clean',
+      mishit: false,
+    },
+  ],
+  ...over,
+});
+
+export const newLook = (trial: TrialEntry, over: Partial<LookEntry> = {}): LookEntry => ({
+  ...entry(trial.lessonId),
+  kind: 'look',
+  trialId: trial.id,
+  look: 1,
+  painUp: false,
+  verdict: 'keep',
+  because: 'better',
+  evidence: {
+    difference: 1.4,
+    shift: 1.3,
+    interval: [0.4, 2.2],
+    p: 0.0108,
+    exact: true,
+    arrangements: 924,
+    chance: 0.81,
+    count: { A: 11, B: 12 },
+    mean: { A: -3.1, B: -1.7 },
+  },
+  decision: 'keep',
+  note: '',
+  ...over,
+});
+
+export const newStandIn = (studentId: string, over: Partial<StandIn> = {}): StandIn => ({
+  id: uuidv7(),
+  madeAt,
+  sessionId: uuidv7(),
+  studentId,
+  setup: exampleSetup(),
+  clubLengthInches: 37,
+  shots: 2,
+  ...over,
+});
+
 export const newChange = (
   reading: ReadingEntry,
   toAddressId: string,
@@ -169,4 +253,25 @@ export async function landRecord(world: World, coach: Coach) {
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
   return { student, build, screen, lesson, address, reading, agreed, change };
+}
+
+/** A trial of what was agreed, with a shot, a look, and shots of the stand-in. */
+export async function landTrial(
+  coach: Coach,
+  { student, address, agreed }: Awaited<ReturnType<typeof landRecord>>,
+) {
+  const trial = newTrial(address, agreed.id);
+  const shots = newShots(trial);
+  const look = newLook(trial);
+  const standIn = newStandIn(student.id);
+  for (const [path, body] of [
+    ['/api/entries', trial],
+    ['/api/entries', shots],
+    ['/api/entries', look],
+    ['/api/stand-in', standIn],
+  ] as const) {
+    const answer = await coach.ask('POST', path, body);
+    if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
+  }
+  return { trial, shots, look, standIn };
 }

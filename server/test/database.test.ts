@@ -7,7 +7,7 @@ import { applicationUrl } from '../config/settings';
 import { loadDemoWhenEmpty } from '../demo/load';
 import { inAcademy, openDatabase } from '../store/database';
 import { migrate } from '../store/migrate';
-import { landRecord } from './bodies';
+import { landRecord, landTrial } from './bodies';
 import { APPLICATION_PASSWORD, asAdmin, createDatabase, openWorld, type World } from './world';
 
 let world: World;
@@ -15,6 +15,7 @@ let landed: Awaited<ReturnType<typeof landRecord>>;
 beforeAll(async () => {
   world = await openWorld();
   landed = await landRecord(world, world.lantern);
+  await landTrial(world.lantern, landed);
 }, 60_000);
 afterAll(() => world.close());
 
@@ -94,6 +95,11 @@ describe('separation', () => {
     'screened_item',
     'sighting',
     'change_entry',
+    'trial_entry',
+    'shots_entry',
+    'shot',
+    'look_entry',
+    'stand_in_shot',
     'house_method',
     'landed_write',
     'instructor',
@@ -182,6 +188,19 @@ describe('constraints guard what Zod guards', () => {
     ['screened_item', 'uncertainty = 0', 'screened_item_uncertainty'],
     ['change_entry', 'lead_heel_lift = 26', 'change_entry_lead_heel_lift'],
     ['change_entry', 'shoulder_goal = 30', 'change_entry_shoulder_goal'],
+    ['trial_entry', 'margin = 0', 'trial_entry_margin'],
+    ['trial_entry', 'seed = 4294967296', 'trial_entry_seed'],
+    ['trial_entry', 'cue_b = cue_a, address_b_id = address_a_id', 'trial_entry_differs'],
+    ['trial_entry', "primary_outcome = 'luck'", 'outcome_known'],
+    ['shots_entry', 'arm = null', 'shots_entry_place'],
+    ['shots_entry', 'trial_id = null', 'shots_entry_place'],
+    ['shot', 'path = 31', 'shot_path'],
+    ['shot', "strike = 'shank'", 'shot_strike'],
+    ['look_entry', 'look = 4', 'look_entry_look'],
+    ['look_entry', "decision = 'drop'", 'look_entry_overruled'],
+    ['look_entry', 'p = null', 'look_entry_evidence_whole'],
+    ['look_entry', 'pain_up = true', 'look_entry_pain'],
+    ['look_entry', "look = 3, verdict = 'not yet', decision = 'go on'", 'look_entry_last'],
     ['leg_screen', 'turned_on_lead_flare = null', 'leg_screen_turned_on_whole'],
     ['leg_screen', "stopped_back = 'both'", 'leg_screen_stopped_back'],
     ['sighting', 'value = 500', 'sighting_range'],

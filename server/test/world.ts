@@ -66,6 +66,8 @@ export interface Coach {
   identity: Identity;
   email: string;
   ask: (method: string, path: string, body?: unknown, headers?: Record<string, string>) => Promise<Answer>;
+  /** What goes with each request, for one that is not asked this way. */
+  headers: Record<string, string>;
 }
 
 export interface World {
@@ -152,7 +154,7 @@ export async function openWorld({ demoAllowed = true, onLoopback = true } = {}):
       onLoopback,
       publicOrigin: onLoopback ? undefined : 'https://pedastance.example',
     },
-    { pool, attempts: openAttempts(pool), demoAllowed },
+    { pool, attempts: openAttempts(pool), demoAllowed, standInPaceMs: 30 },
     pino({ level: 'silent' }),
   );
   const server = await new Promise<Server>((resolve) => {
@@ -164,10 +166,11 @@ export async function openWorld({ demoAllowed = true, onLoopback = true } = {}):
 
   const coach = async (index: number): Promise<Coach> => {
     const { email, demo: _demo, ...identity } = accounts[index]!;
-    if (!onLoopback) return { identity, email, ask };
+    if (!onLoopback) return { identity, email, ask, headers: {} };
     const answer = await signIn(email);
     const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
-    return { identity, email, ask: asker(origin, { cookie, [OWNER_HEADER]: ownerOf(identity) }) };
+    const headers = { cookie, [OWNER_HEADER]: ownerOf(identity) };
+    return { identity, email, ask: asker(origin, headers), headers };
   };
 
   return {

@@ -1,0 +1,162 @@
+import {
+  BLOCK_SIZES,
+  FELT_TURNS,
+  MISHIT_RULES,
+  OUTCOMES,
+  SHOT_FIGURES,
+  SHOT_RANGES,
+  SIDES,
+  STRIKES,
+  VERDICTS,
+  type BlockSize,
+  type ShotFigure,
+} from '@pedastance/core/trial';
+import { z } from 'zod';
+import { entryCommon, Id, Moment, text } from './common';
+import { SetupShape } from './setup';
+
+/** Where shots come from while a trial is hit; the only monitor there is so far is a simulated one. */
+export const TRIAL_SOURCES = ['simulated monitor', 'by hand'] as const;
+export type TrialSource = (typeof TRIAL_SOURCES)[number];
+
+/** What is declared before the first shot. */
+export const TrialEntry = z
+  .strictObject({
+    ...entryCommon,
+    kind: z.literal('trial'),
+    addressAId: Id,
+    addressBId: Id,
+    /** What is thought of with each; empty where nothing is. */
+    cueA: text(0, 200),
+    cueB: text(0, 200),
+    primary: z.enum(OUTCOMES),
+    margin: z.number().positive().max(100),
+    /** How much this student's shots were taken to scatter when the number of shots was planned. */
+    scatter: z.number().positive().max(100),
+    mishits: z.enum(MISHIT_RULES),
+    warmUps: z.int().min(0).max(20),
+    blockSize: z.union(BLOCK_SIZES.map((size) => z.literal(size)) as [z.ZodLiteral<BlockSize>]),
+    seed: z.int().min(0).max(0xffffffff),
+    source: z.enum(TRIAL_SOURCES),
+  })
+  .refine(({ addressAId, addressBId, cueA, cueB }) => addressAId !== addressBId || cueA !== cueB, {
+    path: ['cueB'],
+    error: 'other feet, or another cue, than A',
+  });
+export type TrialEntry = z.infer<typeof TrialEntry>;
+
+const figure = (name: ShotFigure) => {
+  const { least, most } = SHOT_RANGES[name];
+  return z.number().min(least).max(most).optional();
+};
+
+const figures = Object.fromEntries(SHOT_FIGURES.map((name) => [name, figure(name)])) as Record<
+  ShotFigure,
+  ReturnType<typeof figure>
+>;
+
+export const ShotShape = z.strictObject({
+  ...figures,
+  startSide: z.enum(SIDES).optional(),
+  curveSide: z.enum(SIDES).optional(),
+  strike: z.enum(STRIKES).optional(),
+  balanceHeld: z.boolean().optional(),
+  feltTurn: z.enum(FELT_TURNS).optional(),
+  mishit: z.boolean(),
+});
+
+/** Shots one write may bring. */
+export const MOST_SHOTS = 250;
+
+const Place = z.discriminatedUnion('warmUp', [
+  z.strictObject({ warmUp: z.literal(true) }),
+  z.strictObject({ warmUp: z.literal(false), block: z.int().min(0).max(47), arm: z.enum(['A', 'B']) }),
+]);
+
+/** Shots from one address; with a place where they belong to a trial. One taken back is replaced by none. */
+export const ShotsEntry = z
+  .strictObject({
+    ...entryCommon,
+    kind: z.literal('shots'),
+    addressId: Id,
+    trialId: Id.nullable(),
+    source: z.enum([...TRIAL_SOURCES, 'file']),
+    sitting: z.int().min(0).max(100),
+    place: Place.nullable(),
+    shots: z.array(ShotShape).max(MOST_SHOTS),
+  })
+  .refine(({ trialId, place }) => (trialId === null) === (place === null), {
+    path: ['place'],
+    error: 'a place for a shot of a trial, and none for others',
+  })
+  .refine(({ replaces, shots }) => shots.length > 0 || replaces !== null, {
+    path: ['shots'],
+    error: 'at least one shot, or the entry that is taken back',
+  });
+export type ShotsEntry = z.infer<typeof ShotsEntry>;
+
+const Evidence = z.strictObject({
+  difference: z.number(),
+  shift: z.number(),
+  interval: z.tuple([z.number(), z.number()]),
+  p: z.number().min(0).max(1),
+  exact: z.boolean(),
+  arrangements: z.int().min(1),
+  chance: z.number().min(0).max(1).nullable(),
+  count: z.strictObject({ A: z.int().min(1), B: z.int().min(1) }),
+  mean: z.strictObject({ A: z.number(), B: z.number() }),
+});
+
+export const DECISIONS = ['keep', 'go on', 'drop'] as const;
+export type Decision = (typeof DECISIONS)[number];
+
+/** What a verdict comes to when nobody overrules it. */
+export const decisionOf = (verdict: (typeof VERDICTS)[number]): Decision =>
+  verdict === 'not yet' ? 'go on' : verdict;
+
+/** A look at a trial: what it said, what it rested on, and what the coach decided. */
+export const LookEntry = z
+  .strictObject({
+    ...entryCommon,
+    kind: z.literal('look'),
+    trialId: Id,
+    look: z.int().min(1).max(3),
+    painUp: z.boolean(),
+    verdict: z.enum(VERDICTS),
+    because: z.enum(['pain', 'better', 'worse', 'unclear', 'never shown', 'not seen']),
+    evidence: Evidence.nullable(),
+    decision: z.enum(DECISIONS),
+    note: text(0, 500),
+  })
+  .refine(({ look, verdict, decision }) => look < 3 || (verdict !== 'not yet' && decision !== 'go on'), {
+    path: ['decision'],
+    error: 'keep or drop, after the last look',
+  })
+  .refine(({ painUp, verdict }) => !painUp || verdict === 'drop', {
+    path: ['verdict'],
+    error: 'drop, when pain went up',
+  })
+  .refine(({ verdict, decision, note }) => decision === decisionOf(verdict) || note !== '', {
+    path: ['note'],
+    error: 'why the verdict was overruled',
+  });
+export type LookEntry = z.infer<typeof LookEntry>;
+
+/** The simulated student is asked to hit so many shots from a setup. */
+export const StandIn = z.strictObject({
+  id: Id,
+  madeAt: Moment,
+  sessionId: Id,
+  studentId: Id,
+  setup: SetupShape,
+  clubLengthInches: z.number().min(18).max(48),
+  shots: z.int().min(1).max(4),
+});
+export type StandIn = z.infer<typeof StandIn>;
+
+/** A shot as the monitor told it, once; its number is its place in the session. */
+export interface MonitorShot {
+  id: string;
+  number: number;
+  shot: z.infer<typeof ShotShape>;
+}

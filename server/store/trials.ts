@@ -1,0 +1,104 @@
+import type { LookEntry, ShotsEntry, TrialEntry } from '@pedastance/contract';
+import type { ClientBase } from 'pg';
+import { insertRow, type EntryKey } from './rows';
+
+export async function addTrial(client: ClientBase, key: EntryKey, entry: TrialEntry): Promise<void> {
+  await insertRow(client, 'trial_entry', {
+    ...key,
+    address_a_id: entry.addressAId,
+    address_b_id: entry.addressBId,
+    cue_a: entry.cueA,
+    cue_b: entry.cueB,
+    primary_outcome: entry.primary,
+    margin: entry.margin,
+    scatter: entry.scatter,
+    mishits: entry.mishits,
+    warm_ups: entry.warmUps,
+    block_size: entry.blockSize,
+    seed: entry.seed,
+    source: entry.source,
+  });
+}
+
+export async function addShots(client: ClientBase, key: EntryKey, entry: ShotsEntry): Promise<void> {
+  const { place } = entry;
+  const inOrder = place && !place.warmUp ? place : null;
+  await insertRow(client, 'shots_entry', {
+    ...key,
+    address_id: entry.addressId,
+    trial_id: entry.trialId,
+    source: entry.source,
+    sitting: entry.sitting,
+    warm_up: place?.warmUp ?? false,
+    block: inOrder?.block,
+    arm: inOrder?.arm,
+  });
+  // All in one statement: a file brings thousands.
+  await client.query(
+    `insert into shot (academy_id, student_id, entry_id, position, path, start_line, club_speed, ball_speed,
+       carry, side, start_side, curve_side, strike, balance_held, felt_turn, mishit)
+     select $1, $2, $3, at - 1, path, "startLine", "clubSpeed", "ballSpeed", carry, side, "startSide", "curveSide",
+       strike, "balanceHeld", "feltTurn", mishit
+     from rows from (jsonb_to_recordset($4::jsonb) as (path double precision, "startLine" double precision,
+       "clubSpeed" double precision, "ballSpeed" double precision, carry double precision, side double precision,
+       "startSide" text, "curveSide" text, strike text, "balanceHeld" boolean, "feltTurn" text, mishit boolean))
+       with ordinality as shots (path, "startLine", "clubSpeed", "ballSpeed", carry, side, "startSide", "curveSide",
+         strike, "balanceHeld", "feltTurn", mishit, at)`,
+    [key.academy_id, key.student_id, key.id, JSON.stringify(entry.shots)],
+  );
+}
+
+export async function addLook(client: ClientBase, key: EntryKey, entry: LookEntry): Promise<void> {
+  const { evidence } = entry;
+  await insertRow(client, 'look_entry', {
+    ...key,
+    trial_id: entry.trialId,
+    look: entry.look,
+    pain_up: entry.painUp,
+    verdict: entry.verdict,
+    because: entry.because,
+    difference: evidence?.difference,
+    shift: evidence?.shift,
+    interval_low: evidence?.interval[0],
+    interval_high: evidence?.interval[1],
+    p: evidence?.p,
+    exact: evidence?.exact,
+    arrangements: evidence?.arrangements,
+    chance: evidence?.chance,
+    count_a: evidence?.count.A,
+    count_b: evidence?.count.B,
+    mean_a: evidence?.mean.A,
+    mean_b: evidence?.mean.B,
+    decision: entry.decision,
+    note: entry.note,
+  });
+}
+
+/** The kinds of a trial as the log's query makes them JSON, each in the shape it was sent in. */
+export const TRIAL_KINDS_AS_JSON = `
+  when 'trial' then (
+    select jsonb_build_object('addressAId', address_a_id, 'addressBId', address_b_id, 'cueA', cue_a, 'cueB', cue_b,
+      'primary', primary_outcome, 'margin', margin, 'scatter', scatter, 'mishits', mishits, 'warmUps', warm_ups,
+      'blockSize', block_size, 'seed', seed, 'source', source)
+    from trial_entry where trial_entry.academy_id = entry.academy_id and trial_entry.id = entry.id)
+  when 'shots' then (
+    select jsonb_build_object('addressId', address_id, 'trialId', trial_id, 'source', source, 'sitting', sitting,
+      'place', case
+        when trial_id is null then null
+        when warm_up then '{"warmUp": true}'::jsonb
+        else jsonb_build_object('warmUp', false, 'block', block, 'arm', arm) end,
+      'shots', (
+        select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('path', path, 'startLine', start_line,
+          'clubSpeed', club_speed, 'ballSpeed', ball_speed, 'carry', carry, 'side', side, 'startSide', start_side,
+          'curveSide', curve_side, 'strike', strike, 'balanceHeld', balance_held, 'feltTurn', felt_turn,
+          'mishit', mishit)) order by position), '[]')
+        from shot where shot.academy_id = entry.academy_id and shot.entry_id = entry.id))
+    from shots_entry where shots_entry.academy_id = entry.academy_id and shots_entry.id = entry.id)
+  when 'look' then (
+    select jsonb_build_object('trialId', trial_id, 'look', look, 'painUp', pain_up, 'verdict', verdict,
+      'because', because, 'decision', decision, 'note', note,
+      'evidence', case when difference is not null then jsonb_build_object('difference', difference, 'shift', shift,
+        'interval', jsonb_build_array(interval_low, interval_high), 'p', p, 'exact', exact,
+        'arrangements', arrangements, 'chance', chance, 'count', jsonb_build_object('A', count_a, 'B', count_b),
+        'mean', jsonb_build_object('A', mean_a, 'B', mean_b)) end)
+    from look_entry where look_entry.academy_id = entry.academy_id and look_entry.id = entry.id)`;
