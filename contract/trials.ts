@@ -1,5 +1,6 @@
 import {
   BLOCK_SIZES,
+  DECISIONS,
   FELT_TURNS,
   MISHIT_RULES,
   OUTCOMES,
@@ -8,6 +9,7 @@ import {
   SIDES,
   STRIKES,
   VERDICTS,
+  decisionOf,
   type BlockSize,
   type ShotFigure,
 } from '@pedastance/core/trial';
@@ -106,13 +108,6 @@ const Evidence = z.strictObject({
   count: z.strictObject({ A: z.int().min(1), B: z.int().min(1) }),
   mean: z.strictObject({ A: z.number(), B: z.number() }),
 });
-
-export const DECISIONS = ['keep', 'go on', 'drop'] as const;
-export type Decision = (typeof DECISIONS)[number];
-
-/** What a verdict comes to when nobody overrules it. */
-export const decisionOf = (verdict: (typeof VERDICTS)[number]): Decision =>
-  verdict === 'not yet' ? 'go on' : verdict;
 
 /** A look at a trial: what it said, what it rested on, and what the coach decided. */
 export const LookEntry = z

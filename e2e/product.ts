@@ -61,6 +61,7 @@ export class Product {
         APPLICATION_PASSWORD: 'a password for tests alone',
         SESSION_SECRET: 'x'.repeat(40),
         WEB_ROOT: join(ROOT, 'app', 'dist'),
+        STAND_IN_PACE_MS: '120',
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });

@@ -65,7 +65,7 @@ for (const light of ['Paper', 'Dusk'] as const) {
     await page.goto(`${product.origin}/students`);
     await openLesson(page, 'Bartolo Kettlesand', '7-iron');
     await typeFigure(page, 'leadFlare', 'Lead flare', '0');
-    for (const name of ['who', 'legs', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep']) {
+    for (const name of ['who', 'legs', 'club', 'feet', 'balance', 'body', 'read', 'change', 'try', 'keep']) {
       await step(page, name);
       await visit('/lessons/[lesson]');
     }
@@ -106,6 +106,12 @@ for (const light of ['Paper', 'Dusk'] as const) {
     await page.getByRole('link', { name: 'Edit' }).click();
     await expect(page.getByLabel('Name')).toBeVisible();
     await visit('/students/[student]/edit');
+    await page.goto(`${product.origin}/students`);
+    await page.getByRole('link', { name: /Ferris Quillon/ }).click();
+    await page.getByTestId('trial-card').getByRole('link').click();
+    await expect(page.getByTestId('verdict')).toBeVisible();
+    await press(page, /What else was seen/);
+    await visit('/students/[student]/trial/[trial]');
     expect([...visited].sort()).toEqual(routes().sort());
   });
 }
@@ -113,7 +119,7 @@ for (const light of ['Paper', 'Dusk'] as const) {
 test('what is touched is at least 48 px high, and no figure is cut off', async ({ page, product }) => {
   await signIn(page, product);
   await openLesson(page, 'Wilhelmina Applethwaite', 'Driver');
-  for (const name of ['who', 'club', 'feet', 'balance', 'read', 'change', 'keep']) {
+  for (const name of ['who', 'club', 'feet', 'balance', 'read', 'change', 'try', 'keep']) {
     await step(page, name);
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('[role=button],[role=radio],[role=tab],a,input,textarea')]

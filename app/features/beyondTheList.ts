@@ -10,4 +10,5 @@ export { StudentScreen } from './log/StudentScreen';
 export { EditorScreen } from './methods/EditorScreen';
 export { MethodScreen } from './methods/MethodScreen';
 export { MethodsScreen } from './methods/MethodsScreen';
+export { TrialScreen } from './trial/TrialScreen';
 export { EditStudentScreen, NewStudentScreen } from './students/StudentFormScreen';

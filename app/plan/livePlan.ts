@@ -17,12 +17,16 @@ import { flareToward, holdAt, loadAlong, type Hold } from './touch';
 
 /** The lesson in progress, as the plan looks at it. */
 export const lessonScene: Scene = {
-  setup: () => currentSetup(lesson.getState()),
+  setup: () => lesson.getState().trying?.setup ?? currentSetup(lesson.getState()),
   frame: () => lesson.getState().frame,
   subscribe: (changed) =>
     lesson.subscribe((state, before) => {
-      if (state.draft !== before.draft || state.frame !== before.frame || state.standing !== before.standing)
-        changed();
+      const same =
+        state.draft === before.draft &&
+        state.frame === before.frame &&
+        state.standing === before.standing &&
+        state.trying === before.trying;
+      if (!same) changed();
     }),
 };
 

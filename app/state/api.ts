@@ -1,4 +1,4 @@
-import type { LogEntry, NewBuild, NewScreen, Problem, SignIn, Student } from '@pedastance/contract';
+import type { LogEntry, NewBuild, NewScreen, Problem, SignIn, StandIn, Student } from '@pedastance/contract';
 import { OWNER_HEADER, type Identity } from '@pedastance/contract/owner';
 import type { HouseMethod } from '@pedastance/core/method';
 import { ROUTES, type Writing } from './letter';
@@ -53,6 +53,7 @@ export const api = {
       owner,
     ),
   methods: (owner: string) => read<HouseMethod[]>('/api/methods', owner),
+  letHit: (owner: string, body: StandIn) => ask('POST', '/api/stand-in', owner, body),
   write: async (owner: string, { route, body }: Writing) => {
     const { method, path } = ROUTES[route];
     return (await ask(method, path, owner, body)).json() as Promise<unknown>;

@@ -47,6 +47,8 @@ interface OpenLesson {
   turnWithLine: boolean;
   /** Feet that an answer of the fit would have, drawn on the plan while they are offered. */
   offers: readonly Ghost[];
+  /** In a trial: the feet to stand in next, and the other ones. */
+  trying: { setup: Setup; other: Setup } | null;
   past: Pick<LessonDraft, 'setup' | 'agreed' | 'taken'>[];
   /** A foot or the ball is under the finger; saving and re-framing wait. */
   dragging: boolean;
@@ -63,6 +65,7 @@ export const lesson = createStore<OpenLesson>(() => ({
   keepToe: true,
   turnWithLine: false,
   offers: [],
+  trying: null,
   past: [],
   dragging: false,
 }));
@@ -92,14 +95,21 @@ export function keepBeforeLeaving(): void {
   if (keeping) void keepNow();
 }
 
+/** Shows the feet of a trial on the plan, or the lesson's own again. */
+export function tryOn(trying: OpenLesson['trying']): void {
+  lesson.setState({ trying });
+  const setup = trying?.setup ?? currentSetup(lesson.getState());
+  lesson.setState({ frame: framed(setup) });
+}
+
 export const currentSetup = ({ draft, standing }: Pick<OpenLesson, 'draft' | 'standing'>): Setup | null =>
   draft && (standing === 'agreed' ? (draft.agreed ?? draft.setup) : draft.setup);
 
 const framed = (setup: Setup | null): Frame | null => setup && frameFor(setup.address);
 
-/** The change and keep steps look at the agreed feet, the others at today's. */
+/** From the change on the steps look at the agreed feet, the others at today's. */
 const standingIn = (step: LessonDraft['step']): Standing =>
-  step === 'change' || step === 'keep' ? 'agreed' : 'setup';
+  step === 'change' || step === 'try' || step === 'keep' ? 'agreed' : 'setup';
 
 export function openLesson(owner: string, draft: LessonDraft): void {
   const standing = standingIn(draft.step);
@@ -109,7 +119,7 @@ export function openLesson(owner: string, draft: LessonDraft): void {
 
 export function closeLesson(): void {
   keepBeforeLeaving();
-  lesson.setState({ draft: null, frame: null, past: [], offers: [] });
+  lesson.setState({ draft: null, frame: null, past: [], offers: [], trying: null });
 }
 
 /** Changes the draft, with the moment given to it. */

@@ -3,7 +3,18 @@ import type { Setup } from '@pedastance/core/ground';
 import type { Item } from '@pedastance/core/reading';
 import type { Screen } from '@pedastance/core/screen';
 
-export const STEPS = ['who', 'legs', 'club', 'feet', 'balance', 'body', 'read', 'change', 'keep'] as const;
+export const STEPS = [
+  'who',
+  'legs',
+  'club',
+  'feet',
+  'balance',
+  'body',
+  'read',
+  'change',
+  'try',
+  'keep',
+] as const;
 export type Step = (typeof STEPS)[number];
 
 /** What a lesson has recorded, so that it is not offered to be recorded again. */
@@ -19,6 +30,8 @@ export interface LessonDraft {
   studentId: string;
   startedAt: string;
   updatedAt: string;
+  /** The lesson itself is in the outbox or beyond: something of it was recorded or tried. */
+  begun: boolean;
   step: Step;
   /** The house method it is read with; null is the coach's usual one. */
   methodId: string | null;
@@ -56,6 +69,7 @@ export function newDraft(
     studentId,
     startedAt,
     updatedAt: startedAt,
+    begun: false,
     step: 'who',
     methodId: null,
     shoulderGoal,

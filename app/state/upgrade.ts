@@ -37,6 +37,7 @@ export const wholeScreen = <Taken extends Screen>(screen: Taken): Taken => ({
 /** A lesson in progress of any earlier shape in today's. */
 const wholeDraft = (draft: LessonDraft): LessonDraft => ({
   ...draft,
+  begun: draft.begun ?? draft.recorded.length > 0,
   shoulderGoal: draft.shoulderGoal ?? LIFTED_NOTHING.shoulderGoal,
   screen: draft.screen && wholeScreen(draft.screen),
 });

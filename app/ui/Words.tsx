@@ -27,3 +27,5 @@ export const Heading = (props: Words) => <HeadingWords role="heading" aria-level
 export const Body = words('font-text text-base', 'ink');
 export const Quiet = words('font-text text-sm', 'pencil');
 export const FigureWords = words('figures font-text text-xl font-semibold', 'ink');
+/** A figure to be read from the ball. Sizes are chosen here: two size classes would be left to their order. */
+export const LargeFigure = words('figures font-text text-4xl font-bold', 'ink');

@@ -133,6 +133,13 @@ export function compare(
 export const VERDICTS = ['keep', 'not yet', 'drop'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
+/** What a coach may decide at a look. */
+export const DECISIONS = ['keep', 'go on', 'drop'] as const;
+export type Decision = (typeof DECISIONS)[number];
+
+/** What a verdict comes to when nobody overrules it. */
+export const decisionOf = (verdict: Verdict): Decision => (verdict === 'not yet' ? 'go on' : verdict);
+
 export interface TrialVerdict {
   look: Look;
   verdict: Verdict;

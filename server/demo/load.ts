@@ -30,6 +30,7 @@ import { addMethodVersion } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addScreen } from '../store/screens';
 import { addStudent } from '../store/students';
+import { addDemoTrial } from './trial';
 import {
   DEMO_ACADEMIES,
   DEMO_PASSWORD,
@@ -177,6 +178,12 @@ async function addLessonWithEntries(
   };
   await addEntry(client, toAddress, land);
   await addEntry(client, change, land);
+  if (!lesson.trial) return;
+  const addresses = { A: today, B: toAddress };
+  await addDemoTrial(
+    { client, land, studentId, addresses, entry: (seconds) => entry(15 + seconds / 60) },
+    lesson.trial,
+  );
 }
 
 async function addDemoStudent(

@@ -1,3 +1,4 @@
+import type { DemoTrial } from './trial';
 import type {
   ScreenItem,
   EstimateAs,
@@ -21,6 +22,8 @@ export interface DemoLesson {
   /** What was looked at above the feet. */
   posture?: Posture;
   change?: { reason: string; feel: string; note?: string };
+  /** The change, tried with the simulated student and monitor. */
+  trial?: DemoTrial;
 }
 
 export interface DemoStudent {
@@ -101,6 +104,12 @@ const LANTERN_HILL: DemoAcademy = {
             reason: 'Flare had crept back in toward square.',
             feel: 'Big toe points at the bag stand.',
           },
+          trial: {
+            primary: 'club speed',
+            margin: 0.7,
+            scatter: 0.8,
+            cueB: 'Big toe points at the bag stand.',
+          },
         },
         { daysAgo: 12, club: '7-iron', offsets: { trailFlare: -1, leadFlare: 1, ballAlong: 6 } },
       ],
@@ -154,6 +163,7 @@ const LANTERN_HILL: DemoAcademy = {
             feel: 'Stick at the toes until the club is down.',
             note: 'Sets the feet before the face. Turn that round.',
           },
+          trial: { primary: 'straight path', margin: 1, scatter: 2, cueB: '' },
         },
       ],
     },

@@ -8,7 +8,8 @@ import type { Stance } from '../devices/types';
 import { insertRow, type Writer } from './rows';
 import { findStudent } from './students';
 
-function stanceOf({ setup, clubLengthInches }: StandIn): Stance {
+/** How somebody stands in a setup, as the stand-in feels it. */
+export function stanceOf({ setup, clubLengthInches }: Pick<StandIn, 'setup' | 'clubLengthInches'>): Stance {
   const { toeLine, leadFlare, trailFlare, stanceWidth, ballAlong } = measureAddress(setup.address);
   return {
     closed: toeLine,

@@ -30,7 +30,7 @@ import { findingFigure, itemName, tellAgreed } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
 import { offeredGhosts } from './offers';
 import { useGoal, useTurningBody } from './turning';
-import { useTurnWork } from './useTurnWork';
+import { useReckoning } from '../../workers/useReckoning';
 
 /** Moves made at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 3;
@@ -205,7 +205,7 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
   const [pinned, setPinned] = useState<readonly MoveName[]>([]);
   const problem = useProblem(setup, pinned);
   const question = useMemo(() => problem && { ask: 'fit' as const, of: problem }, [problem]);
-  const { answer: fitted, done, stopped, stop } = useTurnWork(question);
+  const { answer: fitted, done, stopped, stop } = useReckoning(question);
   useEffect(() => {
     const answers = fitted ? [...fitted.answers, ...(fitted.nearest ? [fitted.nearest] : [])] : [];
     lesson.setState({ offers: offeredGhosts(setup, answers) });

@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
-import { Body, FigureWords, Quiet } from '../../ui/Words';
+import { Body, LargeFigure, Quiet } from '../../ui/Words';
 
 /** Readings older than this say nothing any more, but for the one that was zeroed on, ms. */
 const KEPT_MS = 8000;
@@ -99,7 +99,7 @@ export function Gauge({ label, onTake, onDone }: GaugeProps) {
   return (
     <View className="gap-2 bg-sheet p-3" testID="gauge" aria-live="polite">
       <Quiet>{`Hold the phone flat on it, zero, turn, and hold still: ${label}`}</Quiet>
-      <FigureWords className="text-3xl">{answer ? `${turn.toFixed(0)}°` : '–'}</FigureWords>
+      <LargeFigure>{answer ? `${turn.toFixed(0)}°` : '–'}</LargeFigure>
       <Body>{answer ? STATES[answer.state] : 'waiting for the sensor …'}</Body>
       {byCompass && <Quiet>It leans on the compass: keep away from clubs, carts and other metal.</Quiet>}
       <View className="flex-row flex-wrap gap-2">

@@ -24,11 +24,21 @@ export function LessonPlan() {
   const goal = useGoal();
   const turning = useMemo(() => body && { body, leadHeelLift, goal }, [body, leadHeelLift, goal]);
   const offers = useStore(lesson, (state) => state.offers);
-  const ghosts = useMemo(() => (today ? [wholeGhost(today), ...offers] : []), [today, offers]);
+  const other = useStore(lesson, (state) => state.trying?.other ?? null);
+  const ghosts = useMemo(() => {
+    if (other) return [wholeGhost(other)];
+    return today ? [wholeGhost(today), ...offers] : [];
+  }, [today, offers, other]);
   const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
   if (!hasFeet) return null;
   const load = step === 'balance';
-  const still = step === 'body' || step === 'read' || step === 'keep' || step === 'who' || step === 'club';
+  const still =
+    step === 'body' ||
+    step === 'read' ||
+    step === 'try' ||
+    step === 'keep' ||
+    step === 'who' ||
+    step === 'club';
   return (
     <Plan
       key={`${load}-${still}-${agreed}`}

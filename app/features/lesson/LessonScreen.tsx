@@ -24,6 +24,7 @@ import { LessonPlan } from './LessonPlan';
 import { LegsStep } from './LegsStep';
 import { ReadStep } from './ReadStep';
 import { StepBar } from './StepBar';
+import { TryStep } from '../trial/TryStep';
 import { WhoStep } from './WhoStep';
 
 const PLACES: Record<Step, ComponentType> = {
@@ -35,6 +36,7 @@ const PLACES: Record<Step, ComponentType> = {
   body: BodyStep,
   read: ReadStep,
   change: ChangeStep,
+  try: TryStep,
   keep: KeepStep,
 };
 

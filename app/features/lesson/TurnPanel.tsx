@@ -16,7 +16,7 @@ import { View } from 'react-native';
 import { changeDraft, currentSetup, openStep } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
+import { Body, LargeFigure, Heading, Quiet } from '../../ui/Words';
 import { useLessonContext } from './context';
 import { useBudgets, useGoal, useLeadHeelLift, useTurningBody, type Turning } from './turning';
 import { useSettled } from './useSettled';
@@ -145,9 +145,7 @@ function ShoulderGoal({ shoulders }: { shoulders: number }) {
           label={`Shoulders are to turn ${step}° less`}
           onPress={() => to(-step)}
         />
-        <FigureWords className="text-2xl" testID="shoulder-goal">
-          {angleFigure(shoulders)}
-        </FigureWords>
+        <LargeFigure testID="shoulder-goal">{angleFigure(shoulders)}</LargeFigure>
         <Button
           look="plain"
           words={`+${step}°`}

@@ -11,18 +11,22 @@ interface WorkPlaceProps {
   desk?: ReactNode;
   /** On a phone, where the plan is shown above the work. */
   withPlan?: boolean;
+  /** On a phone, where the work needs more room than the plan. */
+  smallPlan?: boolean;
 }
 
 /**
  * A step's place. On a phone the plan stands above the figures and the desk stays at the bottom;
  * on a wide screen the plan has a side of its own and this is the other.
  */
-export function WorkPlace({ label, children, desk, withPlan = true }: WorkPlaceProps) {
+export function WorkPlace({ label, children, desk, withPlan = true, smallPlan = false }: WorkPlaceProps) {
   const wide = useWide();
   return (
     <View className="flex-1">
       {withPlan && !wide && (
-        <View className="h-[52%] min-h-[300px] border-b border-ink">
+        <View
+          className={`border-b border-ink ${smallPlan ? 'h-[30%] min-h-[190px]' : 'h-[52%] min-h-[300px]'}`}
+        >
           <LessonPlan />
         </View>
       )}

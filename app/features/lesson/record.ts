@@ -82,6 +82,21 @@ const LABELS: Record<'address' | 'reading' | 'change', string> = {
   change: 'Change',
 };
 
+/** The lesson itself, where nothing of it has been sent yet. */
+export const beginning = (draft: LessonDraft, student: Student): Post[] =>
+  draft.begun
+    ? []
+    : [
+        {
+          subjectId: student.id,
+          label: `Lesson of ${student.name}`,
+          writing: {
+            route: 'lesson',
+            body: { id: draft.id, studentId: student.id, startedAt: draft.startedAt },
+          },
+        },
+      ];
+
 /**
  * Records a lesson's look at one club: all its entries go into the outbox together, and only then
  * does the draft begin anew for the next club.
@@ -90,29 +105,16 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
   const { draft, student } = toRecord;
   const { read, change, entries } = entriesOf(toRecord);
   const club = clubById(draft.club!).name;
-  const begin: Post[] =
-    draft.recorded.length > 0
-      ? []
-      : [
-          {
-            subjectId: student.id,
-            label: `Lesson of ${student.name}`,
-            writing: {
-              route: 'lesson',
-              body: { id: draft.id, studentId: student.id, startedAt: draft.startedAt },
-            },
-          },
-        ];
   const posts = entries.map((body): Post => ({
     subjectId: student.id,
     label: `${LABELS[body.kind]} of ${student.name}, ${club}`,
     writing: { route: 'entry', body },
   }));
-  await post([...begin, ...posts]);
+  await post([...beginning(draft, student), ...posts]);
   const recorded = [
     ...draft.recorded,
     { readingId: read.id, changeId: change?.id ?? null, club: draft.club! },
   ];
-  changeDraft({ ...untouchedClub, recorded, step: 'keep' });
+  changeDraft({ ...untouchedClub, recorded, begun: true, step: 'keep' });
   await keepNow();
 }

@@ -13,7 +13,7 @@ import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { useLessonContext } from './context';
-import { useTurnWork } from './useTurnWork';
+import { useReckoning } from '../../workers/useReckoning';
 
 const feetOf = ({ address }: Setup, leadHeelLift: number): TurningFeet => {
   const { leadFlare, trailFlare } = measureAddress(address);
@@ -56,7 +56,7 @@ export function useBudgets(
     [body, setup, lift, goal],
   );
   const question = useMemo(() => of && { ask: 'budgets' as const, of }, [of]);
-  const { answer } = useTurnWork(question);
+  const { answer } = useReckoning(question);
   return useMemo(() => {
     if (!of) return null;
     const undrawn = (turn: 'back' | 'through') => turnBudget(turn, of.body, of.feet, of.goal, { draws: 0 });

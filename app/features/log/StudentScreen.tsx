@@ -2,9 +2,11 @@ import { BUILD_FIGURES, type BuildFigureName } from '@pedastance/core/build';
 import { NOT_MEDICAL_ADVICE, cautionsFor } from '@pedastance/core/cautions';
 import type { Student } from '@pedastance/contract';
 import { Link, router, useLocalSearchParams } from 'expo-router';
+import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { draftsOf, useDrafts } from '../../state/drafts';
 import { usePreferences } from '../../state/preferences';
+import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
@@ -14,6 +16,9 @@ import { startLesson } from '../lesson/startLesson';
 import { Waiting } from '../shell/Shell';
 import { ageOf, buildFigure, day, inShort } from '../students/format';
 import { LogCard } from './LogCard';
+import { TrialCard } from '../trial/TrialCard';
+import { trialsOf, type Trial } from '../trial/trials';
+import type { LogRecord } from './records';
 import { useSpeech } from './sentences';
 import { TurnCard } from './TurnCard';
 import { useStudentLog } from './useStudentLog';
@@ -83,6 +88,12 @@ export function StudentScreen() {
   const { student, records, loaded } = useStudentLog(id);
   const speech = useSpeech(student?.hand ?? 'right');
   const wide = useWide();
+  const entries = useRecords((state) => state.entries);
+  const logged = useMemo(() => {
+    const trials = trialsOf(Object.values(entries), id);
+    const when = (each: LogRecord | Trial) => ('reading' in each ? each.reading : each.entry).madeAt;
+    return [...records, ...trials].sort((a, b) => when(b).localeCompare(when(a)));
+  }, [records, entries, id]);
 
   if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
   return (
@@ -110,15 +121,19 @@ export function StudentScreen() {
         <TurnCard student={student} records={records} speech={speech} />
         <View>
           <Heading>Log</Heading>
-          {records.length === 0 && (
+          {logged.length === 0 && (
             <Body className="py-3">
               Nothing recorded yet. A lesson ends with a record: the address, what was read in it, and what
               you agreed to change.
             </Body>
           )}
-          {records.map((record) => (
-            <LogCard key={record.reading.id} record={record} speech={speech} />
-          ))}
+          {logged.map((each) =>
+            'reading' in each ? (
+              <LogCard key={each.reading.id} record={each} speech={speech} />
+            ) : (
+              <TrialCard key={each.entry.id} trial={each} />
+            ),
+          )}
         </View>
         <View className="gap-1">
           <Heading>Build</Heading>

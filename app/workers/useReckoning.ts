@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { TurnAnswers, TurnQuestion } from '../../workers/turnWork';
+import type { Answers, Question } from './reckoning';
 
 type Told<Answer> = { done: number } | { answer: Answer };
 
-export interface TurnWork<Answer> {
+export interface Reckoning<Answer> {
   /** Null while it is at work, and where nothing was asked. */
   answer: Answer | null;
   /** How much of work that lasts is done, 0 to 1; null while there is nothing to tell. */
@@ -13,16 +13,16 @@ export interface TurnWork<Answer> {
 }
 
 /**
- * Asks a question of the turn in a worker of its own. A newer question ends the work on an older one;
+ * Asks a question in a worker of its own. A newer question ends the work on an older one;
  * so does stop, after which nothing is answered until something else is asked.
  */
-export function useTurnWork<Ask extends keyof TurnAnswers>(
-  question: TurnQuestion<Ask> | null,
-): TurnWork<TurnAnswers[Ask]> {
-  type Answer = TurnAnswers[Ask];
+export function useReckoning<Ask extends keyof Answers>(
+  question: Question<Ask> | null,
+): Reckoning<Answers[Ask]> {
+  type Answer = Answers[Ask];
   const worker = useRef<Worker | null>(null);
   const busy = useRef(false);
-  const [told, setTold] = useState<{ question: TurnQuestion<Ask> | null } & Partial<TurnWork<Answer>>>({
+  const [told, setTold] = useState<{ question: Question<Ask> | null } & Partial<Reckoning<Answer>>>({
     question: null,
   });
   const end = useCallback(() => {
@@ -34,7 +34,7 @@ export function useTurnWork<Ask extends keyof TurnAnswers>(
   useEffect(() => {
     if (busy.current) end();
     if (!question) return;
-    const at = (worker.current ??= new Worker(new URL('../../workers/turnWorker', window.location.href)));
+    const at = (worker.current ??= new Worker(new URL('./reckoner', window.location.href)));
     busy.current = true;
     at.onmessage = ({ data }: MessageEvent<Told<Answer>>) => {
       if ('answer' in data) busy.current = false;

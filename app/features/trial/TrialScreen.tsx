@@ -1,0 +1,145 @@
+import { DECISIONS, OUTCOME_DEFINITIONS, type Look } from '@pedastance/core/trial';
+import { OUTCOME_WORDS } from '@pedastance/core/trialPhrases';
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo } from 'react';
+import { ScrollView, View } from 'react-native';
+import { wholeGhost } from '../../plan/drawing';
+import { Plan, stillScene } from '../../plan/Plan';
+import { usePreferences } from '../../state/preferences';
+import { useRecords } from '../../state/records';
+import { useWide } from '../../ui/layout';
+import { BackTo } from '../../ui/Page';
+import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { useReckoning } from '../../workers/useReckoning';
+import { clubAndShot, tellChange, useSpeech } from '../log/sentences';
+import { useStudentLog } from '../log/useStudentLog';
+import { Waiting } from '../shell/Shell';
+import { dayAndTime } from '../students/format';
+import { planOf, trialsOf, type Trial } from './trials';
+import { TrialResult } from './TrialResult';
+
+const DECISION_WORDS: Record<(typeof DECISIONS)[number], string> = {
+  keep: 'kept',
+  'go on': 'went on',
+  drop: 'dropped',
+};
+
+function Looks({ trial }: { trial: Trial }) {
+  return (
+    <View className="gap-1">
+      <Heading>Looks</Heading>
+      {trial.looks.length === 0 && <Body>None taken yet.</Body>}
+      {trial.looks.map((look) => (
+        <View key={look.id}>
+          <Body>{`Look ${look.look}, ${dayAndTime(look.madeAt)}: the shots said ${look.verdict}; ${DECISION_WORDS[look.decision]}.`}</Body>
+          {look.note !== '' && <Body>{`Decided otherwise, because: ${look.note}`}</Body>}
+          {look.painUp && <Body>▲ It hurt more than before.</Body>}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Both setups on one plan, A dashed. */
+function BothSetups({ trial, hand, shoulders }: { trial: Trial; hand: 'right' | 'left'; shoulders: number }) {
+  const viewpoint = usePreferences((state) => state.viewpoint);
+  const length = usePreferences((state) => state.length);
+  const { A, B } = trial.addresses;
+  const ghosts = useMemo(() => [wholeGhost(A.setup)], [A]);
+  const scene = useMemo(() => stillScene(B.setup, ghosts), [B, ghosts]);
+  return (
+    <View className="gap-1">
+      <View className="h-[380px] border border-grid">
+        <Plan
+          scene={scene}
+          ghosts={ghosts}
+          hand={hand}
+          viewpoint={viewpoint}
+          length={length}
+          shoulderBreadth={shoulders}
+          holds="none"
+          label="Both setups from above"
+        />
+      </View>
+      <Quiet>Solid: B. Dashed: A.</Quiet>
+    </View>
+  );
+}
+
+/** A trial as it was: two setups on one plan, every shot of both, and what was decided. */
+export function TrialScreen() {
+  const { student: id, trial: trialId } = useLocalSearchParams<{ student: string; trial: string }>();
+  const { student, loaded } = useStudentLog(id);
+  const entries = useRecords((state) => state.entries);
+  const trial = useMemo(
+    () => trialsOf(Object.values(entries), id).find(({ entry }) => entry.id === trialId),
+    [entries, id, trialId],
+  );
+  const speech = useSpeech(student?.hand ?? 'right');
+  const wide = useWide();
+  const last = trial?.looks[trial.looks.length - 1];
+  const question = useMemo(
+    () =>
+      trial && last
+        ? {
+            ask: 'look' as const,
+            of: { plan: planOf(trial), shots: trial.shots, look: last.look as Look, painUp: last.painUp },
+          }
+        : null,
+    [trial, last],
+  );
+  const { answer } = useReckoning(question);
+  if (!student || !trial) return <Waiting words={loaded ? 'This trial is not on this device.' : undefined} />;
+  const { A, B } = trial.addresses;
+  const lines = tellChange(A.setup, B.setup, speech);
+  const { cueA, cueB, primary } = trial.entry;
+  return (
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label={`Trial of ${student.name}`}
+    >
+      <View role="main" className="gap-4">
+        <View className="flex-row items-start gap-1">
+          <BackTo label={`Back to ${student.name}`} href={`/students/${id}`} />
+          <View className="flex-1">
+            <Title>{`Trial, ${clubAndShot(A.club, A.shot)}`}</Title>
+            <Quiet>{`${student.name} · ${dayAndTime(trial.entry.madeAt)}`}</Quiet>
+          </View>
+        </View>
+        <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
+          <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+            <BothSetups
+              trial={trial}
+              hand={student.hand}
+              shoulders={student.build?.figures.shoulderBreadth.value ?? 0}
+            />
+            {lines.map((line) => (
+              <Body key={line}>{`B: ${line}`}</Body>
+            ))}
+            {cueA !== '' && <Body>{`A, thinking: ${cueA}`}</Body>}
+            {cueB !== '' && <Body>{`B, thinking: ${cueB}`}</Body>}
+            <Looks trial={trial} />
+          </View>
+          <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+            {answer ? (
+              <TrialResult
+                trial={trial}
+                verdict={answer.verdict}
+                comparisons={answer.comparisons}
+                speech={speech}
+              />
+            ) : (
+              <Body>
+                {last
+                  ? 'Reckoning …'
+                  : `No look yet. ${OUTCOME_WORDS[primary].name} decides, in ${OUTCOME_DEFINITIONS[primary].unit}; ${trial.shots.length} shots so far.`}
+              </Body>
+            )}
+          </View>
+        </View>
+      </View>
+    </ScrollView>
+  );
+}

@@ -1,0 +1,36 @@
+import { fit } from '@pedastance/core/fit';
+import { chanceToKeep, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
+import { turnBudget, TURNS } from '@pedastance/core/turn';
+import type { Answers, Question } from './reckoning';
+
+/** Work that lasts longer than this says how far it is, ms. */
+const TELLS_AFTER_MS = 300;
+
+type Progress = (done: number) => void;
+
+/** Answers what takes computing, out of the way of the screen. */
+const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Progress) => Answers[Ask] } = {
+  fit,
+  budgets: ({ body, feet, goal }) => {
+    const [back, through] = TURNS.map((turn) => turnBudget(turn, body, feet, goal));
+    return { back: back!, through: through! };
+  },
+  chances: ({ margin, scatter, blockSize }) => chanceToKeep(margin, scatter, blockSize),
+  look: ({ plan, shots, look, painUp }, progress) => ({
+    verdict: verdictOf(plan, shots, look, painUp),
+    comparisons: OUTCOMES.flatMap((outcome, at) => {
+      progress((at + 1) / (OUTCOMES.length + 1));
+      const margin = outcome === plan.primary ? plan.margin : undefined;
+      return compare(plan, outcome, shots, look, margin) ?? [];
+    }),
+  }),
+};
+
+self.onmessage = ({ data }: MessageEvent<Question<keyof Answers>>) => {
+  const began = performance.now();
+  const progress = (done: number) => {
+    if (performance.now() - began > TELLS_AFTER_MS) self.postMessage({ done });
+  };
+  const answer = ANSWERS[data.ask] as (of: unknown, progress: Progress) => unknown;
+  self.postMessage({ answer: answer(data.of, progress) });
+};
