@@ -112,6 +112,10 @@ for (const light of ['Paper', 'Dusk'] as const) {
     await expect(page.getByTestId('verdict')).toBeVisible();
     await press(page, /What else was seen/);
     await visit('/students/[student]/trial/[trial]');
+    await page.getByRole('button', { name: /^Back to Ferris/ }).click();
+    await page.getByRole('link', { name: 'Shots from a file, or to one' }).click();
+    await expect(page.getByRole('button', { name: 'Bring in a file …' })).toBeVisible();
+    await visit('/students/[student]/shots');
     expect([...visited].sort()).toEqual(routes().sort());
   });
 }

@@ -10,5 +10,6 @@ export { StudentScreen } from './log/StudentScreen';
 export { EditorScreen } from './methods/EditorScreen';
 export { MethodScreen } from './methods/MethodScreen';
 export { MethodsScreen } from './methods/MethodsScreen';
+export { ShotsScreen } from './shots/ShotsScreen';
 export { TrialScreen } from './trial/TrialScreen';
 export { EditStudentScreen, NewStudentScreen } from './students/StudentFormScreen';

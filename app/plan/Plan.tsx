@@ -1,6 +1,7 @@
 import type { Setup } from '@pedastance/core/ground';
 import type { Hand, LengthUnit } from '@pedastance/core/phrases';
 import type { Reading } from '@pedastance/core/reading';
+import type { PersonalPath } from '@pedastance/core/ownPath';
 import { TURNS } from '@pedastance/core/turn';
 import { useEffect, useId, useRef } from 'react';
 import type { Viewpoint } from '../state/preferences';
@@ -70,6 +71,8 @@ export interface PlanProps {
   judge?: ((setup: Setup) => Reading | null) | undefined;
   /** What the student brings to a turn: draws the fan. */
   turning?: Turning | null;
+  /** What this student's setup does to the path. */
+  path?: PersonalPath | null;
   /** Shows what can be taken hold of: the feet and the ball, the load, or nothing. */
   holds: 'feet' | 'load' | 'none';
   label: string;
@@ -160,6 +163,7 @@ export function Plan(props: PlanProps) {
     onMount,
     ghosts = NO_GHOSTS,
     turning = null,
+    path = null,
   } = props;
   const root = useRef<SVGSVGElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
@@ -189,7 +193,16 @@ export function Plan(props: PlanProps) {
     const input = (): DrawingInput | null => {
       const now = seen();
       return (
-        now && { ...now, hand, length, shoulderBreadth, ghosts, turning, reading: judge?.(now.setup) ?? null }
+        now && {
+          ...now,
+          hand,
+          length,
+          shoulderBreadth,
+          ghosts,
+          turning,
+          path,
+          reading: judge?.(now.setup) ?? null,
+        }
       );
     };
     let described: Setup | null = null;
@@ -221,7 +234,7 @@ export function Plan(props: PlanProps) {
       unsubscribe();
       unmount?.();
     };
-  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghosts, turning]);
+  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghosts, turning, path]);
 
   if (!first || !frame) return null;
   return (
@@ -274,6 +287,8 @@ export function Plan(props: PlanProps) {
         <text className="quiet" data-part="target-word" fontSize="0.9em">
           target
         </text>
+        <line className="path" data-part="path" />
+        <text className="strong halo" data-part="path-figure" fontSize="0.9em" />
         <line className="face" data-part="face" />
         <circle className="ball" data-part="ball" />
         <text className="quiet halo" data-part="ball-figure" fontSize="0.9em" />

@@ -11,7 +11,9 @@ import {
   type Setup,
   type Shoe,
 } from '@pedastance/core/ground';
+import { causesOf, pathOf, type PersonalPath } from '@pedastance/core/ownPath';
 import { angleFigure, lengthWithUnit, type Hand, type LengthUnit } from '@pedastance/core/phrases';
+import { pathWords } from '@pedastance/core/trialPhrases';
 import type { Reading, Verdict } from '@pedastance/core/reading';
 import {
   inOrderMet,
@@ -38,6 +40,8 @@ export interface DrawingInput {
   reading: Reading | null;
   /** What the student brings to a turn; null before the legs were screened. */
   turning?: Turning | null;
+  /** What this student's setup does to the path; draws where it is likely to go. */
+  path?: PersonalPath | null;
   /** Drawn under the feet, not in their place. */
   ghosts?: readonly Ghost[];
   /** The drawing's box, px. */
@@ -252,6 +256,42 @@ function strip(
   };
 }
 
+/** How far from the ball the path is drawn, px. */
+const PATH_PX = 120;
+
+const NO_PATH: Drawing = { path: { opacity: '0' }, 'path-figure': { opacity: '0' } };
+
+/** Where the club is likely to go through the ball on these feet, at its true angle. */
+function pathParts(
+  { path, setup }: DrawingInput,
+  measures: AddressMeasures,
+  place: Projection,
+  { mmPerPx, left, width }: ReturnType<typeof viewOf>,
+): Drawing {
+  if (!path) return NO_PATH;
+  const angle = pathOf(path.belief, causesOf(setup, measures));
+  const guess = path.slopes.every((slope) => slope.guess);
+  const ball = place.toScreen({ x: 0, y: 0 });
+  const y = place.signs.y * STRIP_MM;
+  const reach = PATH_PX * mmPerPx;
+  const along = place.signs.x * Math.cos(radians(angle)) * reach;
+  const aside = place.signs.y * Math.sin(radians(angle)) * reach;
+  return {
+    path: {
+      ...segment({ x: ball.x - along, y: y - aside }, { x: ball.x + along, y: y + aside }),
+      opacity: '1',
+      'data-guess': String(guess),
+    },
+    'path-figure': {
+      opacity: '1',
+      // Across from what is said of the ball.
+      transform: moved(left + width - 10 * mmPerPx, y + (place.signs.y > 0 ? 30 : -21) * mmPerPx),
+      'text-anchor': 'end',
+      text: `${guess ? 'path, at a guess' : 'path'} ${pathWords(angle)}`,
+    },
+  };
+}
+
 /** What a part of the drawing was made from, in order; made again only when one of these changes. */
 type Made = { from: readonly unknown[]; parts: Drawing };
 
@@ -426,5 +466,6 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
     ...behindHeels(input, measures, place, view.mmPerPx),
     ...strip(input, measures, place, view),
+    ...pathParts(input, measures, place, view),
   };
 }

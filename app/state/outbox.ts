@@ -76,6 +76,12 @@ async function sendOne(owner: string, letter: Letter): Promise<Outcome> {
   }
 }
 
+/** Shows that a letter is gone, without reading all the others again. */
+const letGo = (sent: Letter): void =>
+  useOutbox.setState(({ letters }) => ({
+    letters: letters.filter(({ sequence }) => sequence !== sent.sequence),
+  }));
+
 /** Sends what waits, in order. A refused letter holds back the later ones that it is needed for. */
 async function sendAll(owner: string): Promise<boolean> {
   const waiting = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
@@ -85,7 +91,8 @@ async function sendAll(owner: string): Promise<boolean> {
     if (currentOwner() !== owner) return true;
     if (letter.refusal || isHeldBack(letter)) continue;
     const outcome = await sendOne(owner, letter);
-    await openOutbox(owner);
+    if (outcome === 'sent') letGo(letter);
+    else await openOutbox(owner);
     if (outcome === 'stop') return false;
     if (outcome === 'refused') heldBack.add(letter.subjectId);
   }

@@ -1,3 +1,4 @@
+import type { ColumnSource } from '@pedastance/core/formats';
 import type { FootWords, LengthUnit } from '@pedastance/core/phrases';
 import { create } from 'zustand';
 import { deviceDatabase } from './database';
@@ -12,6 +13,8 @@ interface Preferences {
   light: Light;
   /** The house method that lessons begin with; null is the academy's first. */
   methodId: string | null;
+  /** How files of shots were mapped, by their header. */
+  shotFiles: Record<string, ColumnSource[]>;
 }
 
 export const usePreferences = create<Preferences>(() => ({
@@ -20,6 +23,7 @@ export const usePreferences = create<Preferences>(() => ({
   viewpoint: 'coach',
   light: 'paper',
   methodId: null,
+  shotFiles: {},
 }));
 
 const KEPT = 'preferences';

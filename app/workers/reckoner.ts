@@ -1,6 +1,8 @@
 import { fit } from '@pedastance/core/fit';
+import { readShots } from '@pedastance/core/formats';
 import { chanceToKeep, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
 import { turnBudget, TURNS } from '@pedastance/core/turn';
+import Papa from 'papaparse';
 import type { Answers, Question } from './reckoning';
 
 /** Work that lasts longer than this says how far it is, ms. */
@@ -16,6 +18,8 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
     return { back: back!, through: through! };
   },
   chances: ({ margin, scatter, blockSize }) => chanceToKeep(margin, scatter, blockSize),
+  rows: ({ text }) => Papa.parse<string[]>(text, { skipEmptyLines: false }).data,
+  shots: ({ rows, sources, hand }) => readShots(rows, sources, hand),
   look: ({ plan, shots, look, painUp }, progress) => ({
     verdict: verdictOf(plan, shots, look, painUp),
     comparisons: OUTCOMES.flatMap((outcome, at) => {

@@ -1,3 +1,5 @@
+import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
+import type { Hand } from '@pedastance/core/phrases';
 import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/core/turn';
 import type { BlockSize, Comparison, Look, TrialPlan, TrialShot, TrialVerdict } from '@pedastance/core/trial';
@@ -7,6 +9,10 @@ interface Asked {
   fit: FitProblem;
   budgets: { body: TurningBody; feet: TurningFeet; goal: Goal };
   chances: { margin: number; scatter: number; blockSize: BlockSize };
+  /** The text of a file of shots, as rows of cells. */
+  rows: { text: string };
+  /** Rows without their header, by a mapping, for a student of this hand. */
+  shots: { rows: string[][]; sources: readonly ColumnSource[]; hand: Hand };
   look: { plan: TrialPlan; shots: TrialShot[]; look: Look; painUp: boolean };
 }
 
@@ -16,6 +22,8 @@ export interface Answers {
   budgets: { back: TurnBudget; through: TurnBudget };
   /** How often a trial keeps a worthwhile change by each look. */
   chances: number[];
+  rows: string[][];
+  shots: ReadShots;
   /** The verdict, and what the shots say of every outcome they show. */
   look: { verdict: TrialVerdict; comparisons: Comparison[] };
 }

@@ -1,4 +1,4 @@
-import { measureAddress, type Setup } from '../ground';
+import { measureAddress, type AddressMeasures, type Setup } from '../ground';
 import { studentQuantile } from '../trial/estimate';
 import { arcOf, pathOnArc } from '../path';
 import { believed, inverseOf, knowing, updated, type Belief, type Matrix } from './bayes';
@@ -14,6 +14,10 @@ const SHAPE = 2;
 /** A usual ball, mm inside the lead heel (common practice, no source): the path's own zero. */
 const USUAL_BALL = 50;
 
+/** The path that causes like these give on the whole, degrees. */
+export const pathOf = ({ mean }: Belief, causes: Record<PathCause, number>): number =>
+  PATH_CAUSES.reduce((sum, cause, at) => sum + mean[at + 1]! * causes[cause], mean[0]!);
+
 /** A shot's path with the setup it was hit from. */
 export interface PathShot {
   setup: Setup;
@@ -23,10 +27,14 @@ export interface PathShot {
 }
 
 /** Closed, degrees of the toe line; load toward the toes, % from the middle; ball, mm forward of a usual one. */
-export function causesOf({ address, balance }: Setup): Record<PathCause, number> {
-  const { toeLine, ballAlong } = measureAddress(address);
-  return { closed: toeLine, toeward: balance.leadHeelToe - 50, ball: USUAL_BALL - ballAlong };
-}
+export const causesOf = (
+  { address, balance }: Setup,
+  { toeLine, ballAlong }: Pick<AddressMeasures, 'toeLine' | 'ballAlong'> = measureAddress(address),
+): Record<PathCause, number> => ({
+  closed: toeLine,
+  toeward: balance.leadHeelToe - 50,
+  ball: USUAL_BALL - ballAlong,
+});
 
 const rowOf = (setup: Setup): number[] => {
   const causes = causesOf(setup);

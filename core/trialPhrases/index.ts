@@ -71,6 +71,13 @@ export function byHowMuch({ outcome, difference }: Comparison, length: LengthUni
   return `${size} ${difference >= 0 ? better : worse}`;
 }
 
+/** A path's angle with its way; in-to-out positive. */
+export function pathWords(path: number): string {
+  const size = Math.abs(path).toFixed(1);
+  if (size === '0.0') return 'straight';
+  return `${size}° ${path > 0 ? 'in-to-out' : 'out-to-in'}`;
+}
+
 const intervalWords = ({ outcome, interval }: Comparison, length: LengthUnit): string =>
   interval.map((end) => shotFigure(end, OUTCOME_DEFINITIONS[outcome].unit, length)).join(' and ');
 

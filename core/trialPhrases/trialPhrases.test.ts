@@ -2,6 +2,7 @@ import type { Comparison, TrialVerdict } from '../trial';
 import {
   evidenceSentences,
   missSentence,
+  pathWords,
   planSentence,
   shotFigure,
   shotNumber,
@@ -33,6 +34,14 @@ test('figures in the coach’s units: yards and miles an hour go with inches', (
     }
   }
   expect(shotNumber.shown(3, 'degrees', 'inches')).toBe(3);
+});
+
+test('a path is told by its way', () => {
+  expect([pathWords(2.34), pathWords(-0.6), pathWords(0.01)]).toEqual([
+    '2.3° in-to-out',
+    '0.6° out-to-in',
+    'straight',
+  ]);
 });
 
 test('a side is left or right by the hand', () => {

@@ -12,7 +12,9 @@ import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { findingFigure, itemName, tellAgreed, tellChange, useSpeech } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
+import { useLessonPath } from './useLessonPath';
 import { Desk } from './Desk';
+import { PathPanel } from '../trial/PathPanel';
 import { FitPanel } from './FitPanel';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
@@ -116,6 +118,7 @@ function Agreeing() {
   const taken = useStore(lesson, (state) => state.draft?.taken ?? []);
   const loads = useStore(lesson, (state) => state.deskFor === 'load');
   const agreed = useSettled((state) => state.draft?.agreed ?? null);
+  const path = useLessonPath();
   if (!read) return null;
   const { setup, reading } = read;
   const forward = reading.findings.filter((finding) => finding.putForward);
@@ -141,6 +144,7 @@ function Agreeing() {
       <FitPanel setup={setup} speech={speech} />
       <Spoken setup={setup} agreed={agreed} speech={speech} />
       <TurnPanel speech={speech} />
+      <PathPanel path={path} speech={speech} />
       {agreed && (
         <View className="flex-row">
           <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null, [])} />

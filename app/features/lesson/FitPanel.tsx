@@ -8,7 +8,7 @@ import {
   type Requirement,
 } from '@pedastance/core/fit';
 import type { Setup } from '@pedastance/core/ground';
-import { bandsFor } from '@pedastance/core/method';
+import { bandsFor, type Bands } from '@pedastance/core/method';
 import {
   capitalised,
   CHANGE_NAMES,
@@ -46,11 +46,23 @@ const MOVE_NAMES: Record<MoveName, string> = {
   leadHeelLift: 'lead heel',
 };
 
+/** A line is come to within this, degrees (starting value). */
+const LINE_TO_WITHIN = 1;
+
+/** The method's bands, with the stance line that is asked for in place of its own. */
+function askedFor(line: number | null, bands: Bands): Bands {
+  const own = bands.figures.stanceLine;
+  if (line === null || !own) return bands;
+  const stanceLine = { ...own, low: line - LINE_TO_WITHIN, middle: line, high: line + LINE_TO_WITHIN };
+  return { ...bands, figures: { ...bands.figures, stanceLine } };
+}
+
 /** The problem as the lesson has it; null before the legs are screened or a club is chosen. */
 function useProblem(setup: Setup, pinned: readonly MoveName[]): FitProblem | null {
   const { build, method, screen } = useLessonContext();
   const body = useTurningBody();
   const goal = useGoal();
+  const line = useStore(lesson, (state) => state.lineAsked);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
@@ -61,13 +73,13 @@ function useProblem(setup: Setup, pinned: readonly MoveName[]): FitProblem | nul
     return {
       setup,
       build: figures,
-      bands: bandsFor(method, student, { club, shot, clubLengthInches }),
+      bands: askedFor(line, bandsFor(method, student, { club, shot, clubLengthInches })),
       body,
       goal,
       naturalToeOut: naturalToeOut(screen),
       pinned,
     };
-  }, [setup, build, method, screen, body, goal, club, shot, clubLengthInches, pinned]);
+  }, [setup, build, method, screen, body, goal, line, club, shot, clubLengthInches, pinned]);
 }
 
 function Pins({

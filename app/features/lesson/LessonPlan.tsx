@@ -6,6 +6,7 @@ import { Plan } from '../../plan/Plan';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useJudge, useLessonContext } from './context';
+import { useLessonPath } from './useLessonPath';
 import { useGoal, useLeadHeelLift, useTurningBody } from './turning';
 
 /** The lesson's one plan; what can be taken hold of depends on the step. */
@@ -22,6 +23,9 @@ export function LessonPlan() {
   const body = useTurningBody();
   const leadHeelLift = useLeadHeelLift();
   const goal = useGoal();
+  const personal = useLessonPath();
+  // Before any shot it would be drawn for a guess: the plan waits for this student's own.
+  const path = personal.shots > 0 ? personal : null;
   const turning = useMemo(() => body && { body, leadHeelLift, goal }, [body, leadHeelLift, goal]);
   const offers = useStore(lesson, (state) => state.offers);
   const other = useStore(lesson, (state) => state.trying?.other ?? null);
@@ -50,6 +54,7 @@ export function LessonPlan() {
       judge={judge}
       ghosts={ghosts}
       turning={turning}
+      path={path}
       holds={still ? 'none' : load ? 'load' : 'feet'}
       onMount={still ? undefined : load ? holdLoad : holdFeet}
       label={

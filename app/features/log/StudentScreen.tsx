@@ -135,6 +135,11 @@ export function StudentScreen() {
             ),
           )}
         </View>
+        <Link href={`/students/${id}/shots`} className="min-h-[48px] py-3">
+          <Body tone="lagoon" className="font-semibold underline">
+            Shots from a file, or to one
+          </Body>
+        </Link>
         <View className="gap-1">
           <Heading>Build</Heading>
           <BuildTable student={student} />

@@ -1,5 +1,6 @@
 import type { FileFault, ReadFile } from '@pedastance/contract/methodFile';
 import type { MethodContents } from '@pedastance/core/method';
+import { fileName, pickFile, saveFile } from '../../ui/files';
 
 const MOST_TOLD = 8;
 
@@ -14,30 +15,18 @@ export function faultsWords(faults: readonly FileFault[]): string[] {
 }
 
 /** Asks for a file and reads it; null when none was chosen. */
-export function pickMethodFile(): Promise<ReadFile | null> {
-  return new Promise((resolve, reject) => {
-    const input = document.createElement('input');
-    input.type = 'file';
-    input.accept = '.json,application/json';
-    input.addEventListener('cancel', () => resolve(null));
-    input.addEventListener('change', () => {
-      const file = input.files?.[0];
-      if (!file) return resolve(null);
-      Promise.all([file.text(), import('@pedastance/contract/methodFile')])
-        .then(([text, { readMethodFile }]) => resolve(readMethodFile(text)))
-        .catch(reject);
-    });
-    input.click();
-  });
+export async function pickMethodFile(): Promise<ReadFile | null> {
+  const file = await pickFile('.json,application/json');
+  if (!file) return null;
+  const [text, { readMethodFile }] = await Promise.all([
+    file.text(),
+    import('@pedastance/contract/methodFile'),
+  ]);
+  return readMethodFile(text);
 }
 
 /** Hands a method to the device as a file. */
 export async function saveMethodFile(contents: MethodContents): Promise<void> {
   const { writeMethodFile } = await import('@pedastance/contract/methodFile');
-  const url = URL.createObjectURL(new Blob([writeMethodFile(contents)], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `${contents.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.json`;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  saveFile(fileName(contents.name, 'json'), writeMethodFile(contents), 'application/json');
 }

@@ -1,0 +1,12 @@
+import type { PersonalPath } from '@pedastance/core/ownPath';
+import { useStore } from 'zustand';
+import { lesson } from '../../state/lesson';
+import { usePersonalPath } from '../trial/usePersonalPath';
+import { useLessonContext } from './context';
+
+/** What the lesson's setup does to this student's path, with the lesson's club. */
+export function useLessonPath(): PersonalPath {
+  const { student } = useLessonContext();
+  const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
+  return usePersonalPath(student.id, clubLengthInches);
+}

@@ -1,0 +1,67 @@
+import type { AddressEntry, LogEntry, ShotsEntry, Student } from '@pedastance/contract';
+import { OUR_HEADERS, shotRows } from '@pedastance/core/formats';
+import type { Shot } from '@pedastance/core/trial';
+import { v7 as newId } from 'uuid';
+import { post } from '../../state/outbox';
+import { fileName, saveFile } from '../../ui/files';
+import { clubAndShot } from '../log/sentences';
+import { standingShots } from '../trial/trials';
+
+/** Shots one write brings, as many as the server takes at once. */
+const AT_ONCE = 250;
+
+/** Keeps the shots of a file as hit from an address: all of them on the device before any is sent. */
+export async function keepShots(
+  student: Student,
+  address: AddressEntry,
+  shots: readonly Shot[],
+): Promise<void> {
+  const madeAt = new Date().toISOString();
+  const batches = Array.from({ length: Math.ceil(shots.length / AT_ONCE) }, (_, at) =>
+    shots.slice(at * AT_ONCE, (at + 1) * AT_ONCE),
+  );
+  await post(
+    batches.map((batch, at) => {
+      const body: ShotsEntry = {
+        id: newId(),
+        lessonId: address.lessonId,
+        madeAt,
+        replaces: null,
+        kind: 'shots',
+        addressId: address.id,
+        trialId: null,
+        source: 'file',
+        sitting: 0,
+        place: null,
+        shots: [...batch],
+      };
+      return {
+        subjectId: student.id,
+        label: `Shots of ${student.name}, part ${at + 1} of ${batches.length}`,
+        writing: { route: 'entry', body },
+      };
+    }),
+  );
+}
+
+/** All shots of a student as a file, each with when, with what and from which setup it was hit. */
+export async function exportShots(student: Student, entries: readonly LogEntry[]): Promise<void> {
+  const { default: Papa } = await import('papaparse');
+  const own = entries.filter((entry) => entry.studentId === student.id);
+  const addresses = new Map(own.flatMap((entry) => (entry.kind === 'address' ? [[entry.id, entry]] : [])));
+  const rows = standingShots(own).flatMap(({ madeAt, addressId, place, shots }) => {
+    const address = addresses.get(addressId);
+    const club = address ? clubAndShot(address.club, address.shot) : '';
+    const setup = !place ? '' : place.warmUp ? 'warm-up' : place.arm;
+    return shotRows(shots, student.hand).map((row) => [madeAt, club, setup, ...row]);
+  });
+  const text = Papa.unparse([['when', 'with', 'setup', ...OUR_HEADERS], ...rows], { newline: '\r\n' });
+  saveFile(fileName(`shots of ${student.name}`, 'csv'), text, 'text/csv');
+}
+
+/** How many shots of a student the log has. */
+export const shotCount = (entries: readonly LogEntry[], studentId: string): number =>
+  standingShots(entries.filter((entry) => entry.studentId === studentId)).reduce(
+    (sum, { shots }) => sum + shots.length,
+    0,
+  );

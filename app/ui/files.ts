@@ -1,0 +1,25 @@
+/** Asks the device for a file; null when none was chosen. */
+export function pickFile(accept: string): Promise<File | null> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.addEventListener('cancel', () => resolve(null));
+    input.addEventListener('change', () => resolve(input.files?.[0] ?? null));
+    input.click();
+  });
+}
+
+/** A name that any device takes as a file's. */
+export const fileName = (words: string, ending: string): string =>
+  `${words.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.${ending}`;
+
+/** Hands words to the device as a file. */
+export function saveFile(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
