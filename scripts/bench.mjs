@@ -46,6 +46,31 @@ async function turning() {
   );
 }
 
+async function trying() {
+  const times = await coreTimes('Timing the trials', 'trial.ts');
+  const ms = (value) => `${value.toFixed(2)} ms`;
+  figure(
+    'Exact test of 12 against 12 shots, all 2,704,156 splits, median',
+    ms(times.exactMs),
+    'under 100 ms',
+    times.exactMs < 100,
+    `worst ${ms(times.exactWorstMs)}`,
+  );
+  figure(
+    'Permutation test of 20,000 draws, median',
+    ms(times.sampledMs),
+    'a fifth of a general statistics library',
+    times.sampledMs <= times.referenceMs / 5,
+    `simple-statistics ${ms(times.referenceMs)}`,
+  );
+  figure(
+    'A third look: verdict and interval, 369,600 orders, median',
+    ms(times.lookMs),
+    'under 300 ms',
+    times.lookMs < 300,
+  );
+}
+
 async function reading() {
   const { one, all, bands, reads } = await coreTimes('Timing the read', 'read.ts');
   figure(
@@ -124,6 +149,7 @@ async function bench() {
   await firstLoad();
   await reading();
   await turning();
+  await trying();
   await dragging();
   table();
 }

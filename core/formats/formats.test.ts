@@ -33,16 +33,20 @@ const anyShot: fc.Arbitrary<Shot> = fc.record(
 
 test('what is written is read again exactly, whatever was seen, by either hand', () => {
   fc.assert(
-    fc.property(fc.array(anyShot, { maxLength: 30 }), fc.constantFrom<Hand>('left', 'right'), (shots, hand) => {
-      const seen = shots.filter((shot) => Object.keys(shot).length > 1 || shot.mishit);
-      const text = Papa.unparse([[...OUR_HEADERS], ...shotRows(seen, hand)]);
-      const [headers, ...rows] = parsed(text);
-      const sources = guessColumns(headers!);
-      expect(stillAsked(sources)).toEqual([]);
-      const { shots: back, faults } = readShots(rows, sources, hand);
-      expect(faults).toEqual([]);
-      expect(back.map(({ shot }) => shot)).toEqual(seen);
-    }),
+    fc.property(
+      fc.array(anyShot, { maxLength: 30 }),
+      fc.constantFrom<Hand>('left', 'right'),
+      (shots, hand) => {
+        const seen = shots.filter((shot) => Object.keys(shot).length > 1 || shot.mishit);
+        const text = Papa.unparse([[...OUR_HEADERS], ...shotRows(seen, hand)]);
+        const [headers, ...rows] = parsed(text);
+        const sources = guessColumns(headers!);
+        expect(stillAsked(sources)).toEqual([]);
+        const { shots: back, faults } = readShots(rows, sources, hand);
+        expect(faults).toEqual([]);
+        expect(back.map(({ shot }) => shot)).toEqual(seen);
+      },
+    ),
     { numRuns: 200 },
   );
 });

@@ -95,8 +95,8 @@ const unshifted = (stages: readonly Stage[], by: number): Stage[] =>
 
 /** Precise enough for an interval that is told in tenths. */
 const STEPS = 18;
-/** Arrangements gone through while an interval's ends are sought; beyond them they are drawn. */
-const MOST_FOR_INTERVAL = 400_000;
+/** Draws while an interval's ends are sought, where not all arrangements are gone through. */
+const DRAWS_FOR_INTERVAL = 10_000;
 
 /**
  * Shifts that the design's own permutation test does not refuse at 2.5% either side: the test turned
@@ -108,7 +108,7 @@ export function shiftInterval(
   reach: number,
   options: PermuteOptions = {},
 ): [number, number] {
-  const settled = { mostExact: MOST_FOR_INTERVAL, draws: 10_000, ...options };
+  const settled = { draws: DRAWS_FOR_INTERVAL, ...options };
   const better = (shift: number) => permutationTest(unshifted(stages, shift), settled).p;
   const worse = (shift: number) =>
     permutationTest(
