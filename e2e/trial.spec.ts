@@ -106,6 +106,11 @@ test('a whole trial with the stand-in, its connection cut in the middle: no shot
     [name],
   );
   expect(look).toMatchObject({ note: 'It does not feel like golf to her.', arrangements: '924' });
+  // The shots are the student's own from here on: the path they tell of follows the feet on the plan.
+  await step(page, 'change');
+  await expect(page.getByTestId('path-panel')).toContainText('of this student’s own shots these feet give');
+  await expect(page.locator('[data-part=path-figure]')).toContainText('path');
+  await step(page, 'try');
   await page.getByRole('link', { name: 'What the shots said' }).click();
   await expect(page.getByTestId('trial-result')).toContainText('Misses');
   await expect(
@@ -126,8 +131,6 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   await page.getByLabel(/^Warm-up shots/).fill('1');
   await press(page, 'Declare it, and begin');
   const pad = page.getByTestId('hand-pad');
-  // On a left-hander's pad the golfer's own side is the right.
-  await expect(pad).toContainText('Started (right is the golfer’s own side)');
   await press(page, 'Warm-up shot hit');
   await expect(page.getByTestId('next-arm')).toHaveText(/A|B/);
   await expect(page.getByRole('button', { name: 'Shot done' })).toHaveAttribute('aria-disabled', 'true');
@@ -136,6 +139,7 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   for (let shot = 0; shot < 24; shot += 1) {
     const arm = await page.getByTestId('next-arm').innerText();
     await pad.getByRole('radio', { name: arm === 'B' || shot % 4 === 0 ? 'held' : 'lost' }).click();
+    // Left stays left on the pad; for a left-hander it is away from the golfer.
     if (shot === 2) await pad.getByRole('radio', { name: '←' }).first().click();
     await press(page, 'Shot done');
     if (shot === 5) {
@@ -163,6 +167,12 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   await expect(page.getByTestId('instruction')).toContainText('Nothing is changed yet');
   await expect(page.getByTestId('status-strip')).toHaveText('', { timeout: 20_000 });
   expect(await kept(product, name)).toMatchObject({ shots: 25, warm: 1, mostInBlock: 2 });
+  const sides = await product.sql<{ side: string }>(
+    `select start_side as side from shot join student on student.id = shot.student_id
+     where student.name = $1 and start_side is not null`,
+    [name],
+  );
+  expect(sides).toEqual([{ side: 'far' }]);
   await page.getByRole('button', { name: /^Back to Ferris/ }).click();
   await expect(page.getByTestId('trial-card').first()).toContainText('▼ Dropped: balance held');
   await student(page, 'Ferris Quillon').isVisible();

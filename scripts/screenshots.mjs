@@ -53,7 +53,6 @@ async function methodPictures(page, shot) {
   await shot('compare');
   await page.goto(new URL('/methods/by-the-arc', page.url()).href);
   await page.getByTestId('question-leadFlare').waitFor();
-  await shot('method');
   await page.getByRole('button', { name: 'Start our own from it' }).click();
   const question = page.getByTestId('edit-leadFlare');
   await question.getByRole('button').first().click();
@@ -63,6 +62,22 @@ async function methodPictures(page, shot) {
     .fill('28');
   await question.evaluate((element) => element.scrollIntoView());
   await shot('method-edit');
+}
+
+/** A trial of what was agreed, by hand, a few shots into it. */
+async function declareByHand(page) {
+  const another = page.getByRole('button', { name: 'Try something else' });
+  if (await another.isVisible()) await another.click();
+  await page.getByRole('radio', { name: 'Eye and thumb' }).click();
+  await page.getByLabel(/^Warm-up shots/).fill('0');
+  await page.getByLabel('Cue for B').fill('Big toe at the bag stand');
+  await page.getByRole('button', { name: 'Declare it, and begin' }).click();
+  for (let shot = 2; shot < 6; shot += 1) {
+    await page.getByRole('radio', { name: 'on line' }).click();
+    await page.getByRole('button', { name: 'Shot done' }).click();
+    await page.getByText(`Shot ${shot} of 24`).waitFor();
+  }
+  await page.getByRole('radio', { name: 'on line' }).click();
 }
 
 async function phonePictures(page, shot) {
@@ -103,6 +118,15 @@ async function phonePictures(page, shot) {
   await page.getByTestId('fit-fewest-moves').waitFor();
   await page.getByTestId('fit-fewest-moves').evaluate((element) => element.scrollIntoView());
   await shot('fit');
+  await step(page, 'try');
+  await page
+    .getByTestId('run-trial')
+    .or(page.getByTestId('declare-trial'))
+    .or(page.getByText('Tried, and'))
+    .first()
+    .waitFor();
+  await declareByHand(page);
+  await shot('try');
   await step(page, 'keep');
   await page
     .getByRole('textbox', { name: 'Reason' })
@@ -117,6 +141,12 @@ async function widePictures(page, shot) {
   await page.getByTestId('log-card').first().getByRole('link').click();
   await page.getByTestId('plan').waitFor();
   await shot('record-wide');
+  await page.getByRole('button', { name: /^Back to Ferris/ }).click();
+  await page.getByTestId('trial-card').getByRole('link').click();
+  await page.getByTestId('verdict').waitFor();
+  await shot('trial-wide');
+  await page.goBack();
+  await page.getByTestId('log-card').first().getByRole('link').click();
   await page.getByRole('link', { name: /side by side/ }).click();
   await page.getByRole('radio', { name: 'Whole bag' }).click();
   await page.getByLabel('Method', { exact: true }).selectOption({ label: 'By the arc (school)' });

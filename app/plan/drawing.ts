@@ -287,7 +287,7 @@ function pathParts(
       // Across from what is said of the ball.
       transform: moved(left + width - 10 * mmPerPx, y + (place.signs.y > 0 ? 30 : -21) * mmPerPx),
       'text-anchor': 'end',
-      text: `${guess ? 'path, at a guess' : 'path'} ${pathWords(angle)}`,
+      text: `${guess ? 'path ≈' : 'path'} ${pathWords(angle)}`,
     },
   };
 }

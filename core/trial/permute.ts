@@ -83,7 +83,7 @@ function together(these: Sums, those: Sums): Sums {
     for (const [more, others] of those) {
       const list = found.get(count + more) ?? [];
       found.set(count + more, list);
-      for (const sum of sums) for (const other of others) list.push(sum + other);
+      sums.forEach((sum) => others.forEach((other) => list.push(sum + other)));
     }
   }
   return new Map([...found].map(([count, list]) => [count, Float64Array.from(list).sort()]));

@@ -1,12 +1,11 @@
 import type { Student } from '@pedastance/contract';
 import type { Next, Shot } from '@pedastance/core/trial';
 import { OUTCOME_DEFINITIONS } from '@pedastance/core/trial';
-import { sideWords } from '@pedastance/core/trialPhrases';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Choice, type Option } from '../../ui/Choice';
-import { useSpeech } from '../log/sentences';
+import { Quiet } from '../../ui/Words';
 import type { Trial } from './trials';
 import { keepShot, takeBack } from './writes';
 
@@ -40,7 +39,7 @@ function rowsFor(hand: Student['hand']): { key: keyof Noted; label: string; opti
     },
     {
       key: 'feltTurn',
-      label: 'Turn felt',
+      label: 'Turn',
       options: ['short', 'enough', 'full'].map((value) => ({ value, words: value })),
     },
   ];
@@ -71,7 +70,6 @@ interface HandPadProps {
 
 /** A shot noted by hand: one tap for each thing seen, and the shot is kept once what decides was tapped. */
 export function HandPad({ student, trial, next }: HandPadProps) {
-  const { hand } = useSpeech(student.hand);
   const [noted, setNoted] = useState<Noted>(NOTHING);
   const [fault, setFault] = useState('');
   const { score } = OUTCOME_DEFINITIONS[trial.entry.primary];
@@ -87,18 +85,21 @@ export function HandPad({ student, trial, next }: HandPadProps) {
   };
   return (
     <View className="gap-2" testID="hand-pad">
-      {rowsFor(hand).map(({ key, label, options }) => (
-        <Choice
-          key={key}
-          label={
-            key === 'startSide' || key === 'curveSide'
-              ? `${label} (${sideWords('near', hand)} is the golfer’s own side)`
-              : label
-          }
-          options={options}
-          value={shown(noted, key)}
-          onChange={(value) => setNoted(withNoted(noted, key, value))}
-        />
+      {rowsFor(student.hand).map(({ key, label, options }) => (
+        <View key={key} className="flex-row items-center gap-2">
+          <Quiet aria-hidden className="w-[62px]">
+            {label}
+          </Quiet>
+          <View className="flex-1">
+            <Choice
+              hideLabel
+              label={label}
+              options={options}
+              value={shown(noted, key)}
+              onChange={(value) => setNoted(withNoted(noted, key, value))}
+            />
+          </View>
+        </View>
       ))}
       {fault !== '' && <Button look="quiet" words={fault} onPress={() => setFault('')} />}
       <View className="flex-row gap-2">

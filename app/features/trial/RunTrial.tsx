@@ -3,7 +3,7 @@ import { LOOKS, type Next } from '@pedastance/core/trial';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { lesson, tryOn } from '../../state/lesson';
-import { Body, LargeFigure, Heading, Quiet } from '../../ui/Words';
+import { Body, LargeFigure, Quiet } from '../../ui/Words';
 import { tellChange, useSpeech } from '../log/sentences';
 import { HandPad } from './HandPad';
 import { LookPanel } from './LookPanel';
@@ -42,6 +42,7 @@ function NextUp({
   const lines = tellChange(other.setup, trial.addresses[arm].setup, speech);
   const cue = arm === 'A' ? trial.entry.cueA : trial.entry.cueB;
   const last = trial.shots[trial.shots.length - 1];
+  const hit = trial.shots.filter(({ place }) => !place.warmUp).length;
   return (
     <View className="gap-1" testID="next-up" aria-live="polite">
       <View className="flex-row items-center gap-4">
@@ -52,7 +53,9 @@ function NextUp({
               ? `Warm-up, as today: ${next.left} more`
               : `Setup ${arm}, shot ${next.inBlock} of ${trial.entry.blockSize}`}
           </Body>
-          {next.kind === 'shot' && <Quiet>{`${next.toLook} more until the look`}</Quiet>}
+          {next.kind === 'shot' && (
+            <Quiet>{`Shot ${hit + 1} of ${2 * LOOKS[trial.looks.length]!}, to look ${trial.looks.length + 1} of 3`}</Quiet>
+          )}
         </View>
       </View>
       {next.kind === 'shot' && next.changed && lines.map((line) => <Body key={line}>{line}</Body>)}
@@ -73,16 +76,9 @@ export function RunTrial({ student, trial }: { student: Student; trial: Trial })
       if (lesson.getState().trying) tryOn(null);
     };
   }, [arm, A, B]);
-  const hit = trial.shots.filter(({ place }) => !place.warmUp).length;
   if (next.kind === 'look') return <LookPanel student={student} trial={trial} look={next.look} />;
-  const due = LOOKS[trial.looks.length]!;
   return (
     <View className="gap-3" testID="run-trial">
-      <Heading>
-        {next.kind === 'shot'
-          ? `Shot ${hit + 1} of ${2 * due}, to look ${trial.looks.length + 1} of 3`
-          : 'First a warm-up'}
-      </Heading>
       <NextUp student={student} trial={trial} next={next} />
       {trial.entry.source === 'by hand' ? (
         <HandPad student={student} trial={trial} next={next} />
