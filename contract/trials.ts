@@ -1,4 +1,7 @@
+import { CHANGES } from '@pedastance/core';
 import {
+  APART,
+  ARMS,
   BLOCK_SIZES,
   DECISIONS,
   FELT_TURNS,
@@ -40,6 +43,17 @@ export const TrialEntry = z
     blockSize: z.union(BLOCK_SIZES.map((size) => z.literal(size)) as [z.ZodLiteral<BlockSize>]),
     seed: z.int().min(0).max(0xffffffff),
     source: z.enum(TRIAL_SOURCES),
+    /** Changes that are taken apart, and the address of each way of combining them; null where B is tried whole. */
+    apart: z
+      .strictObject({
+        changes: z.array(z.enum(CHANGES)).min(APART.least).max(APART.most),
+        addressIds: z.array(Id),
+      })
+      .refine(({ changes, addressIds }) => addressIds.length === 2 ** changes.length, {
+        path: ['addressIds'],
+        error: 'an address for each way of combining the changes',
+      })
+      .nullable(),
   })
   .refine(({ addressAId, addressBId, cueA, cueB }) => addressAId !== addressBId || cueA !== cueB, {
     path: ['cueB'],
@@ -72,7 +86,17 @@ export const MOST_SHOTS = 250;
 
 const Place = z.discriminatedUnion('warmUp', [
   z.strictObject({ warmUp: z.literal(true) }),
-  z.strictObject({ warmUp: z.literal(false), block: z.int().min(0).max(47), arm: z.enum(['A', 'B']) }),
+  z
+    .strictObject({
+      warmUp: z.literal(false),
+      block: z.int().min(0).max(47),
+      arm: z.enum(ARMS).optional(),
+      cell: z.int().min(0).max(7).optional(),
+    })
+    .refine(({ arm, cell }) => (arm === undefined) !== (cell === undefined), {
+      path: ['arm'],
+      error: 'one of two setups, or a way of combining changes',
+    }),
 ]);
 
 /** Shots from one address; with a place where they belong to a trial. One taken back is replaced by none. */
@@ -109,6 +133,18 @@ const Evidence = z.strictObject({
   mean: z.strictObject({ A: z.number(), B: z.number() }),
 });
 
+const EffectShape = z.strictObject({
+  change: z
+    .int()
+    .min(0)
+    .max(APART.most - 1),
+  difference: z.number(),
+  interval: z.tuple([z.number(), z.number()]),
+  p: z.number().min(0).max(1),
+  pairs: z.int().min(1),
+  verdict: z.enum(['helps', 'hurts', 'not shown']),
+});
+
 /** A look at a trial: what it said, what it rested on, and what the coach decided. */
 export const LookEntry = z
   .strictObject({
@@ -120,6 +156,8 @@ export const LookEntry = z
     verdict: z.enum(VERDICTS),
     because: z.enum(['pain', 'better', 'worse', 'unclear', 'never shown', 'not seen']),
     evidence: Evidence.nullable(),
+    /** What each change did that was taken apart, null for one that was not seen; null where B was tried whole. */
+    effects: z.array(EffectShape.nullable()).min(APART.least).max(APART.most).nullable(),
     decision: z.enum(DECISIONS),
     note: text(0, 500),
   })

@@ -177,3 +177,62 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   await expect(page.getByTestId('trial-card').first()).toContainText('▼ Dropped: balance held');
   await student(page, 'Ferris Quillon').isVisible();
 });
+
+test('several changes at once are taken apart, and what helped alone is agreed', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(150_000);
+  const name = 'Gunnar Oxthwaite';
+  await signIn(page, product);
+  await openLesson(page, name, '6-iron');
+  await typeFigure(page, 'trailFlare', 'Trail flare', '5');
+  await typeFigure(page, 'leadFlare', 'Lead flare', '5');
+  await step(page, 'change');
+  await typeFigure(page, 'trailFlare', 'Trail flare', '25');
+  await typeFigure(page, 'leadFlare', 'Lead flare', '25');
+  await step(page, 'try');
+  await page.getByRole('radio', { name: 'Take them apart' }).click();
+  await page.getByRole('radio', { name: 'Eye and thumb' }).click();
+  await page.getByLabel('This alone decides').selectOption('turn felt');
+  await page.getByLabel(/^Warm-up shots/).fill('0');
+  await press(page, 'Declare it, and begin');
+  const ways = new Set<string>();
+  for (let shot = 1; shot <= 32; shot += 1) {
+    await expect(page.getByTestId('run-trial')).toContainText(`Shot ${shot} of 32`);
+    const way = await page.getByTestId('next-arm').innerText();
+    ways.add(way);
+    // The second change, the trail foot, is what this student turns further with.
+    await page
+      .getByTestId('hand-pad')
+      .getByRole('radio', { name: way === 'A2' || way === 'B' ? 'full' : 'short' })
+      .click();
+    await press(page, 'Shot done');
+  }
+  expect([...ways].sort()).toEqual(['A', 'A1', 'A2', 'B']);
+  await page.getByRole('radio', { name: 'No', exact: true }).click();
+  await expect(page.getByTestId('verdict')).toContainText('Keep what helped: 1 of 2.');
+  await expect(page.getByTestId('trial-result')).toContainText('● 2  Trail flare');
+  await expect(page.getByTestId('trial-result')).toContainText('◐ 1  Lead flare');
+  await press(page, 'Keep what helped, drop the rest');
+  await step(page, 'change');
+  await expect(page.getByTestId('instruction')).toContainText('Turn the trail foot out 20°, to 25° out');
+  await expect(page.getByTestId('instruction')).not.toContainText('lead foot');
+  await expect(page.getByTestId('status-strip')).toHaveText('', { timeout: 20_000 });
+  const rows = await product.sql<{ cell: number; shots: number; lead: number; trail: number }>(
+    `select cell, count(*)::int as shots, min(lead_flare) as lead, min(trail_flare) as trail
+     from shots_entry join student on student.id = shots_entry.student_id
+     join address_entry on address_entry.id = shots_entry.address_id
+     where student.name = $1 and cell is not null group by cell order by cell`,
+    [name],
+  );
+  expect(rows).toEqual([
+    { cell: 0, shots: 8, lead: 5, trail: 5 },
+    { cell: 1, shots: 8, lead: 25, trail: 5 },
+    { cell: 2, shots: 8, lead: 5, trail: 25 },
+    { cell: 3, shots: 8, lead: 25, trail: 25 },
+  ]);
+  await page.getByRole('button', { name: /^Back to Gunnar/ }).click();
+  await page.getByTestId('trial-card').first().getByRole('link').click();
+  await expect(page.getByTestId('trial-result')).toContainText('● 2  Trail flare');
+});

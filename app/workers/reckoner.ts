@@ -1,6 +1,6 @@
 import { fit } from '@pedastance/core/fit';
 import { readShots } from '@pedastance/core/formats';
-import { chanceToKeep, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
+import { apartVerdict, chanceToKeep, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
 import { turnBudget, TURNS } from '@pedastance/core/turn';
 import Papa from 'papaparse';
 import type { Answers, Question } from './reckoning';
@@ -20,6 +20,7 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
   chances: ({ margin, scatter, blockSize }) => chanceToKeep(margin, scatter, blockSize),
   rows: ({ text }) => Papa.parse<string[]>(text, { skipEmptyLines: false }).data,
   shots: ({ rows, sources, hand }) => readShots(rows, sources, hand),
+  apart: ({ plan, changes, shots, painUp }) => apartVerdict(plan, changes, shots, painUp),
   look: ({ plan, shots, look, painUp }, progress) => ({
     verdict: verdictOf(plan, shots, look, painUp),
     comparisons: OUTCOMES.flatMap((outcome, at) => {

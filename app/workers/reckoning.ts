@@ -2,7 +2,16 @@ import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
 import type { Hand } from '@pedastance/core/phrases';
 import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/core/turn';
-import type { BlockSize, Comparison, Look, TrialPlan, TrialShot, TrialVerdict } from '@pedastance/core/trial';
+import type {
+  ApartShot,
+  ApartVerdict,
+  BlockSize,
+  Comparison,
+  Look,
+  TrialPlan,
+  TrialShot,
+  TrialVerdict,
+} from '@pedastance/core/trial';
 
 /** What can be asked of the worker. */
 interface Asked {
@@ -13,6 +22,7 @@ interface Asked {
   rows: { text: string };
   /** Rows without their header, by a mapping, for a student of this hand. */
   shots: { rows: string[][]; sources: readonly ColumnSource[]; hand: Hand };
+  apart: { plan: TrialPlan; changes: number; shots: ApartShot[]; painUp: boolean };
   look: { plan: TrialPlan; shots: TrialShot[]; look: Look; painUp: boolean };
 }
 
@@ -24,6 +34,7 @@ export interface Answers {
   chances: number[];
   rows: string[][];
   shots: ReadShots;
+  apart: ApartVerdict;
   /** The verdict, and what the shots say of every outcome they show. */
   look: { verdict: TrialVerdict; comparisons: Comparison[] };
 }

@@ -6,6 +6,7 @@ import {
   setBallAlong,
   setStanceWidth,
   startingSetup,
+  withDifferences,
   withItem,
   type Setup,
   type Speech,
@@ -95,4 +96,18 @@ test('a student’s feet start plainly: level, a little out, the ball inside the
   expect(measures.leadFlare).toBe(measures.trailFlare);
   expect(measures.ballAlong).toBe(50);
   expect(measures.stanceWidth).toBeGreaterThan(300);
+});
+
+test('some of what differs can be made by itself, and all of it together is the other setup', () => {
+  const from = setup();
+  const wider = withItem(withItem(from, 'stanceWidth', 470), 'trailFlare', 27);
+  const to = withItem(withItem(wider, 'leadShare', 58), 'ballAlong', 80);
+  const all = differences(from, to);
+  expect(differences(withDifferences(from, all), to)).toEqual([]);
+  for (const each of all) {
+    // What is measured where another was made does not move with it.
+    const alone = differences(from, withDifferences(from, [each]));
+    expect(alone.map(({ change }) => change)).toContain(each.change);
+    expect(alone.find(({ change }) => change === each.change)!.to).toBeCloseTo(each.to, 6);
+  }
 });

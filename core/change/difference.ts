@@ -1,6 +1,17 @@
-import { measureAddress, toePoint, type Setup } from '../ground';
+import {
+  dropFoot,
+  flareToeKept,
+  measureAddress,
+  moveFoot,
+  setBallAlong,
+  setSetback,
+  setStanceWidth,
+  toePoint,
+  type Address,
+  type Setup,
+} from '../ground';
 import { FIGURE_QUESTIONS, type Unit } from '../method';
-import { POSTURE_FIGURES, type PostureFigure } from '../posture';
+import { NOT_LOOKED_AT, POSTURE_FIGURES, type PostureFigure } from '../posture';
 
 /** What a coach tells a student to change; `ballOut` is how far the lead toe is from the ball's line. */
 export const CHANGES = [
@@ -65,4 +76,29 @@ export function differences(from: Setup, to: Setup): Difference[] {
     const same = was !== null && Math.abs(is - was) < SMALLEST[unit];
     return same ? [] : [{ change, unit, from: was, to: is }];
   });
+}
+
+/** How each figure of the feet is put to a value, moving as little else as it can. */
+const PUT: Partial<Record<ChangeName, (address: Address, value: number) => Address>> = {
+  stanceWidth: setStanceWidth,
+  leadFlare: (address, value) => flareToeKept(address, 'lead', value),
+  trailFlare: (address, value) => flareToeKept(address, 'trail', value),
+  setback: (address, value) => setSetback(address, value, dropFoot),
+  ballAlong: setBallAlong,
+  ballOut: (address, value) => {
+    const out = -toePoint(address, 'lead').y - value;
+    return moveFoot(moveFoot(address, 'lead', 0, out), 'trail', 0, out);
+  },
+};
+
+/** A setup with some of what differs from it made, from the ground up; what was seen of posture too. */
+export function withDifferences(from: Setup, some: readonly Difference[]): Setup {
+  return some.reduce((setup, { change, to }): Setup => {
+    const put = PUT[change];
+    if (put) return { ...setup, address: put(setup.address, to) };
+    if (!isPosture(change)) return { ...setup, balance: { ...setup.balance, [change]: to } };
+    const { posture = NOT_LOOKED_AT } = setup;
+    const figures = { ...posture.figures, [change]: { value: to, by: 'measured' as const } };
+    return { ...setup, posture: { ...posture, figures } };
+  }, from);
 }

@@ -25,8 +25,8 @@ export interface TrialPlan extends Design {
 
 export type TrialShot = Placed & { shot: Shot };
 
-/** Shots that count for an outcome, by the rule said beforehand. */
-function counts(plan: Pick<TrialPlan, 'mishits'>, outcome: Outcome, shot: Shot): number | null {
+/** A shot's score where it counts for an outcome, by the rule said beforehand. */
+export function countsFor(plan: Pick<TrialPlan, 'mishits'>, outcome: Outcome, shot: Shot): number | null {
   const { score, countsMishits } = OUTCOME_DEFINITIONS[outcome];
   return shot.mishit && plan.mishits === 'left out' && !countsMishits ? null : score(shot);
 }
@@ -43,7 +43,7 @@ export const scoresOf = (
   shots: readonly TrialShot[],
 ): { arm: Arm; score: number }[] =>
   inOrder(shots).flatMap(({ place, shot }) => {
-    const score = counts(plan, outcome, shot);
+    const score = countsFor(plan, outcome, shot);
     return score === null ? [] : [{ arm: place.arm, score }];
   });
 
@@ -58,7 +58,7 @@ export function stagesOf(
   for (const { place, shot } of inOrder(shots)) {
     const block = blocks.get(place.block) ?? { count: 0, sum: 0, arm: place.arm };
     blocks.set(place.block, block);
-    const score = counts(plan, outcome, shot);
+    const score = countsFor(plan, outcome, shot);
     if (score === null) continue;
     block.count += 1;
     block.sum += score;

@@ -1,6 +1,15 @@
 import type { Hand, LengthUnit } from '../phrases';
 import { LEVELS, LOOKS, OUTCOME_DEFINITIONS } from '../trial';
-import type { Comparison, MissPattern, Outcome, ShotUnit, Side, TrialVerdict } from '../trial';
+import type {
+  ApartVerdict,
+  Comparison,
+  Effect,
+  MissPattern,
+  Outcome,
+  ShotUnit,
+  Side,
+  TrialVerdict,
+} from '../trial';
 
 /** What each outcome is called, and what more of it is. */
 export const OUTCOME_WORDS: Record<Outcome, { name: string; better: string; worse: string }> = {
@@ -132,6 +141,42 @@ export function verdictSentence({ because, more, verdict }: TrialVerdict): strin
     return `${words} ${next} If the difference is what it looks like, about ${more.inAll} a side would show it; this trial ends at ${most}.`;
   }
   return `${words} ${next} If the difference is what it looks like, about ${more.inAll} a side would show it.`;
+}
+
+/** What one of several changes did by itself. */
+export function effectSentences(
+  { difference, interval, p, pairs, verdict }: Effect,
+  outcome: Outcome,
+  level: number,
+  length: LengthUnit,
+): string[] {
+  const { unit } = OUTCOME_DEFINITIONS[outcome];
+  const { better, worse } = OUTCOME_WORDS[outcome];
+  const says = {
+    helps: 'It helps.',
+    hurts: 'It hurts.',
+    'not shown': 'Neither help nor harm was shown.',
+  }[verdict];
+  return [
+    `${says} With it ${shotFigure(Math.abs(difference), unit, length)} ${difference >= 0 ? better : worse} on average, in ${pairs} pairs of blocks that differ in it alone.`,
+    `The true difference is likely between ${interval.map((end) => shotFigure(end, unit, length)).join(' and ')} (95%).`,
+    `Of all ${(2 ** pairs).toLocaleString('en')} ways of swapping within the pairs, it would look this good ${inThousand(p)} if it did nothing; at most ${inThousand(level)} was said to be enough beforehand.`,
+  ];
+}
+
+/** What a trial that took changes apart came to. */
+export function apartSentence({ because, effects }: ApartVerdict): string {
+  const helped = effects.filter((effect) => effect?.verdict === 'helps').length;
+  switch (because) {
+    case 'pain':
+      return `▼ ${VERDICT_WORDS.pain}`;
+    case 'better':
+      return `● Keep what helped: ${helped === effects.length ? 'all of it' : `${helped} of ${effects.length}`}. Your own shots show it.`;
+    case 'never shown':
+      return '▼ Drop. These shots did not show that any of it helps.';
+    case 'not seen':
+      return `▼ ${VERDICT_WORDS['not seen']}`;
+  }
 }
 
 /** Why so many shots: how often each look would show what is worth having. */

@@ -1,5 +1,7 @@
-import type { Comparison, TrialVerdict } from '../trial';
+import type { ApartVerdict, Comparison, Effect, TrialVerdict } from '../trial';
 import {
+  apartSentence,
+  effectSentences,
   evidenceSentences,
   missSentence,
   pathWords,
@@ -98,6 +100,26 @@ test('the plan is told by how often it would show', () => {
     'If B is better by 1.0°, such trials show it 62 in 100 by 12 a side, 77 in 100 by 18 a side, 88 in 100 by 24 a side. Plan for 24 a side. With nothing there, 6 in 100 at the very most are kept by chance, all looks together.',
   );
   expect(planSentence([0.1, 0.2, 0.3], '0.2°')).toContain('may well not show');
+});
+
+test('changes taken apart are told one by one', () => {
+  const effect: Effect = {
+    change: 0,
+    difference: 3.2,
+    interval: [0.4, 6.1],
+    p: 1 / 256,
+    pairs: 8,
+    verdict: 'helps',
+  };
+  expect(effectSentences(effect, 'carry', 0.025, 'cm')).toEqual([
+    'It helps. With it 3 m longer on average, in 8 pairs of blocks that differ in it alone.',
+    'The true difference is likely between 0 m and 6 m (95%).',
+    'Of all 256 ways of swapping within the pairs, it would look this good 4 times in 1000 if it did nothing; at most 25 times in 1000 was said to be enough beforehand.',
+  ]);
+  const verdict: ApartVerdict = { verdict: 'keep', because: 'better', effects: [effect, null], helps: 1 };
+  expect(apartSentence(verdict)).toBe('● Keep what helped: 1 of 2. Your own shots show it.');
+  expect(apartSentence({ ...verdict, because: 'pain' })).toContain('doctor or physiotherapist');
+  expect(apartSentence({ ...verdict, because: 'never shown' })).toContain('any of it helps');
 });
 
 test('misses are told by side, with how sure', () => {

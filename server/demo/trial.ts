@@ -61,6 +61,7 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
     blockSize: 2,
     seed: 20_261_125,
     source: 'simulated monitor',
+    apart: null,
   };
   await addEntry(client, trial, land);
   const student = simulatedStudent(studentId, trial.id);
@@ -94,6 +95,7 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
       verdict,
       because,
       evidence: evidence && withoutOutcome(evidence),
+      effects: null,
       decision: decisionOf(verdict),
       note: '',
     };

@@ -38,6 +38,8 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   change_entry_to: { field: 'toAddressId', expected: 'an address of this student' },
   trial_entry_address_a: { field: 'addressAId', expected: 'an address of this student' },
   trial_entry_address_b: { field: 'addressBId', expected: 'an address of this student' },
+  trial_cell_address: { field: 'apart.addressIds', expected: 'addresses of this student' },
+  shots_entry_cell: { field: 'place.cell', expected: 'a way of combining the changes of this trial' },
   shots_entry_address: { field: 'addressId', expected: 'an address of this student' },
   shots_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
   look_entry_trial: { field: 'trialId', expected: 'a trial of this student' },

@@ -25,6 +25,11 @@ create table trial_entry (
   block_size smallint not null constraint trial_entry_block_size check (block_size in (1, 2)),
   seed bigint not null constraint trial_entry_seed check (seed between 0 and 4294967295),
   source text not null constraint trial_entry_source check (source in ('simulated monitor', 'by hand')),
+  -- Changes that are taken apart, one by one; none where B is tried as a whole.
+  apart text[] not null constraint trial_entry_apart check (cardinality(apart) in (0, 2, 3)),
+  constraint trial_entry_apart_known check (apart <@ array['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'ballAlong',
+    'ballOut', 'leadShare', 'leadHeelToe', 'trailHeelToe', 'trailKneeInside', 'trailKneeFlex', 'hipBump', 'hipGap',
+    'hipLine', 'shoulderLine', 'shoulderTilt', 'clubFace', 'hipTurn', 'shoulderTurn']),
   constraint trial_entry_key primary key (academy_id, id),
   constraint trial_entry_of_student unique (academy_id, student_id, id),
   constraint trial_entry_entry foreign key (academy_id, student_id, id, kind)
@@ -35,6 +40,20 @@ create table trial_entry (
     references address_entry (academy_id, student_id, id),
   -- Something has to differ: the feet, or what is thought of.
   constraint trial_entry_differs check (address_a_id <> address_b_id or cue_a <> cue_b)
+);
+
+-- Each way of combining the changes that are taken apart, with the address it is stood in.
+create table trial_cell (
+  academy_id uuid not null,
+  student_id uuid not null,
+  trial_id uuid not null,
+  cell smallint not null constraint trial_cell_cell check (cell between 0 and 7),
+  address_id uuid not null,
+  constraint trial_cell_key primary key (academy_id, trial_id, cell),
+  constraint trial_cell_trial foreign key (academy_id, student_id, trial_id)
+    references trial_entry (academy_id, student_id, id),
+  constraint trial_cell_address foreign key (academy_id, student_id, address_id)
+    references address_entry (academy_id, student_id, id)
 );
 
 create table shots_entry (
@@ -50,6 +69,7 @@ create table shots_entry (
   warm_up boolean not null,
   block smallint constraint shots_entry_block check (block between 0 and 47),
   arm text constraint shots_entry_arm check (arm in ('A', 'B')),
+  cell smallint,
   constraint shots_entry_key primary key (academy_id, id),
   constraint shots_entry_of_student unique (academy_id, student_id, id),
   constraint shots_entry_entry foreign key (academy_id, student_id, id, kind)
@@ -58,10 +78,12 @@ create table shots_entry (
     references address_entry (academy_id, student_id, id),
   constraint shots_entry_trial foreign key (academy_id, student_id, trial_id)
     references trial_entry (academy_id, student_id, id),
+  constraint shots_entry_cell foreign key (academy_id, trial_id, cell)
+    references trial_cell (academy_id, trial_id, cell),
   constraint shots_entry_place check (case
-    when trial_id is null then not warm_up and block is null and arm is null
-    when warm_up then block is null and arm is null
-    else block is not null and arm is not null
+    when trial_id is null then not warm_up and block is null and arm is null and cell is null
+    when warm_up then block is null and arm is null and cell is null
+    else block is not null and num_nonnulls(arm, cell) = 1
   end)
 );
 create index shots_entry_of_trial on shots_entry (academy_id, trial_id);
@@ -112,6 +134,9 @@ create table look_entry (
   count_b smallint constraint look_entry_count_b check (count_b >= 1),
   mean_a double precision,
   mean_b double precision,
+  -- What each change did that was taken apart; null where B was tried as a whole.
+  effects jsonb constraint look_entry_effects check (
+    jsonb_typeof(effects) = 'array' and jsonb_array_length(effects) between 2 and 3),
   decision text not null constraint look_entry_decision check (decision in ('keep', 'go on', 'drop')),
   note text not null constraint look_entry_note check (char_length(note) <= 500),
   constraint look_entry_key primary key (academy_id, id),
@@ -148,7 +173,7 @@ do $$
 declare
   of_academy text;
 begin
-  foreach of_academy in array array['trial_entry', 'shots_entry', 'shot', 'look_entry', 'stand_in_shot'] loop
+  foreach of_academy in array array['trial_entry', 'trial_cell', 'shots_entry', 'shot', 'look_entry', 'stand_in_shot'] loop
     execute format('alter table %I enable row level security', of_academy);
     execute format('alter table %I force row level security', of_academy);
     execute format('create policy %I on %I to pedastance_app using (academy_id = current_academy()) with check (academy_id = current_academy())',

@@ -17,7 +17,12 @@ export async function addTrial(client: ClientBase, key: EntryKey, entry: TrialEn
     block_size: entry.blockSize,
     seed: entry.seed,
     source: entry.source,
+    apart: entry.apart?.changes ?? [],
   });
+  const { academy_id, student_id, id: trial_id } = key;
+  for (const [cell, address_id] of (entry.apart?.addressIds ?? []).entries()) {
+    await insertRow(client, 'trial_cell', { academy_id, student_id, trial_id, cell, address_id });
+  }
 }
 
 export async function addShots(client: ClientBase, key: EntryKey, entry: ShotsEntry): Promise<void> {
@@ -32,6 +37,7 @@ export async function addShots(client: ClientBase, key: EntryKey, entry: ShotsEn
     warm_up: place?.warmUp ?? false,
     block: inOrder?.block,
     arm: inOrder?.arm,
+    cell: inOrder?.cell,
   });
   // All in one statement: a file brings thousands.
   await client.query(
@@ -69,6 +75,7 @@ export async function addLook(client: ClientBase, key: EntryKey, entry: LookEntr
     count_b: evidence?.count.B,
     mean_a: evidence?.mean.A,
     mean_b: evidence?.mean.B,
+    effects: entry.effects && JSON.stringify(entry.effects),
     decision: entry.decision,
     note: entry.note,
   });
@@ -79,14 +86,17 @@ export const TRIAL_KINDS_AS_JSON = `
   when 'trial' then (
     select jsonb_build_object('addressAId', address_a_id, 'addressBId', address_b_id, 'cueA', cue_a, 'cueB', cue_b,
       'primary', primary_outcome, 'margin', margin, 'scatter', scatter, 'mishits', mishits, 'warmUps', warm_ups,
-      'blockSize', block_size, 'seed', seed, 'source', source)
+      'blockSize', block_size, 'seed', seed, 'source', source,
+      'apart', case when cardinality(apart) > 0 then jsonb_build_object('changes', to_jsonb(apart), 'addressIds', (
+        select jsonb_agg(address_id order by cell) from trial_cell
+        where trial_cell.academy_id = entry.academy_id and trial_cell.trial_id = entry.id)) end)
     from trial_entry where trial_entry.academy_id = entry.academy_id and trial_entry.id = entry.id)
   when 'shots' then (
     select jsonb_build_object('addressId', address_id, 'trialId', trial_id, 'source', source, 'sitting', sitting,
       'place', case
         when trial_id is null then null
         when warm_up then '{"warmUp": true}'::jsonb
-        else jsonb_build_object('warmUp', false, 'block', block, 'arm', arm) end,
+        else jsonb_strip_nulls(jsonb_build_object('warmUp', false, 'block', block, 'arm', arm, 'cell', cell)) end,
       'shots', (
         select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('path', path, 'startLine', start_line,
           'clubSpeed', club_speed, 'ballSpeed', ball_speed, 'carry', carry, 'side', side, 'startSide', start_side,
@@ -96,7 +106,7 @@ export const TRIAL_KINDS_AS_JSON = `
     from shots_entry where shots_entry.academy_id = entry.academy_id and shots_entry.id = entry.id)
   when 'look' then (
     select jsonb_build_object('trialId', trial_id, 'look', look, 'painUp', pain_up, 'verdict', verdict,
-      'because', because, 'decision', decision, 'note', note,
+      'because', because, 'effects', effects, 'decision', decision, 'note', note,
       'evidence', case when difference is not null then jsonb_build_object('difference', difference, 'shift', shift,
         'interval', jsonb_build_array(interval_low, interval_high), 'p', p, 'exact', exact,
         'arrangements', arrangements, 'chance', chance, 'count', jsonb_build_object('A', count_a, 'B', count_b),

@@ -145,6 +145,7 @@ export const newTrial = (
   blockSize: 2,
   seed: 4_123_456_789,
   source: 'simulated monitor',
+  apart: null,
   ...over,
 });
 
@@ -190,6 +191,7 @@ export const newLook = (trial: TrialEntry, over: Partial<LookEntry> = {}): LookE
     count: { A: 11, B: 12 },
     mean: { A: -3.1, B: -1.7 },
   },
+  effects: null,
   decision: 'keep',
   note: '',
   ...over,
@@ -264,14 +266,35 @@ export async function landTrial(
   const shots = newShots(trial);
   const look = newLook(trial);
   const standIn = newStandIn(student.id);
+  const apart = newTrial(address, agreed.id, {
+    apart: {
+      changes: ['leadFlare', 'trailFlare'],
+      addressIds: [address.id, agreed.id, agreed.id, agreed.id],
+    },
+  });
+  const apartShots = newShots(apart, { place: { warmUp: false, block: 2, cell: 3 } });
+  const effect = {
+    change: 1,
+    difference: 1.2,
+    interval: [0.2, 2.1] as [number, number],
+    p: 0.0117,
+    pairs: 8,
+  };
+  const apartLook = newLook(apart, {
+    evidence: null,
+    effects: [null, { ...effect, verdict: 'helps' }],
+  });
   for (const [path, body] of [
     ['/api/entries', trial],
     ['/api/entries', shots],
     ['/api/entries', look],
+    ['/api/entries', apart],
+    ['/api/entries', apartShots],
+    ['/api/entries', apartLook],
     ['/api/stand-in', standIn],
   ] as const) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { trial, shots, look, standIn };
+  return { trial, shots, look, standIn, apart, apartShots, apartLook };
 }

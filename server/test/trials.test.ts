@@ -24,7 +24,8 @@ const entries = async () =>
 describe('the log of a trial', () => {
   test('what was declared, each shot and the look come back as they were sent', async () => {
     const log = await entries();
-    for (const sent of [tried.trial, tried.shots, tried.look]) {
+    const { trial, shots, look, apart, apartShots, apartLook } = tried;
+    for (const sent of [trial, shots, look, apart, apartShots, apartLook]) {
       expect(log.find(({ id }) => id === sent.id)).toMatchObject(sent);
     }
   });
@@ -81,6 +82,24 @@ describe('the log of a trial', () => {
     ['feet of nobody', () => newTrial(landed.address, uuidv7()), 'addressBId'],
     ['a shot of no trial', () => newShots(tried.trial, { trialId: uuidv7() }), 'trialId'],
     ['a place without a trial', () => newShots(tried.trial, { trialId: null }), 'place'],
+    [
+      'changes taken apart with too few addresses',
+      () =>
+        newTrial(landed.address, landed.agreed.id, {
+          apart: { changes: ['leadFlare', 'trailFlare'], addressIds: [] },
+        }),
+      'apart.addressIds',
+    ],
+    [
+      'a way of combining that this trial has not',
+      () => newShots(tried.trial, { place: { warmUp: false, block: 0, cell: 1 } }),
+      'place.cell',
+    ],
+    [
+      'a place of both kinds',
+      () => newShots(tried.trial, { place: { warmUp: false, block: 0, cell: 1, arm: 'A' } }),
+      'place.arm',
+    ],
     ['no shot at all', () => newShots(tried.trial, { shots: [] }), 'shots'],
     ['a path of 95°', () => newShots(tried.trial, { shots: [{ path: 95, mishit: false }] }), 'shots.0.path'],
   ])('refused: %s', async (_name, body, field) => {

@@ -1,10 +1,14 @@
 import type { Student } from '@pedastance/contract';
 import type { Setup } from '@pedastance/core/ground';
+import { differences } from '@pedastance/core/change';
 import {
+  APART,
+  APART_BLOCKS,
   BLOCK_SIZES,
   MISHIT_RULES,
   OUTCOME_DEFINITIONS,
   OUTCOMES,
+  SHOTS_A_BLOCK,
   type BlockSize,
   type MishitRule,
   type Outcome,
@@ -60,6 +64,10 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
   const [margin, setMargin] = useState(() => typed(usual.margin));
   const [scatter, setScatter] = useState(() => typed(usual.scatter));
   const [fault, setFault] = useState('');
+  const [way, setWay] = useState<'whole' | 'apart'>('whole');
+  const differing = differences(a, b);
+  const canApart = differing.length >= APART.least && differing.length <= APART.most;
+  const apart = way === 'apart' && canApart;
   const lines = tellChange(a, b, speech);
   const stored = (text: string) => shotNumber.stored(typedNumber(text), unit, speech.length);
   const sound = stored(margin) > 0 && stored(scatter) > 0 && stored(margin) <= 100 && stored(scatter) <= 100;
@@ -104,8 +112,9 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
         scatter: stored(scatter),
         mishits,
         warmUps: warm,
-        blockSize,
+        blockSize: apart ? SHOTS_A_BLOCK : blockSize,
         source,
+        apart: apart ? differing : null,
       });
     } catch (error) {
       setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
@@ -120,6 +129,22 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
         <Body key={line} className="font-semibold">{`B: ${line}`}</Body>
       ))}
       {lines.length === 0 && <Quiet>The feet are the same: two cues can be tried against each other.</Quiet>}
+      {canApart && (
+        <Choice
+          label={`${differing.length} changes at once: nobody knows which one helped`}
+          options={[
+            { value: 'whole', words: 'Try them together' },
+            { value: 'apart', words: 'Take them apart' },
+          ]}
+          value={way}
+          onChange={setWay}
+        />
+      )}
+      {apart && (
+        <Notice kind="plain">
+          {`${APART_BLOCKS * SHOTS_A_BLOCK} shots in blocks of two: every way of making some of the changes and not the others, as often as each other. One look at the end says what each does by itself.`}
+        </Notice>
+      )}
       <View className="flex-row gap-2">
         {(['a', 'b'] as const).map((arm) => (
           <View key={arm} className="flex-1">
@@ -171,7 +196,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
           />
         </View>
       </View>
-      {chances && (
+      {chances && !apart && (
         <Notice kind="plain">{planSentence(chances, shotFigure(stored(margin), unit, speech.length))}</Notice>
       )}
       <Choice
@@ -188,15 +213,17 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
         onChangeText={setWarmUps}
         inputMode="numeric"
       />
-      <Choice
-        label="The setup changes"
-        options={BLOCK_SIZES.map((size) => ({
-          value: String(size),
-          words: size === 1 ? 'every shot, at random' : 'every two shots, at random',
-        }))}
-        value={String(blockSize)}
-        onChange={(size) => setBlockSize(Number(size) as BlockSize)}
-      />
+      {!apart && (
+        <Choice
+          label="The setup changes"
+          options={BLOCK_SIZES.map((size) => ({
+            value: String(size),
+            words: size === 1 ? 'every shot, at random' : 'every two shots, at random',
+          }))}
+          value={String(blockSize)}
+          onChange={(size) => setBlockSize(Number(size) as BlockSize)}
+        />
+      )}
       {fault !== '' && (
         <Notice kind="trouble" live>
           {fault}

@@ -1,12 +1,12 @@
 import type { Student } from '@pedastance/contract';
-import type { Next, Shot } from '@pedastance/core/trial';
+import type { Shot } from '@pedastance/core/trial';
 import { OUTCOME_DEFINITIONS } from '@pedastance/core/trial';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Choice, type Option } from '../../ui/Choice';
 import { Quiet } from '../../ui/Words';
-import type { Trial } from './trials';
+import { hitsOf, type NextShot, type Trial } from './trials';
 import { keepShot, takeBack } from './writes';
 
 type Noted = Pick<Shot, 'startSide' | 'curveSide' | 'strike' | 'balanceHeld' | 'feltTurn'>;
@@ -65,7 +65,7 @@ const shotOf = (noted: Noted): Shot => ({
 interface HandPadProps {
   student: Student;
   trial: Trial;
-  next: Exclude<Next, { kind: 'look' }>;
+  next: NextShot;
 }
 
 /** A shot noted by hand: one tap for each thing seen, and the shot is kept once what decides was tapped. */
@@ -113,7 +113,7 @@ export function HandPad({ student, trial, next }: HandPadProps) {
           look="plain"
           words="Undo"
           label="Take the last shot back"
-          disabled={trial.shots.length === 0}
+          disabled={hitsOf(trial).length === 0}
           onPress={() => void doing(() => takeBack(student, trial))}
         />
       </View>

@@ -1,5 +1,4 @@
 import type { MonitorShot, Student } from '@pedastance/contract';
-import type { Next } from '@pedastance/core/trial';
 import { useCallback, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { currentOwner } from '../../state/account';
@@ -8,7 +7,7 @@ import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Quiet } from '../../ui/Words';
-import { nextIn, trialsOf, type Trial } from './trials';
+import { hitsOf, nextIn, trialsOf, type NextShot, type Trial } from './trials';
 import { useMonitor, type Line } from './useMonitor';
 import { keepShot } from './writes';
 
@@ -48,7 +47,7 @@ function useKeeping(student: Student, trial: Trial) {
 const WARM_UPS_AT_ONCE = 4;
 
 /** Shots that are asked for together: a block, or a few warm-ups; and how many of them were hit. */
-function askedTogether({ entry }: Trial, next: MonitorPadProps['next']): { shots: number; hit: number } {
+function askedTogether({ entry }: Trial, next: NextShot): { shots: number; hit: number } {
   if (next.kind === 'shot') return { shots: entry.blockSize, hit: next.inBlock - 1 };
   const done = entry.warmUps - next.left;
   const hit = done % WARM_UPS_AT_ONCE;
@@ -66,7 +65,7 @@ const requestId = (trial: Trial, before: number): string =>
 interface MonitorPadProps {
   student: Student;
   trial: Trial;
-  next: Exclude<Next, { kind: 'look' }>;
+  next: NextShot;
 }
 
 /** The simulated student and the simulated launch monitor: asked to hit, and heard. */
@@ -76,12 +75,12 @@ export function MonitorPad({ student, trial, next }: MonitorPadProps) {
   const [asked, setAsked] = useState(-1);
   const [away, setAway] = useState('');
   const together = askedTogether(trial, next);
-  const before = trial.shots.length - together.hit;
+  const before = hitsOf(trial).length - together.hit;
   const swinging = asked === before;
   const hit = async () => {
     const owner = currentOwner();
     if (!owner) return;
-    const { setup, clubLengthInches } = trial.addresses[next.kind === 'shot' ? next.arm : 'A'];
+    const { setup, clubLengthInches } = trial.ways[next.way]!;
     setAway('');
     setAsked(before);
     try {

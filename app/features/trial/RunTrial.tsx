@@ -1,14 +1,14 @@
 import type { Student } from '@pedastance/contract';
-import { LOOKS, type Next } from '@pedastance/core/trial';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { lesson, tryOn } from '../../state/lesson';
 import { Body, LargeFigure, Quiet } from '../../ui/Words';
 import { tellChange, useSpeech } from '../log/sentences';
+import { ApartLook } from './ApartLook';
 import { HandPad } from './HandPad';
 import { LookPanel } from './LookPanel';
 import { MonitorPad } from './MonitorPad';
-import { nextIn, type Trial } from './trials';
+import { hitsOf, nextIn, wayName, type NextShot, type Trial } from './trials';
 
 /** Between two blocks the student steps off and settles (starting value), s. */
 const REST_S = 20;
@@ -25,40 +25,42 @@ function Rest({ since }: { since: string }) {
   return <Quiet role="timer">{`Step off and settle: ${left} s`}</Quiet>;
 }
 
+/** How far a trial is, and to what. */
+function howFar(trial: Trial, next: Extract<NextShot, { kind: 'shot' }>): string {
+  const hit = hitsOf(trial).filter(({ place }) => !place.warmUp).length;
+  const to = trial.entry.apart ? 'to the look' : `to look ${trial.looks.length + 1} of 3`;
+  return `Shot ${hit + 1} of ${hit + next.toLook}, ${to}`;
+}
+
+/** The way the last shot was stood; today's before the first. */
+function lastWay({ entry, shots, apartShots }: Trial): number {
+  const place = (entry.apart ? apartShots : shots).at(-1)?.place;
+  if (!place || place.warmUp) return 0;
+  return 'cell' in place ? place.cell : place.arm === 'A' ? 0 : 1;
+}
+
 /** What is to be stood in next, large enough to be read from the ball. */
-function NextUp({
-  student,
-  trial,
-  next,
-}: {
-  student: Student;
-  trial: Trial;
-  next: Exclude<Next, { kind: 'look' }>;
-}) {
+function NextUp({ student, trial, next }: { student: Student; trial: Trial; next: NextShot }) {
   const speech = useSpeech(student.hand);
-  const { A, B } = trial.addresses;
-  const arm = next.kind === 'shot' ? next.arm : 'A';
-  const other = arm === 'A' ? B : A;
-  const lines = tellChange(other.setup, trial.addresses[arm].setup, speech);
-  const cue = arm === 'A' ? trial.entry.cueA : trial.entry.cueB;
-  const last = trial.shots[trial.shots.length - 1];
-  const hit = trial.shots.filter(({ place }) => !place.warmUp).length;
+  const name = wayName(trial, next.way);
+  const lines = tellChange(trial.ways[lastWay(trial)]!.setup, trial.ways[next.way]!.setup, speech);
+  const cue = name === 'A' ? trial.entry.cueA : name === 'B' ? trial.entry.cueB : '';
+  const last = hitsOf(trial).at(-1);
   return (
     <View className="gap-1" testID="next-up" aria-live="polite">
       <View className="flex-row items-center gap-4">
-        <LargeFigure testID="next-arm">{next.kind === 'warm-up' ? '~' : arm}</LargeFigure>
+        <LargeFigure testID="next-arm">{next.kind === 'warm-up' ? '~' : name}</LargeFigure>
         <View className="flex-1">
           <Body className="text-lg font-semibold">
             {next.kind === 'warm-up'
               ? `Warm-up, as today: ${next.left} more`
-              : `Setup ${arm}, shot ${next.inBlock} of ${trial.entry.blockSize}`}
+              : `Setup ${name}, shot ${next.inBlock} of ${trial.entry.blockSize}`}
           </Body>
-          {next.kind === 'shot' && (
-            <Quiet>{`Shot ${hit + 1} of ${2 * LOOKS[trial.looks.length]!}, to look ${trial.looks.length + 1} of 3`}</Quiet>
-          )}
+          {next.kind === 'shot' && <Quiet>{howFar(trial, next)}</Quiet>}
         </View>
       </View>
       {next.kind === 'shot' && next.changed && lines.map((line) => <Body key={line}>{line}</Body>)}
+      {next.kind === 'shot' && next.changed && lines.length === 0 && <Quiet>The same feet again.</Quiet>}
       {cue !== '' && <Body className="font-semibold">{`Think: ${cue}`}</Body>}
       {next.kind === 'shot' && next.changed && last && <Rest since={last.madeAt} />}
     </View>
@@ -68,15 +70,23 @@ function NextUp({
 /** A trial that goes on: what is next, the way to note it, and a look when one is due. */
 export function RunTrial({ student, trial }: { student: Student; trial: Trial }) {
   const next = nextIn(trial, new Date());
-  const arm = next.kind === 'shot' ? next.arm : next.kind === 'warm-up' ? 'A' : 'B';
-  const { A, B } = trial.addresses;
+  const way = next.kind === 'look' ? trial.ways.length - 1 : next.way;
+  const { ways } = trial;
+  const setup = ways[way]!.setup;
+  const other = ways[way === 0 ? ways.length - 1 : 0]!.setup;
   useEffect(() => {
-    tryOn({ setup: (arm === 'A' ? A : B).setup, other: (arm === 'A' ? B : A).setup });
+    tryOn({ setup, other });
     return () => {
       if (lesson.getState().trying) tryOn(null);
     };
-  }, [arm, A, B]);
-  if (next.kind === 'look') return <LookPanel student={student} trial={trial} look={next.look} />;
+  }, [setup, other]);
+  if (next.kind === 'look') {
+    return trial.entry.apart ? (
+      <ApartLook student={student} trial={trial} />
+    ) : (
+      <LookPanel student={student} trial={trial} look={next.look} />
+    );
+  }
   return (
     <View className="gap-3" testID="run-trial">
       <NextUp student={student} trial={trial} next={next} />

@@ -4,22 +4,22 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { clubAndShot } from '../log/sentences';
 import { day } from '../students/format';
 import { TrialLink } from './TrialLink';
-import { decided, type Trial } from './trials';
+import { decided, hitsOf, type Trial } from './trials';
 
 const CAME_TO = { keep: '● Kept', drop: '▼ Dropped' } as const;
 
 /** A trial in the log: what it was about, and what it came to. */
 export function TrialCard({ trial }: { trial: Trial }) {
   const came = decided(trial);
-  const { addresses, entry, shots } = trial;
+  const { addresses, entry } = trial;
   const simulated = entry.source === 'simulated monitor' ? ', simulated' : '';
   return (
     <View testID="trial-card" className="gap-1 border-b border-grid py-4">
       <View className="flex-row items-baseline justify-between gap-2">
-        <Heading>{`Trial, ${clubAndShot(addresses.A.club, addresses.A.shot)}`}</Heading>
+        <Heading>{`${entry.apart ? 'Changes taken apart' : 'Trial'}, ${clubAndShot(addresses.A.club, addresses.A.shot)}`}</Heading>
         <Quiet>{day(entry.madeAt)}</Quiet>
       </View>
-      <Body>{`${came ? CAME_TO[came] : '◐ Goes on'}: ${OUTCOME_WORDS[entry.primary].name.toLowerCase()}, ${shots.length} shots${simulated}.`}</Body>
+      <Body>{`${came ? CAME_TO[came] : '◐ Goes on'}: ${OUTCOME_WORDS[entry.primary].name.toLowerCase()}, ${hitsOf(trial).length} shots${simulated}.`}</Body>
       <TrialLink trial={trial} />
     </View>
   );

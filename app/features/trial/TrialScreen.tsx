@@ -1,4 +1,5 @@
-import { DECISIONS, OUTCOME_DEFINITIONS, type Look } from '@pedastance/core/trial';
+import type { Speech } from '@pedastance/core/phrases';
+import { type DECISIONS, type Look } from '@pedastance/core/trial';
 import { OUTCOME_WORDS } from '@pedastance/core/trialPhrases';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
@@ -15,7 +16,8 @@ import { clubAndShot, tellChange, useSpeech } from '../log/sentences';
 import { useStudentLog } from '../log/useStudentLog';
 import { Waiting } from '../shell/Shell';
 import { dayAndTime } from '../students/format';
-import { planOf, trialsOf, type Trial } from './trials';
+import { ApartResult } from './ApartResult';
+import { hitsOf, planOf, trialsOf, type Trial } from './trials';
 import { TrialResult } from './TrialResult';
 
 const DECISION_WORDS: Record<(typeof DECISIONS)[number], string> = {
@@ -66,6 +68,35 @@ function BothSetups({ trial, hand, shoulders }: { trial: Trial; hand: 'right' | 
   );
 }
 
+/** What the shots said at the last look that was taken, worked out again from the shots. */
+function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
+  const { apart, primary } = trial.entry;
+  const last = trial.looks[trial.looks.length - 1];
+  const painUp = last?.painUp ?? false;
+  const look = (last?.look ?? 0) as Look | 0;
+  const whole = useMemo(() => {
+    if (apart || look === 0) return null;
+    return { ask: 'look' as const, of: { plan: planOf(trial), shots: trial.shots, look, painUp } };
+  }, [trial, apart, look, painUp]);
+  const parts = useMemo(() => {
+    if (!apart || look === 0) return null;
+    const of = { plan: planOf(trial), changes: apart.changes.length, shots: trial.apartShots, painUp };
+    return { ask: 'apart' as const, of };
+  }, [trial, apart, look, painUp]);
+  const { answer } = useReckoning(whole);
+  const { answer: apartAnswer } = useReckoning(parts);
+  if (look === 0) {
+    return (
+      <Body>{`No look yet. ${OUTCOME_WORDS[primary].name} decides; ${hitsOf(trial).length} shots so far.`}</Body>
+    );
+  }
+  if (apartAnswer) return <ApartResult trial={trial} verdict={apartAnswer} speech={speech} />;
+  if (!answer) return <Body>Reckoning …</Body>;
+  return (
+    <TrialResult trial={trial} verdict={answer.verdict} comparisons={answer.comparisons} speech={speech} />
+  );
+}
+
 /** A trial as it was: two setups on one plan, every shot of both, and what was decided. */
 export function TrialScreen() {
   const { student: id, trial: trialId } = useLocalSearchParams<{ student: string; trial: string }>();
@@ -77,22 +108,10 @@ export function TrialScreen() {
   );
   const speech = useSpeech(student?.hand ?? 'right');
   const wide = useWide();
-  const last = trial?.looks[trial.looks.length - 1];
-  const question = useMemo(
-    () =>
-      trial && last
-        ? {
-            ask: 'look' as const,
-            of: { plan: planOf(trial), shots: trial.shots, look: last.look as Look, painUp: last.painUp },
-          }
-        : null,
-    [trial, last],
-  );
-  const { answer } = useReckoning(question);
   if (!student || !trial) return <Waiting words={loaded ? 'This trial is not on this device.' : undefined} />;
   const { A, B } = trial.addresses;
   const lines = tellChange(A.setup, B.setup, speech);
-  const { cueA, cueB, primary } = trial.entry;
+  const { cueA, cueB } = trial.entry;
   return (
     <ScrollView
       className="flex-1 bg-paper"
@@ -123,20 +142,7 @@ export function TrialScreen() {
             <Looks trial={trial} />
           </View>
           <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
-            {answer ? (
-              <TrialResult
-                trial={trial}
-                verdict={answer.verdict}
-                comparisons={answer.comparisons}
-                speech={speech}
-              />
-            ) : (
-              <Body>
-                {last
-                  ? 'Reckoning …'
-                  : `No look yet. ${OUTCOME_WORDS[primary].name} decides, in ${OUTCOME_DEFINITIONS[primary].unit}; ${trial.shots.length} shots so far.`}
-              </Body>
-            )}
+            <Said trial={trial} speech={speech} />
           </View>
         </View>
       </View>

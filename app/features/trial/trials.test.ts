@@ -1,7 +1,7 @@
 import type { LogEntry } from '@pedastance/contract';
 import { startingSetup } from '@pedastance/core/change';
 import { build } from '../../../core/test/example';
-import { decided, planOf, sittingNow, trialsOf } from './trials';
+import { decided, nextIn, planOf, sittingNow, trialsOf, wayName } from './trials';
 
 const setup = startingSetup(build(), 37);
 const common = (id: string, minute: number) => ({
@@ -36,6 +36,7 @@ const trial: LogEntry = {
   blockSize: 2,
   seed: 1,
   source: 'by hand',
+  apart: null,
 };
 const shot = (
   id: string,
@@ -61,6 +62,7 @@ const look = (at: number, decision: 'keep' | 'go on' | 'drop'): LogEntry => ({
   verdict: 'not yet',
   because: 'unclear',
   evidence: null,
+  effects: null,
   decision,
   note: '',
 });
@@ -100,4 +102,25 @@ test('after a long pause another sitting begins', () => {
   const [found] = trialsOf([trial, address('a'), address('b'), shot('1', 2)], 's');
   expect(sittingNow(found!, new Date('2026-05-01T11:00:00Z'))).toBe(0);
   expect(sittingNow(found!, new Date('2026-05-02T10:00:00Z'))).toBe(1);
+});
+
+test('changes taken apart: each way has its address, and a shot its way', () => {
+  const apart: LogEntry = {
+    ...trial,
+    id: 'x',
+    apart: { changes: ['leadFlare', 'trailFlare'], addressIds: ['a', 'one', 'two', 'b'] },
+  } as LogEntry;
+  const ways = ['a', 'one', 'two', 'b'].map(address);
+  const hit = shot('1', 2, { trialId: 'x', place: { warmUp: false, block: 0, cell: 2 } });
+  const [found] = trialsOf([apart, ...ways, hit], 's');
+  expect(found!.apartShots.map(({ place }) => place)).toEqual([{ warmUp: false, block: 0, cell: 2 }]);
+  expect(found!.shots).toEqual([]);
+  expect([0, 1, 2, 3].map((way) => wayName(found!, way))).toEqual(['A', 'A1', 'A2', 'B']);
+  expect(nextIn(found!, new Date('2026-05-01T10:05:00Z'))).toMatchObject({
+    kind: 'shot',
+    block: 0,
+    inBlock: 2,
+  });
+  // A way whose address has not come yet: the trial waits.
+  expect(trialsOf([apart, address('a'), address('b'), address('one')], 's')).toEqual([]);
 });

@@ -1,15 +1,34 @@
 import type { AddressEntry, LogEntry, LookEntry, ShotsEntry, TrialEntry } from '@pedastance/contract';
-import { nextOf, type Arm, type Next, type TrialPlan, type TrialShot } from '@pedastance/core/trial';
+import {
+  made,
+  nextApart,
+  nextOf,
+  type ApartShot,
+  type Arm,
+  type Look,
+  type Shot,
+  type TrialPlan,
+  type TrialShot,
+} from '@pedastance/core/trial';
 
 type Of<Kind> = Kind & Pick<LogEntry, 'studentId' | 'receivedAt'>;
+
+interface Hit {
+  id: string;
+  madeAt: string;
+}
 
 /** A trial as its log has it: what was declared, every shot that stands, every look. */
 export interface Trial {
   entry: Of<TrialEntry>;
   /** The two setups. */
   addresses: Record<Arm, AddressEntry>;
-  /** In the order they were hit, those taken back left out. */
-  shots: (TrialShot & { id: string; madeAt: string })[];
+  /** Every way of standing: A and B, or each way of combining the changes that are taken apart. */
+  ways: AddressEntry[];
+  /** In the order they were hit, those taken back left out; warm-ups, and shots of one of the two setups. */
+  shots: (TrialShot & Hit)[];
+  /** The same of a trial that takes changes apart. */
+  apartShots: (ApartShot & Hit)[];
   looks: Of<LookEntry>[];
 }
 
@@ -28,8 +47,25 @@ export function standingShots(entries: readonly LogEntry[]): Of<ShotsEntry>[] {
   return shots.filter(({ id, shots: hit }) => !replaced.has(id) && hit.length > 0).sort(inTime);
 }
 
-const placed = ({ id, madeAt, place, sitting, shots }: Of<ShotsEntry>): Trial['shots'] =>
-  place ? shots.map((shot) => ({ id, madeAt, place, sitting, shot })) : [];
+/** A trial's shots with their places, in the one order or the other. */
+function placedShots(entries: readonly Of<ShotsEntry>[]): Pick<Trial, 'shots' | 'apartShots'> {
+  const placed: Pick<Trial, 'shots' | 'apartShots'> = { shots: [], apartShots: [] };
+  for (const { id, madeAt, place, sitting, shots } of entries) {
+    for (const shot of shots) {
+      const hit = { id, madeAt, sitting, shot };
+      if (!place) continue;
+      if (place.warmUp) {
+        placed.shots.push({ ...hit, place });
+        placed.apartShots.push({ ...hit, place });
+        continue;
+      }
+      const { block, arm, cell } = place;
+      if (arm !== undefined) placed.shots.push({ ...hit, place: { warmUp: false, block, arm } });
+      if (cell !== undefined) placed.apartShots.push({ ...hit, place: { warmUp: false, block, cell } });
+    }
+  }
+  return placed;
+}
 
 /** A student's trials, newest first. One whose parts have not all come yet waits. */
 export function trialsOf(entries: readonly LogEntry[], studentId: string): Trial[] {
@@ -42,12 +78,14 @@ export function trialsOf(entries: readonly LogEntry[], studentId: string): Trial
     .flatMap((entry): Trial[] => {
       const a = addresses.get(entry.addressAId);
       const b = addresses.get(entry.addressBId);
-      if (!a || !b) return [];
+      const ways = entry.apart ? entry.apart.addressIds.map((id) => addresses.get(id)) : [a, b];
+      if (!a || !b || !ways.every((way) => way !== undefined)) return [];
       return [
         {
           entry,
           addresses: { A: a, B: b },
-          shots: shots.filter(({ trialId }) => trialId === entry.id).flatMap(placed),
+          ways,
+          ...placedShots(shots.filter(({ trialId }) => trialId === entry.id)),
           looks: looks
             .filter(({ trialId }) => trialId === entry.id)
             .sort((one, other) => one.look - other.look),
@@ -71,13 +109,47 @@ export function decided({ looks }: Pick<Trial, 'looks'>): 'keep' | 'drop' | null
 /** A pause this long ends a sitting (starting value): the next shot is cold again. */
 const SITTING_ENDS_MS = 3 * 60 * 60 * 1000;
 
+/** Every shot of a trial, of whichever kind it is. */
+export const hitsOf = ({
+  entry,
+  shots,
+  apartShots,
+}: Trial): readonly (Hit & { sitting: number; shot: Shot; place: { warmUp: boolean } })[] =>
+  entry.apart ? apartShots : shots;
+
 /** The sitting a shot hit now belongs to. */
-export function sittingNow({ shots }: Pick<Trial, 'shots'>, now: Date): number {
-  const last = shots[shots.length - 1];
+export function sittingNow(trial: Trial, now: Date): number {
+  const last = hitsOf(trial).at(-1);
   if (!last) return 0;
   return now.getTime() - Date.parse(last.madeAt) > SITTING_ENDS_MS ? last.sitting + 1 : last.sitting;
 }
 
+/** What comes next in a trial of either kind; the way to stand by its place among the ways. */
+export type NextUp =
+  | { kind: 'look'; look: Look }
+  | { kind: 'warm-up'; left: number; way: 0 }
+  | { kind: 'shot'; way: number; block: number; inBlock: number; toLook: number; changed: boolean };
+
+export type NextShot = Exclude<NextUp, { kind: 'look' }>;
+
 /** What comes next in a trial by its log. */
-export const nextIn = (trial: Trial, now: Date): Next =>
-  nextOf(planOf(trial), trial.entry.warmUps, trial.shots, sittingNow(trial, now), trial.looks.length);
+export function nextIn(trial: Trial, now: Date): NextUp {
+  const { entry, shots, apartShots, looks } = trial;
+  const plan = planOf(trial);
+  const sitting = sittingNow(trial, now);
+  if (entry.apart) {
+    const next = nextApart(plan, entry.apart.changes.length, apartShots, sitting);
+    if (next.kind === 'look') return { kind: 'look', look: 1 };
+    return next.kind === 'warm-up' ? { ...next, way: 0 } : { ...next, way: next.cell };
+  }
+  const next = nextOf(plan, entry.warmUps, shots, sitting, looks.length);
+  if (next.kind === 'look') return next;
+  return next.kind === 'warm-up' ? { ...next, way: 0 } : { ...next, way: next.arm === 'A' ? 0 : 1 };
+}
+
+/** What a way of standing is called: A today, B with all of it, between them A with the changes' numbers. */
+export function wayName({ entry, ways }: Trial, way: number): string {
+  if (way === 0) return 'A';
+  if (way === ways.length - 1 || !entry.apart) return 'B';
+  return `A${entry.apart.changes.flatMap((_, change) => (made(way, change) ? [change + 1] : [])).join('+')}`;
+}

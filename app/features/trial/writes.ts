@@ -1,11 +1,19 @@
 import type { AddressEntry, LookEntry, ShotsEntry, Student, TrialEntry } from '@pedastance/contract';
 import type { Setup } from '@pedastance/core/ground';
-import { decisionOf, type Comparison, type Next, type Shot, type TrialVerdict } from '@pedastance/core/trial';
+import { withDifferences, type Difference } from '@pedastance/core/change';
+import {
+  decisionOf,
+  made,
+  type ApartVerdict,
+  type Comparison,
+  type Shot,
+  type TrialVerdict,
+} from '@pedastance/core/trial';
 import { v7 as newId } from 'uuid';
 import { changeDraft, keepNow, lesson } from '../../state/lesson';
 import { post } from '../../state/outbox';
 import { beginning } from '../lesson/record';
-import { sittingNow, type Trial } from './trials';
+import { sittingNow, type NextShot, type Trial } from './trials';
 
 const entry = (lessonId: string) => ({
   id: newId(),
@@ -16,34 +24,52 @@ const entry = (lessonId: string) => ({
 
 export type Declared = Omit<
   TrialEntry,
-  'id' | 'lessonId' | 'madeAt' | 'replaces' | 'kind' | 'addressAId' | 'addressBId' | 'seed'
->;
+  'id' | 'lessonId' | 'madeAt' | 'replaces' | 'kind' | 'addressAId' | 'addressBId' | 'seed' | 'apart'
+> & {
+  /** What differs, where it is to be taken apart; null where B is tried whole. */
+  apart: readonly Difference[] | null;
+};
 
 /** 32 bits of chance from the device: nobody has seen the order before it is dealt. */
 const drawSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0]!;
 
+/** Every way of making some of the changes and not the others, none of them first and all of them last. */
+const waysOf = (a: Setup, apart: readonly Difference[]): Setup[] =>
+  Array.from({ length: 2 ** apart.length }, (_, cell) =>
+    withDifferences(
+      a,
+      apart.filter((_change, at) => made(cell, at)),
+    ),
+  );
+
 /** Declares a trial of today's feet against the agreed ones; nothing of it changes afterwards. */
-export async function declareTrial(student: Student, a: Setup, b: Setup, declared: Declared): Promise<void> {
+export async function declareTrial(
+  student: Student,
+  a: Setup,
+  b: Setup,
+  { apart, ...declared }: Declared,
+): Promise<void> {
   const { draft } = lesson.getState();
   if (!draft?.club) return;
   const { club, clubLengthInches, shot } = draft;
-  const address = (standing: AddressEntry['standing'], setup: Setup): AddressEntry => ({
+  const setups = apart ? waysOf(a, apart) : [a, b];
+  const addresses = setups.map((setup, way): AddressEntry => ({
     ...entry(draft.id),
     kind: 'address',
-    standing,
+    standing: way === 0 ? 'today' : 'agreed',
     club,
     clubLengthInches,
     shot,
     setup,
-  });
-  const today = address('today', a);
-  const agreed = address('agreed', b);
+  }));
+  const addressIds = addresses.map(({ id }) => id);
   const trial: TrialEntry = {
     ...entry(draft.id),
     kind: 'trial',
-    addressAId: today.id,
-    addressBId: agreed.id,
+    addressAId: addressIds[0]!,
+    addressBId: addressIds.at(-1)!,
     seed: drawSeed(),
+    apart: apart && { changes: apart.map(({ change }) => change), addressIds },
     ...declared,
   };
   const write = (label: string, body: AddressEntry | TrialEntry) => ({
@@ -53,8 +79,7 @@ export async function declareTrial(student: Student, a: Setup, b: Setup, declare
   });
   await post([
     ...beginning(draft, student),
-    write('Address', today),
-    write('Address', agreed),
+    ...addresses.map((address) => write('Address', address)),
     write('Trial', trial),
   ]);
   changeDraft({ begun: true });
@@ -64,44 +89,53 @@ export async function declareTrial(student: Student, a: Setup, b: Setup, declare
 const writeShots = (student: Student, body: ShotsEntry) =>
   post([{ subjectId: student.id, label: `Shot of ${student.name}`, writing: { route: 'entry', body } }]);
 
+/** Where a shot that comes next stands in its trial's order. */
+function placeOf(trial: Trial, next: NextShot): NonNullable<ShotsEntry['place']> {
+  if (next.kind === 'warm-up') return { warmUp: true };
+  const { block, way } = next;
+  return trial.entry.apart
+    ? { warmUp: false, block, cell: way }
+    : { warmUp: false, block, arm: way === 0 ? 'A' : 'B' };
+}
+
 /** Keeps a shot in its place in the order; `id` is the monitor's own where it has one. */
 export async function keepShot(
   student: Student,
   trial: Trial,
-  next: Exclude<Next, { kind: 'look' }>,
+  next: NextShot,
   shot: Shot,
   id: string = newId(),
 ): Promise<void> {
   const { id: trialId, lessonId, source } = trial.entry;
-  const arm = next.kind === 'shot' ? next.arm : 'A';
   await writeShots(student, {
     ...entry(lessonId),
     id,
     kind: 'shots',
-    addressId: trial.addresses[arm].id,
+    addressId: trial.ways[next.way]!.id,
     trialId,
     source,
     sitting: sittingNow(trial, new Date()),
-    place: next.kind === 'shot' ? { warmUp: false, block: next.block, arm } : { warmUp: true },
+    place: placeOf(trial, next),
     shots: [shot],
   });
 }
 
 /** Takes the last shot back: it stays in the log, replaced by nothing. */
 export async function takeBack(student: Student, trial: Trial): Promise<void> {
-  const last = trial.shots[trial.shots.length - 1];
+  const last = (trial.entry.apart ? trial.apartShots : trial.shots).at(-1);
   if (!last) return;
   const { id: trialId, lessonId, source } = trial.entry;
-  const arm = last.place.warmUp ? 'A' : last.place.arm;
+  const { place } = last;
+  const way = place.warmUp ? 0 : 'cell' in place ? place.cell : place.arm === 'A' ? 0 : 1;
   await writeShots(student, {
     ...entry(lessonId),
     kind: 'shots',
     replaces: last.id,
-    addressId: trial.addresses[arm].id,
+    addressId: trial.ways[way]!.id,
     trialId,
     source,
     sitting: last.sitting,
-    place: last.place,
+    place,
     shots: [],
   });
 }
@@ -116,7 +150,8 @@ function evidenceOf(primary: Comparison | null): LookEntry['evidence'] {
 export async function decide(
   student: Student,
   trial: Trial,
-  verdict: TrialVerdict,
+  verdict: Pick<TrialVerdict, 'look' | 'verdict' | 'because' | 'primary'> &
+    Partial<Pick<ApartVerdict, 'effects'>>,
   painUp: boolean,
   decision: LookEntry['decision'],
   note: string,
@@ -130,6 +165,7 @@ export async function decide(
     verdict: verdict.verdict,
     because: verdict.because,
     evidence: evidenceOf(verdict.primary),
+    effects: verdict.effects ?? null,
     decision,
     note: decision === decisionOf(verdict.verdict) ? '' : note.trim(),
   };
