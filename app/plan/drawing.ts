@@ -24,7 +24,7 @@ import {
   type TurningBody,
 } from '@pedastance/core/turn';
 import type { Viewpoint } from '../state/preferences';
-import { STRIP_MM, projection, type Frame, type Projection } from './frame';
+import { MARGINS_MM, STRIP_MM, projection, type Frame, type Projection } from './frame';
 
 /** Attributes of the drawing's parts by part and attribute; `text` is a part's words. */
 export type Drawing = Record<string, Record<string, string>>;
@@ -106,8 +106,17 @@ function extended(from: Point, to: Point) {
 
 type Viewed = Pick<DrawingInput, 'frame' | 'size' | 'viewpoint'>;
 
+/** What is written behind the heels and beyond the ball's strip, px; it is as large on any drawing. */
+const WORDS_PX = 90;
+
 function scaleOf({ frame, size }: Viewed): number {
-  return Math.max(frame.width / size.width, frame.depth / size.height);
+  const drawn = frame.depth - MARGINS_MM;
+  return Math.max(
+    frame.width / size.width,
+    frame.depth / size.height,
+    // A low drawing keeps room for its words.
+    drawn / Math.max(1, size.height - WORDS_PX),
+  );
 }
 
 const BALL_MARGIN_MM = 75;

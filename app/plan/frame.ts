@@ -21,6 +21,8 @@ export const STRIP_MM = 150;
 const MARGIN_ACROSS_MM = 150;
 const MARGIN_HEELS_MM = 110;
 const MARGIN_BALL_MM = 75;
+/** Both margins of a frame's depth together. */
+export const MARGINS_MM = MARGIN_HEELS_MM + MARGIN_BALL_MM;
 const LEAST_WIDTH_MM = 700;
 
 /** A frame that shows both feet with room to move them. */

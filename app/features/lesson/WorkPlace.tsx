@@ -25,7 +25,7 @@ export function WorkPlace({ label, children, desk, withPlan = true, smallPlan = 
     <View className="flex-1">
       {withPlan && !wide && (
         <View
-          className={`border-b border-ink ${smallPlan ? 'h-[34%] min-h-[240px]' : 'h-[52%] min-h-[300px]'}`}
+          className={`border-b border-ink ${smallPlan ? 'h-[29%] min-h-[215px]' : 'h-[52%] min-h-[300px]'}`}
         >
           <LessonPlan />
         </View>

@@ -69,7 +69,13 @@ export function TryStep() {
   const looking = running && nextIn(trial, new Date()).kind === 'look';
   return (
     <NeedsClub>
-      <WorkPlace label="The trial" withPlan={running && !looking} smallPlan>
+      {/* Each part of a trial begins at its top. */}
+      <WorkPlace
+        key={looking ? 'look' : running ? 'run' : 'declare'}
+        label="The trial"
+        withPlan={running && !looking}
+        smallPlan
+      >
         <Trying trial={trial} />
       </WorkPlace>
     </NeedsClub>
