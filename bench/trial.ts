@@ -1,6 +1,5 @@
 import { normals, seeded } from '@pedastance/core';
 import {
-  groups,
   permutationTest,
   verdictOf,
   drawOrder,
@@ -8,6 +7,7 @@ import {
   type TrialShot,
 } from '@pedastance/core/trial';
 import { permutationTest as reference } from 'simple-statistics';
+import { groups } from '../core/test/groups';
 
 const random = seeded(3);
 const normal = normals(random);

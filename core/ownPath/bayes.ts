@@ -42,14 +42,6 @@ export interface Belief {
   rate: number;
 }
 
-/** Nothing known beforehand: what is left is ordinary least squares. */
-export const knowingNothing = (size: number): Belief => ({
-  mean: Array<number>(size).fill(0),
-  precision: Array.from({ length: size }, () => Array<number>(size).fill(0)),
-  shape: -size / 2,
-  rate: 0,
-});
-
 /** Coefficients each known by themselves to within a standard deviation, in so many scatters. */
 export function knowing(
   mean: readonly number[],

@@ -17,7 +17,6 @@ import {
   causesOf,
   generalGuess,
   inverseOf,
-  knowingNothing,
   personalPath,
   predictedPath,
   straightLine,
@@ -25,6 +24,14 @@ import {
   type Belief,
   type PathShot,
 } from '.';
+
+/** Nothing known beforehand: what is left is ordinary least squares. */
+const knowingNothing = (size: number): Belief => ({
+  mean: Array<number>(size).fill(0),
+  precision: Array.from({ length: size }, () => Array<number>(size).fill(0)),
+  shape: -size / 2,
+  rate: 0,
+});
 
 const START = startingSetup(build(), 37);
 

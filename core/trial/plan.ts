@@ -1,5 +1,5 @@
 import { normals, seeded } from '../turn';
-import { drawOrder, LOOKS, type BlockSize, type Look } from './design';
+import { drawOrder, LOOKS, type BlockSize } from './design';
 import { permutationTest, type Stage } from './permute';
 import { LEVELS } from './verdict';
 
@@ -40,9 +40,3 @@ export function chanceToKeep(
   }
   return kept.map((of) => of / trials);
 }
-
-/** The first look by which a worthwhile change shows four times in five; null where none does. */
-export const plannedLook = (chances: readonly number[]): Look | null => {
-  const at = chances.findIndex((chance) => chance >= 0.8);
-  return at < 0 ? null : ((at + 1) as Look);
-};

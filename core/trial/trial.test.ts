@@ -1,25 +1,23 @@
 import { permutationTest as reference } from 'simple-statistics';
 import fc from 'fast-check';
 import { normals, seeded } from '..';
+import { groups, twoSided } from '../test/groups';
 import '../test/properties';
 import {
   chanceBeyond,
   compare,
   drawOrder,
-  groups,
   hodgesLehmann,
   LOOKS,
   missPattern,
   nextOf,
   observedDifference,
   permutationTest,
-  plannedLook,
   shareInterval,
   shiftInterval,
   shotsToShow,
   studentQuantile,
   studentTail,
-  twoSided,
   verdictOf,
   type Shot,
   type Stage,
@@ -372,11 +370,6 @@ test('how many shots it takes: 16 squared over the effect for four in five, abou
   expect(shotsToShow(1, 1)!).toBeLessThan(24);
   expect(shotsToShow(0.5, 1)!).toBeGreaterThan(3.5 * shotsToShow(1, 1)!);
   expect(shotsToShow(-1, 1)).toBeNull();
-});
-
-test('the first look that shows it four times in five is the plan; none is said to be none', () => {
-  expect(plannedLook([0.62, 0.81, 0.9])).toBe(2);
-  expect(plannedLook([0.2, 0.4, 0.5])).toBeNull();
 });
 
 describe('the miss pattern', () => {

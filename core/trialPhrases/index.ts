@@ -73,7 +73,10 @@ export const sideWords = (side: Exclude<Side, 'none'>, hand: Hand): 'left' | 'ri
   (side === 'far') === (hand === 'right') ? 'right' : 'left';
 
 /** How much better or worse B is, in words. */
-export function byHowMuch({ outcome, difference }: Comparison, length: LengthUnit): string {
+function byHowMuch(
+  { outcome, difference }: Pick<Comparison, 'outcome' | 'difference'>,
+  length: LengthUnit,
+): string {
   const { unit } = OUTCOME_DEFINITIONS[outcome];
   const { better, worse } = OUTCOME_WORDS[outcome];
   const size = shotFigure(Math.abs(difference), unit, length);
@@ -110,7 +113,7 @@ export function evidenceSentences(
     ? `Of all ${arrangements.toLocaleString('en')} orders these shots could have been dealt in`
     : `Of ${arrangements.toLocaleString('en')} orders drawn as these shots were`;
   return [
-    `B was ${byHowMuch(comparison, length)} on average: ${count.B} shots against ${count.A} of A.`,
+    `B was ${byHowMuch(comparison, length)} on average, ${byHowMuch({ outcome, difference: comparison.shift }, length)} by the median of all pairs: ${count.B} shots against ${count.A} of A.`,
     `The true difference is likely between ${intervalWords(comparison, length)} (95%, this look by itself; above nothing B is better).`,
     `${order}, B would look this good ${inThousand(p)} if the setup made no difference; at most ${inThousand(level)} was said to be enough beforehand.`,
     ...(chance === null

@@ -4,13 +4,13 @@ import { asPlayed, type HouseMethod, type Played } from '@pedastance/core/method
 import { bodyWith } from '@pedastance/core/screen';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { useDrafts } from '../../state/drafts';
 import { newestScreen, useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { BackTo } from '../../ui/Page';
-import { Body, Quiet, Title } from '../../ui/Words';
+import { StudentPage } from '../../ui/Page';
+import { Body } from '../../ui/Words';
 import { useHouseMethods } from '../methods/useHouseMethods';
 import type { LogRecord } from '../log/records';
 import { clubAndShot } from '../log/sentences';
@@ -103,29 +103,20 @@ export function CompareScreen() {
   if (!student || !methodsLoaded)
     return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
   return (
-    <ScrollView
-      className="flex-1 bg-paper"
-      contentContainerClassName="p-4 pb-12"
-      tabIndex={0}
-      aria-label={`Methods on the feet of ${student.name}`}
+    <StudentPage
+      student={student}
+      label={`Methods on the feet of ${student.name}`}
+      title="Methods side by side"
+      under={
+        feet
+          ? `${student.name} · ${clubAndShot(feet.played.club, feet.played.shot)} · ${feet.from}`
+          : `${student.name} · no feet recorded yet`
+      }
     >
-      <View role="main" className="gap-4">
-        <View className="flex-row items-start gap-1">
-          <BackTo label={`Back to ${student.name}`} href={`/students/${id}`} />
-          <View className="flex-1">
-            <Title>Methods side by side</Title>
-            <Quiet>
-              {feet
-                ? `${student.name} · ${clubAndShot(feet.played.club, feet.played.shot)} · ${feet.from}`
-                : `${student.name} · no feet recorded yet`}
-            </Quiet>
-          </View>
-        </View>
-        <Comparing student={student} feet={feet} />
-        <View className="flex-row">
-          <Button look="quiet" words="All house methods" onPress={() => router.push('/methods')} />
-        </View>
+      <Comparing student={student} feet={feet} />
+      <View className="flex-row">
+        <Button look="quiet" words="All house methods" onPress={() => router.push('/methods')} />
       </View>
-    </ScrollView>
+    </StudentPage>
   );
 }

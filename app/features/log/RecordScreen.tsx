@@ -3,7 +3,7 @@ import { angleFigure, type Speech } from '@pedastance/core/phrases';
 import { USUAL_GOAL } from '@pedastance/core/turn';
 import { Link, router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { wholeGhost } from '../../plan/drawing';
 import { Plan, stillScene } from '../../plan/Plan';
 import { usePreferences } from '../../state/preferences';
@@ -12,8 +12,8 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
-import { BackTo } from '../../ui/Page';
-import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { StudentPage } from '../../ui/Page';
+import { Body, Heading, Quiet } from '../../ui/Words';
 import { startLesson } from '../lesson/startLesson';
 import { Waiting } from '../shell/Shell';
 import { dayAndTime } from '../students/format';
@@ -153,51 +153,42 @@ export function RecordScreen() {
     router.push(`/lessons/${lesson}`);
   };
   return (
-    <ScrollView
-      className="flex-1 bg-paper"
-      contentContainerClassName="p-4 pb-12"
-      tabIndex={0}
-      aria-label={`Record of ${student.name}`}
+    <StudentPage
+      student={student}
+      label={`Record of ${student.name}`}
+      title={clubAndShot(address.club, address.shot)}
+      under={`${student.name} · ${dayAndTime(reading.madeAt)}`}
     >
-      <View role="main" className="gap-4">
-        <View className="flex-row items-start gap-1">
-          <BackTo label={`Back to ${student.name}`} href={`/students/${id}`} />
-          <View className="flex-1">
-            <Title>{clubAndShot(address.club, address.shot)}</Title>
-            <Quiet>{`${student.name} · ${dayAndTime(reading.madeAt)}`}</Quiet>
-          </View>
+      <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
+        <View className={wide ? 'flex-1' : ''}>
+          <RecordPlan record={record} student={student} build={build} />
         </View>
-        <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
-          <View className={wide ? 'flex-1' : ''}>
-            <RecordPlan record={record} student={student} build={build} />
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <Outgrown record={record} />
+          <Agreed record={record} speech={speech} />
+          <View>
+            <Heading>What was found</Heading>
+            {reading.notices.map((notice) => (
+              <Notice key={notice.kind} kind="caution">
+                {noticeWords(notice, speech)}
+              </Notice>
+            ))}
+            {reading.findings.map((finding) => (
+              <FindingCard key={finding.item} finding={finding} speech={speech} />
+            ))}
+            {reading.choices.map((choice) => (
+              <ChoiceCard key={choice.question} choice={choice} speech={speech} />
+            ))}
           </View>
-          <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
-            <Outgrown record={record} />
-            <Agreed record={record} speech={speech} />
-            <View>
-              <Heading>What was found</Heading>
-              {reading.notices.map((notice) => (
-                <Notice key={notice.kind} kind="caution">
-                  {noticeWords(notice, speech)}
-                </Notice>
-              ))}
-              {reading.findings.map((finding) => (
-                <FindingCard key={finding.item} finding={finding} speech={speech} />
-              ))}
-              {reading.choices.map((choice) => (
-                <ChoiceCard key={choice.question} choice={choice} speech={speech} />
-              ))}
-            </View>
-            <Provenance record={record} build={build} />
-            <Button look="plain" words="Start a lesson from these feet" onPress={() => void again()} />
-            <Link href={`/students/${id}/compare?reading=${reading.id}`} className="min-h-[48px] py-3">
-              <Body tone="lagoon" className="font-semibold underline">
-                Set methods side by side on these feet
-              </Body>
-            </Link>
-          </View>
+          <Provenance record={record} build={build} />
+          <Button look="plain" words="Start a lesson from these feet" onPress={() => void again()} />
+          <Link href={`/students/${id}/compare?reading=${reading.id}`} className="min-h-[48px] py-3">
+            <Body tone="lagoon" className="font-semibold underline">
+              Set methods side by side on these feet
+            </Body>
+          </Link>
         </View>
       </View>
-    </ScrollView>
+    </StudentPage>
   );
 }

@@ -4,16 +4,16 @@ import { shotFigure } from '@pedastance/core/trialPhrases';
 import { SHOT_FIGURES, SHOT_RANGES } from '@pedastance/core/trial';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { prefer, usePreferences } from '../../state/preferences';
 import { useOutbox } from '../../state/outbox';
 import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { pickFile } from '../../ui/files';
 import { Notice } from '../../ui/Notice';
-import { BackTo } from '../../ui/Page';
+import { StudentPage } from '../../ui/Page';
 import { Select } from '../../ui/Select';
-import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { Body, Heading, Quiet } from '../../ui/Words';
 import { useReckoning } from '../../workers/useReckoning';
 import { clubAndShot } from '../log/sentences';
 import { useStudentLog } from '../log/useStudentLog';
@@ -208,20 +208,13 @@ export function ShotsScreen() {
     setFile({ name: picked.name, text: await picked.text() });
   };
   return (
-    <ScrollView
-      className="flex-1 bg-paper"
-      contentContainerClassName="p-4 pb-12"
-      tabIndex={0}
-      aria-label={`Shots of ${student.name}`}
+    <StudentPage
+      student={student}
+      label={`Shots of ${student.name}`}
+      title="Shots"
+      under={`${student.name} · ${count} shots in the log`}
     >
-      <View role="main" className="max-w-3xl gap-4">
-        <View className="flex-row items-start gap-1">
-          <BackTo label={`Back to ${student.name}`} href={`/students/${id}`} />
-          <View className="flex-1">
-            <Title>Shots</Title>
-            <Quiet>{`${student.name} · ${count} shots in the log`}</Quiet>
-          </View>
-        </View>
+      <View className="max-w-3xl gap-4">
         {addresses.length === 0 ? (
           <Body>
             Shots belong to a setup: record an address first, and then bring in what was hit from it.
@@ -265,6 +258,6 @@ export function ShotsScreen() {
           either side positive.
         </Quiet>
       </View>
-    </ScrollView>
+    </StudentPage>
   );
 }

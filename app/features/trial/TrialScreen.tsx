@@ -3,14 +3,14 @@ import { type DECISIONS, type Look } from '@pedastance/core/trial';
 import { OUTCOME_WORDS } from '@pedastance/core/trialPhrases';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { wholeGhost } from '../../plan/drawing';
 import { Plan, stillScene } from '../../plan/Plan';
 import { usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
 import { useWide } from '../../ui/layout';
-import { BackTo } from '../../ui/Page';
-import { Body, Heading, Quiet, Title } from '../../ui/Words';
+import { StudentPage } from '../../ui/Page';
+import { Body, Heading, Quiet } from '../../ui/Words';
 import { useReckoning } from '../../workers/useReckoning';
 import { clubAndShot, tellChange, useSpeech } from '../log/sentences';
 import { useStudentLog } from '../log/useStudentLog';
@@ -113,39 +113,30 @@ export function TrialScreen() {
   const lines = tellChange(A.setup, B.setup, speech);
   const { cueA, cueB } = trial.entry;
   return (
-    <ScrollView
-      className="flex-1 bg-paper"
-      contentContainerClassName="p-4 pb-12"
-      tabIndex={0}
-      aria-label={`Trial of ${student.name}`}
+    <StudentPage
+      student={student}
+      label={`Trial of ${student.name}`}
+      title={`Trial, ${clubAndShot(A.club, A.shot)}`}
+      under={`${student.name} · ${dayAndTime(trial.entry.madeAt)}`}
     >
-      <View role="main" className="gap-4">
-        <View className="flex-row items-start gap-1">
-          <BackTo label={`Back to ${student.name}`} href={`/students/${id}`} />
-          <View className="flex-1">
-            <Title>{`Trial, ${clubAndShot(A.club, A.shot)}`}</Title>
-            <Quiet>{`${student.name} · ${dayAndTime(trial.entry.madeAt)}`}</Quiet>
-          </View>
+      <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <BothSetups
+            trial={trial}
+            hand={student.hand}
+            shoulders={student.build?.figures.shoulderBreadth.value ?? 0}
+          />
+          {lines.map((line) => (
+            <Body key={line}>{`B: ${line}`}</Body>
+          ))}
+          {cueA !== '' && <Body>{`A, thinking: ${cueA}`}</Body>}
+          {cueB !== '' && <Body>{`B, thinking: ${cueB}`}</Body>}
+          <Looks trial={trial} />
         </View>
-        <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
-          <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
-            <BothSetups
-              trial={trial}
-              hand={student.hand}
-              shoulders={student.build?.figures.shoulderBreadth.value ?? 0}
-            />
-            {lines.map((line) => (
-              <Body key={line}>{`B: ${line}`}</Body>
-            ))}
-            {cueA !== '' && <Body>{`A, thinking: ${cueA}`}</Body>}
-            {cueB !== '' && <Body>{`B, thinking: ${cueB}`}</Body>}
-            <Looks trial={trial} />
-          </View>
-          <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
-            <Said trial={trial} speech={speech} />
-          </View>
+        <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>
+          <Said trial={trial} speech={speech} />
         </View>
       </View>
-    </ScrollView>
+    </StudentPage>
   );
 }
