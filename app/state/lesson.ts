@@ -51,7 +51,7 @@ interface OpenLesson {
   lineAsked: number | null;
   /** In a trial: the feet to stand in next, and the other ones. */
   trying: { setup: Setup; other: Setup } | null;
-  past: Pick<LessonDraft, 'setup' | 'agreed' | 'taken'>[];
+  past: Pick<LessonDraft, 'setup' | 'agreed' | 'taken' | 'leadHeelLift'>[];
   /** A foot or the ball is under the finger; saving and re-framing wait. */
   dragging: boolean;
 }
@@ -164,12 +164,17 @@ export function chooseClub(club: ClubId, shot: Shot, build: Build, lastFeet: Las
 
 export const setClubLength = (clubLengthInches: number): void => changeDraft({ clubLengthInches });
 
+const pastOf = ({ setup, agreed, taken, leadHeelLift }: LessonDraft) => ({
+  setup,
+  agreed,
+  taken,
+  leadHeelLift,
+});
+
 /** Remembers where the setups are, to be able to go back there. */
 export function markPast(): void {
   lesson.setState(({ draft, past }) => ({
-    past: draft
-      ? [...past.slice(1 - MOST_PAST), { setup: draft.setup, agreed: draft.agreed, taken: draft.taken }]
-      : past,
+    past: draft ? [...past.slice(1 - MOST_PAST), pastOf(draft)] : past,
   }));
 }
 
@@ -208,9 +213,15 @@ export function notePosture(change: (posture: Posture) => Posture): void {
   changeDraft({ setup: anythingSeen(posture) ? { ...setup, posture } : setup });
 }
 
-export function replaceAgreed(agreed: Setup | null, taken: LessonDraft['taken']): void {
+/** Agrees on other feet, and on a lift where it goes with them; on today's feet nothing is lifted. */
+export function replaceAgreed(
+  agreed: Setup | null,
+  taken: LessonDraft['taken'],
+  leadHeelLift: number | null = null,
+): void {
   markPast();
-  changeDraft({ agreed, taken });
+  const lift = agreed === null ? 0 : leadHeelLift;
+  changeDraft({ agreed, taken, ...(lift !== null && { leadHeelLift: lift }) });
   reframe();
 }
 

@@ -39,7 +39,7 @@ export const shotStream =
     response.write('retry: 1000\n\n');
     let quietSince = Date.now();
     let open = true;
-    request.on('close', () => (open = false));
+    response.on('close', () => (open = false));
     while (open) {
       const shots = await inAcademy(pool, academyId, (client) =>
         readyShots(client, session.data, seen, new Date()),

@@ -160,6 +160,14 @@ describe('the stand-in', () => {
     expect(answer.status).toBe(201);
   });
 
+  test('a line stays open: what is hit long after it was opened comes over it', async () => {
+    const hit = newStandIn(landed.student.id);
+    const heard = listen(hit.sessionId, 2);
+    await new Promise((resolve) => setTimeout(resolve, 1200));
+    await world.lantern.ask('POST', '/api/stand-in', hit);
+    expect((await heard).map(({ number }) => number)).toEqual([1, 2]);
+  });
+
   test('asked twice, the student hits once', async () => {
     const hit = newStandIn(landed.student.id);
     await world.lantern.ask('POST', '/api/stand-in', hit);

@@ -119,6 +119,7 @@ function Agreeing() {
   const loads = useStore(lesson, (state) => state.deskFor === 'load');
   const agreed = useSettled((state) => state.draft?.agreed ?? null);
   const path = useLessonPath();
+  const lift = useLeadHeelLift();
   if (!read) return null;
   const { setup, reading } = read;
   const forward = reading.findings.filter((finding) => finding.putForward);
@@ -145,7 +146,7 @@ function Agreeing() {
       <Spoken setup={setup} agreed={agreed} speech={speech} />
       <TurnPanel speech={speech} />
       <PathPanel path={path} speech={speech} />
-      {agreed && (
+      {(agreed || lift > 0) && (
         <View className="flex-row">
           <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null, [])} />
         </View>

@@ -21,7 +21,7 @@ import { gainWords } from '@pedastance/core/turnPhrases';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { changeDraft, lesson, replaceAgreed } from '../../state/lesson';
+import { lesson, replaceAgreed } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { verdictWords } from '../../ui/VerdictMark';
@@ -115,11 +115,6 @@ interface AnswerProps {
   speech: Speech;
 }
 
-function take(answer: FitAnswer): void {
-  replaceAgreed(answer.setup, []);
-  changeDraft({ leadHeelLift: answer.leadHeelLift });
-}
-
 /** What the answer leaves short, of its own requirements and of all else that is read. */
 function StaysUnmet({ answer, speech }: Pick<AnswerProps, 'answer' | 'speech'>) {
   const judge = useJudge();
@@ -157,7 +152,11 @@ function Answer({ answer, at, setup, speech }: AnswerProps) {
       <Quiet className="figures">{`Turn: ${gainWords(answer)}`}</Quiet>
       <StaysUnmet answer={answer} speech={speech} />
       {answer.moves.length > 0 && (
-        <Button words="Take this" label={`Take: ${answer.kind}`} onPress={() => take(answer)} />
+        <Button
+          words="Take this"
+          label={`Take: ${answer.kind}`}
+          onPress={() => replaceAgreed(answer.setup, [], answer.leadHeelLift)}
+        />
       )}
     </View>
   );

@@ -14,8 +14,10 @@ import {
   type Outcome,
 } from '@pedastance/core/trial';
 import { OUTCOME_WORDS, planSentence, shotFigure, shotNumber } from '@pedastance/core/trialPhrases';
+import { liftWords } from '@pedastance/core/turnPhrases';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { lesson } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -58,7 +60,11 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
   const [mishits, setMishits] = useState<MishitRule>('left out');
   const [blockSize, setBlockSize] = useState<BlockSize>(2);
   const [warmUps, setWarmUps] = useState('4');
-  const [cues, setCues] = useState({ a: '', b: '' });
+  // A lifted heel is not seen on the plan: it is tried as what is thought of.
+  const [cues, setCues] = useState(() => ({
+    a: '',
+    b: liftWords(lesson.getState().draft?.leadHeelLift ?? 0, speech),
+  }));
   const { unit, countsMishits, ...usual } = OUTCOME_DEFINITIONS[primary];
   const typed = (value: number) => String(Math.round(shotNumber.shown(value, unit, speech.length) * 10) / 10);
   const [margin, setMargin] = useState(() => typed(usual.margin));

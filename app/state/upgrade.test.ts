@@ -1,0 +1,85 @@
+import type { LogEntry, NewScreen } from '@pedastance/contract';
+import { startingSetup } from '@pedastance/core/change';
+import { openDB } from 'idb';
+import { build } from '../../core/test/example';
+import { deviceDatabase } from './database';
+
+const OWNER = 'academy:coach';
+const setup = startingSetup(build(), 37);
+
+/** A change, a screen, a lesson in progress and letters as a device kept them before goals and lifts were. */
+const CHANGE = {
+  id: 'change',
+  lessonId: 'lesson',
+  madeAt: '2026-05-01T10:00:00Z',
+  replaces: null,
+  kind: 'change',
+  readingId: 'reading',
+  fromAddressId: 'a',
+  toAddressId: 'b',
+  reason: 'Narrow.',
+  feel: '',
+  note: '',
+};
+const SCREEN = {
+  id: 'screen',
+  studentId: 'student',
+  buildId: 'build',
+  madeAt: '2026-05-01T09:00:00Z',
+  items: [{ item: 'turnInTrail', tries: [9], by: 'typed', pain: '' }],
+  turnedOn: null,
+  stoppedBack: null,
+  stoppedThrough: null,
+  soreKnee: { lead: false, trail: false },
+};
+const DRAFT = {
+  id: 'draft',
+  studentId: 'student',
+  step: 'keep',
+  screen: { ...SCREEN, id: undefined },
+  setup,
+  recorded: [{ readingId: 'reading', changeId: 'change', club: '7-iron' }],
+  leadHeelLift: 0,
+};
+
+async function keptBefore(): Promise<void> {
+  const database = await openDB('pedastance', 2, {
+    upgrade(fresh) {
+      fresh.createObjectStore('device');
+      for (const name of ['students', 'methods', 'drafts']) {
+        fresh.createObjectStore(name, { keyPath: ['owner', 'id'] });
+      }
+      for (const name of ['builds', 'screens', 'entries']) {
+        fresh
+          .createObjectStore(name, { keyPath: ['owner', 'id'] })
+          .createIndex('byStudent', ['owner', 'studentId']);
+      }
+      fresh
+        .createObjectStore('outbox', { keyPath: 'sequence', autoIncrement: true })
+        .createIndex('byOwner', 'owner');
+    },
+  });
+  const row = (value: { id: string }) => ({ owner: OWNER, id: value.id, studentId: 'student', value });
+  await database.put('entries', row(CHANGE));
+  await database.put('screens', row(SCREEN));
+  await database.put('drafts', row(DRAFT));
+  const letter = { owner: OWNER, subjectId: 'student', label: '', refusal: null };
+  await database.put('outbox', { ...letter, writing: { route: 'entry', body: CHANGE } });
+  await database.put('outbox', { ...letter, writing: { route: 'screen', body: SCREEN } });
+  database.close();
+}
+
+test('what a device kept before goals and lifts comes up whole, and goes on as what it was', async () => {
+  await keptBefore();
+  const database = await deviceDatabase();
+  const entry = (await database.get('entries', [OWNER, 'change']))!.value as LogEntry;
+  expect(entry).toEqual({ ...CHANGE, leadHeelLift: 0, shoulderGoal: 90 });
+  const screen = (await database.get('screens', [OWNER, 'screen']))!.value;
+  expect(screen.items).toEqual([{ ...SCREEN.items[0], uncertainty: null }]);
+  const draft = (await database.get('drafts', [OWNER, 'draft']))!.value;
+  expect(draft).toMatchObject({ shoulderGoal: 90, begun: true, setup, recorded: DRAFT.recorded });
+  expect(draft.screen!.items[0]!.uncertainty).toBeNull();
+  const [change, legs] = await database.getAll('outbox');
+  expect(change!.writing.body).toMatchObject({ leadHeelLift: 0, shoulderGoal: 90, reason: 'Narrow.' });
+  expect((legs!.writing.body as NewScreen).items[0]!.uncertainty).toBeNull();
+});
