@@ -81,8 +81,8 @@ export const ShotShape = z.strictObject({
   mishit: z.boolean(),
 });
 
-/** Shots one write may bring. */
-export const MOST_SHOTS = 250;
+/** Shots one write may bring; how large a body may be is a limit of its own. */
+export const MOST_SHOTS = 500;
 
 const Place = z.discriminatedUnion('warmUp', [
   z.strictObject({ warmUp: z.literal(true) }),

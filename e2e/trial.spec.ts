@@ -1,5 +1,16 @@
 import type { Page } from '@playwright/test';
-import { expect, openLesson, press, signIn, step, student, test, typeFigure, type Product } from './product';
+import {
+  expect,
+  openLesson,
+  press,
+  shellKept,
+  signIn,
+  step,
+  student,
+  test,
+  typeFigure,
+  type Product,
+} from './product';
 
 /** A lesson with a trail foot to be turned out: today's feet, and what is agreed. */
 async function agreeOnFlare(page: Page, name: string, club: string): Promise<void> {
@@ -51,6 +62,7 @@ test('a whole trial with the stand-in, its connection cut in the middle: no shot
   test.setTimeout(180_000);
   const name = 'Ruben Dandelisle';
   await signIn(page, product);
+  await shellKept(page);
   await agreeOnFlare(page, name, '7-iron');
   // What cannot be is refused, and nothing is declared.
   await page.getByLabel(/^Warm-up shots/).fill('99');

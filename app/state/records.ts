@@ -104,6 +104,36 @@ export const showLetters = (letters: readonly Letter[]): void =>
 const lettersOf = async (owner: string): Promise<Letter[]> =>
   (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
 
+/**
+ * Students with the newest build that is known to have landed. A list may have left the server before a
+ * build arrived there; builds are only added to, so the newer one is never taken back.
+ */
+function withNewestBuild(students: readonly Student[], builds: readonly NewBuild[]): Student[] {
+  const newest = new Map<string, NewBuild>();
+  for (const build of builds) {
+    const other = newest.get(build.studentId);
+    if (!other || other.madeAt < build.madeAt) newest.set(build.studentId, build);
+  }
+  return students.map((student) => {
+    const landed = newest.get(student.id);
+    return landed && (!student.build || student.build.madeAt < landed.madeAt)
+      ? { ...student, build: landed }
+      : student;
+  });
+}
+
+/**
+ * What is known of students with what the server answered: nobody is ever removed, so one that the answer
+ * lacks came after it, and one of an older version left before a newer one was kept.
+ */
+const withAnswered = (
+  known: Record<string, Student>,
+  answered: readonly Student[],
+): Record<string, Student> => ({
+  ...known,
+  ...byId(answered.filter(({ id, version }) => version >= (known[id]?.version ?? 0))),
+});
+
 /** Opens one coach's records from the device. */
 export async function openRecords(owner: string): Promise<void> {
   if (useRecords.getState().owner !== owner) useRecords.setState({ owner, ...EMPTY });
@@ -113,7 +143,7 @@ export async function openRecords(owner: string): Promise<void> {
   );
   const values = (rows: unknown) => (rows as { value: never }[]).map((row) => row.value);
   const kept = {
-    students: byId<Student>(values(students)),
+    students: byId(withNewestBuild(values(students), values(builds))),
     builds: byId<NewBuild>(values(builds)),
     screens: byId<NewScreen>(values(screens)),
     methods: values(methods) as HouseMethod[],
@@ -133,10 +163,17 @@ function noteFailure(error: unknown): void {
   else throw error;
 }
 
-async function keepStudents(owner: string, students: readonly Student[]): Promise<void> {
-  const transaction = (await deviceDatabase()).transaction('students', 'readwrite');
-  for (const value of students) void transaction.store.put({ owner, id: value.id, value });
+/** Keeps the server's students, each with the newest build that has landed, and answers them so. */
+async function keepStudents(owner: string, students: readonly Student[]): Promise<Student[]> {
+  const transaction = (await deviceDatabase()).transaction(['students', 'builds'], 'readwrite');
+  const builds = await transaction.objectStore('builds').getAll(ownedBy(owner));
+  const kept = withNewestBuild(
+    students,
+    builds.map(({ value }) => value),
+  );
+  for (const value of kept) void transaction.objectStore('students').put({ owner, id: value.id, value });
   await transaction.done;
+  return kept;
 }
 
 const methodRow = (owner: string, value: HouseMethod) => ({
@@ -148,15 +185,17 @@ const methodRow = (owner: string, value: HouseMethod) => ({
 /** Brings the students and the methods up to the server's. A server that is away changes nothing. */
 export async function refreshStudents(owner: string): Promise<void> {
   try {
-    const [students, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
-    await keepStudents(owner, students);
+    const [answered, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
+    // A letter leaves when its answer is kept: looked at before the kept ones, none is missed between.
+    const early = await lettersOf(owner);
+    const students = await keepStudents(owner, answered);
     const transaction = (await deviceDatabase()).transaction('methods', 'readwrite');
     for (const value of methods) void transaction.store.put(methodRow(owner, value));
     await transaction.done;
-    const letters = await lettersOf(owner);
+    const letters = [...early, ...(await lettersOf(owner))];
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState((records) => ({
-      ...withLetters({ ...records, students: byId(students), methods }, letters),
+      ...withLetters({ ...records, students: withAnswered(records.students, students), methods }, letters),
       serverAway: false,
       loaded: true,
     }));
@@ -168,8 +207,9 @@ export async function refreshStudents(owner: string): Promise<void> {
 /** Brings one student with builds and log up to the server's. */
 export async function refreshStudent(owner: string, id: string): Promise<void> {
   try {
-    const { student, builds, screens, entries } = await api.student(owner, id);
-    await keepStudents(owner, [student]);
+    const { student: answered, builds, screens, entries } = await api.student(owner, id);
+    const early = await lettersOf(owner);
+    const [student] = await keepStudents(owner, [answered]);
     const transaction = (await deviceDatabase()).transaction(['builds', 'screens', 'entries'], 'readwrite');
     for (const value of builds)
       void transaction.objectStore('builds').put({ owner, id: value.id, studentId: id, value });
@@ -178,12 +218,12 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
     for (const value of entries)
       void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
     await transaction.done;
-    const letters = await lettersOf(owner);
+    const letters = [...early, ...(await lettersOf(owner))];
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState((records) => ({
       ...withLetters(
         {
-          students: { ...records.students, [id]: student },
+          students: { ...records.students, [id]: student! },
           builds: { ...records.builds, ...byId(builds) },
           screens: { ...records.screens, ...byId(screens) },
           methods: records.methods,

@@ -92,7 +92,7 @@ create table shot (
   academy_id uuid not null,
   student_id uuid not null,
   entry_id uuid not null,
-  position smallint not null constraint shot_position check (position between 0 and 249),
+  position smallint not null constraint shot_position check (position between 0 and 499),
   path double precision constraint shot_path check (path between -30 and 30),
   start_line double precision constraint shot_start_line check (start_line between -45 and 45),
   club_speed double precision constraint shot_club_speed check (club_speed between 5 and 75),

@@ -36,7 +36,7 @@ describe('the log of a trial', () => {
       trialId: null,
       place: null,
       source: 'file',
-      shots: Array.from({ length: 250 }, (_, at) => ({ carry: at, mishit: at % 9 === 0 })),
+      shots: Array.from({ length: 500 }, (_, at) => ({ carry: at % 380, mishit: at % 9 === 0 })),
     });
     const back = newShots(tried.trial, { replaces: tried.shots.id, shots: [] });
     for (const body of [warm, file, back]) {

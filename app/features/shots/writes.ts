@@ -7,8 +7,26 @@ import { fileName, saveFile } from '../../ui/files';
 import { clubAndShot } from '../log/sentences';
 import { standingShots } from '../trial/trials';
 
-/** Shots one write brings, as many as the server takes at once. */
-const AT_ONCE = 250;
+/** Shots one write may bring, and how many letters they may come to: what the server takes, with some room. */
+const AT_ONCE = { shots: 500, letters: 56_000 };
+
+/** Shots in as few writes as the server takes. */
+export function batchesOf(shots: readonly Shot[]): Shot[][] {
+  const batches: Shot[][] = [];
+  let letters = Infinity;
+  for (const shot of shots) {
+    const size = JSON.stringify(shot).length + 1;
+    const last = batches.at(-1);
+    if (!last || last.length === AT_ONCE.shots || letters + size > AT_ONCE.letters) {
+      batches.push([shot]);
+      letters = size;
+    } else {
+      last.push(shot);
+      letters += size;
+    }
+  }
+  return batches;
+}
 
 /** Keeps the shots of a file as hit from an address: all of them on the device before any is sent. */
 export async function keepShots(
@@ -17,9 +35,7 @@ export async function keepShots(
   shots: readonly Shot[],
 ): Promise<void> {
   const madeAt = new Date().toISOString();
-  const batches = Array.from({ length: Math.ceil(shots.length / AT_ONCE) }, (_, at) =>
-    shots.slice(at * AT_ONCE, (at + 1) * AT_ONCE),
-  );
+  const batches = batchesOf(shots);
   await post(
     batches.map((batch, at) => {
       const body: ShotsEntry = {
@@ -33,7 +49,7 @@ export async function keepShots(
         source: 'file',
         sitting: 0,
         place: null,
-        shots: [...batch],
+        shots: batch,
       };
       return {
         subjectId: student.id,
