@@ -114,7 +114,7 @@ export function evidenceSentences(
     : `Of ${arrangements.toLocaleString('en')} orders drawn as these shots were`;
   return [
     `B was ${byHowMuch(comparison, length)} on average, ${byHowMuch({ outcome, difference: comparison.shift }, length)} by the median of all pairs: ${count.B} shots against ${count.A} of A.`,
-    `The true difference is likely between ${intervalWords(comparison, length)} (95%, this look by itself; above nothing B is better).`,
+    `The true difference is likely between ${intervalWords(comparison, length)} (95%, this look by itself; above 0 B is better).`,
     `${order}, B would look this good ${inThousand(p)} if the setup made no difference; at most ${inThousand(level)} was said to be enough beforehand.`,
     ...(chance === null
       ? []

@@ -57,7 +57,7 @@ test('a side is left or right by the hand', () => {
 test('the evidence says what it rests on, and against what', () => {
   expect(evidenceSentences(comparison, 1, 0.0282, 'cm')).toEqual([
     'B was 1.4° straighter on average, 1.3° straighter by the median of all pairs: 11 shots against 12 of A.',
-    'The true difference is likely between 0.3° and 2.4° (95%, this look by itself; above nothing B is better).',
+    'The true difference is likely between 0.3° and 2.4° (95%, this look by itself; above 0 B is better).',
     'Of all 924 orders these shots could have been dealt in, B would look this good 11 times in 1000 if the setup made no difference; at most 28 times in 1000 was said to be enough beforehand.',
     'That B is better by 1.0° or more: 81 in 100, knowing nothing but these shots.',
   ]);
