@@ -12,6 +12,7 @@ import {
   missPattern,
   nextOf,
   observedDifference,
+  ownScatter,
   permutationTest,
   shareInterval,
   shiftInterval,
@@ -362,6 +363,23 @@ test('the chance of a worthwhile difference: even at the difference itself, and 
   // Means of 1 and 3 and scatter alike: a margin of 2 is as likely as not.
   expect(chanceBeyond(stages(0), 2)).toBeCloseTo(0.5, 9);
   expect(chanceBeyond(stages(2), 2)!).toBeGreaterThan(0.9);
+});
+
+test('a student’s own scatter is what is left about each setup’s mean, trial by trial', () => {
+  // By hand: two trials, 10 apart and 4 between setups; shots one either side of their mean.
+  const trial = (base: number) => ({
+    plan: PLAN,
+    shots: hitAll(PLAN, 1, (arm, at) => ({
+      carry: base + (arm === 'B' ? 4 : 0) + (at % 2 ? 1 : -1),
+      mishit: false,
+    })),
+  });
+  const own = ownScatter('carry', [trial(140), trial(150)])!;
+  expect(own.shots).toBe(48);
+  // 48 squares of one, four means taken out.
+  expect(own.scatter).toBeCloseTo(Math.sqrt(48 / 44), 9);
+  expect(ownScatter('club speed', [trial(140)])).toBeNull();
+  expect(ownScatter('carry', [])).toBeNull();
 });
 
 test('how many shots it takes: 16 squared over the effect for four in five, about (Lehr 1992, from memory, at 5% two-sided)', () => {

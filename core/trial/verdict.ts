@@ -161,14 +161,33 @@ export function shotsToShow(difference: number, scatter: number): number | null 
   return Math.ceil(2 * ((z * scatter) / difference) ** 2);
 }
 
-/** How scores scatter about their own setup's mean. */
-function scatterOf(scores: readonly { arm: Arm; score: number }[]): number {
-  const squares = ARMS.flatMap((arm) => {
-    const own = scores.filter((each) => each.arm === arm).map(({ score }) => score);
-    const middle = mean(own);
-    return own.map((score) => (score - middle) ** 2);
+/** How scores scatter about the means of the groups they are in, all groups alike. */
+function pooledScatter(groups: readonly (readonly number[])[]): { scatter: number; freedom: number } {
+  const squares = groups.flatMap((scores) => {
+    const middle = mean(scores);
+    return scores.map((score) => (score - middle) ** 2);
   });
-  return Math.sqrt(squares.reduce((sum, each) => sum + each, 0) / Math.max(1, squares.length - 2));
+  const freedom = squares.length - groups.filter(({ length }) => length > 0).length;
+  const sum = squares.reduce((total, each) => total + each, 0);
+  return { scatter: Math.sqrt(sum / Math.max(1, freedom)), freedom };
+}
+
+/** Scores by the setup they were hit from. */
+const byArm = (scores: readonly { arm: Arm; score: number }[]): number[][] =>
+  ARMS.map((arm) => scores.filter((each) => each.arm === arm).map(({ score }) => score));
+
+/** A scatter taken from fewer shots than this, beyond their means, says little (starting value). */
+const LEAST_FREEDOM = 10;
+
+/** How this student's shots of earlier trials scatter in an outcome; null where there are too few. */
+export function ownScatter(
+  outcome: Outcome,
+  trials: readonly { plan: Pick<TrialPlan, 'mishits'>; shots: readonly TrialShot[] }[],
+): { scatter: number; shots: number } | null {
+  const groups = trials.flatMap(({ plan, shots }) => byArm(scoresOf(plan, outcome, shots)));
+  const { scatter, freedom } = pooledScatter(groups);
+  if (freedom < LEAST_FREEDOM || scatter === 0) return null;
+  return { scatter, shots: groups.reduce((sum, { length }) => sum + length, 0) };
 }
 
 /** Whether A is better than B by as much as would have kept B. */
@@ -204,7 +223,7 @@ export function verdictOf(
   if (primary && primary.p <= level) return say('keep', 'better');
   if (primary && worse(plan, shots, look)) return say('drop', 'worse');
   if (look === LOOKS.length) return say('drop', primary ? 'never shown' : 'not seen');
-  const scatter = scatterOf(scoresOf(plan, plan.primary, shots));
+  const { scatter } = pooledScatter(byArm(scoresOf(plan, plan.primary, shots)));
   const inAll = primary && shotsToShow(primary.difference, scatter);
   return say('not yet', primary ? 'unclear' : 'not seen', {
     toNextLook: LOOKS[look]! - LOOKS[look - 1]!,

@@ -8,6 +8,7 @@ import {
   MISHIT_RULES,
   OUTCOME_DEFINITIONS,
   OUTCOMES,
+  ownScatter,
   SHOTS_A_BLOCK,
   type BlockSize,
   type MishitRule,
@@ -18,6 +19,7 @@ import { liftWords } from '@pedastance/core/turnPhrases';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { lesson } from '../../state/lesson';
+import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -27,6 +29,7 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { useReckoning } from '../../workers/useReckoning';
 import { tellChange, useSpeech } from '../log/sentences';
 import { typedNumber } from '../students/buildForm';
+import { planOf, trialsOf } from './trials';
 import { declareTrial } from './writes';
 
 type Source = 'simulated monitor' | 'by hand';
@@ -45,6 +48,18 @@ const SEEN_BY: Record<Source, readonly Outcome[]> = {
 };
 
 const MOST_WARM_UPS = 20;
+
+/** How this student's own shots scatter in an outcome, by the trials there were. */
+function useOwnScatter(studentId: string) {
+  const entries = useRecords((state) => state.entries);
+  return useMemo(() => {
+    const trials = trialsOf(Object.values(entries), studentId).map((trial) => ({
+      plan: planOf(trial),
+      shots: trial.shots,
+    }));
+    return (outcome: Outcome) => ownScatter(outcome, trials);
+  }, [entries, studentId]);
+}
 
 interface DeclareTrialProps {
   student: Student;
@@ -67,8 +82,10 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
   }));
   const { unit, countsMishits, ...usual } = OUTCOME_DEFINITIONS[primary];
   const typed = (value: number) => String(Math.round(shotNumber.shown(value, unit, speech.length) * 10) / 10);
+  const scatterOf = useOwnScatter(student.id);
+  const own = scatterOf(primary);
   const [margin, setMargin] = useState(() => typed(usual.margin));
-  const [scatter, setScatter] = useState(() => typed(usual.scatter));
+  const [scatter, setScatter] = useState(() => typed(own?.scatter ?? usual.scatter));
   const [fault, setFault] = useState('');
   const [way, setWay] = useState<'whole' | 'apart'>('whole');
   const differing = differences(a, b);
@@ -94,7 +111,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
       String(Math.round(shotNumber.shown(value, next.unit, speech.length) * 10) / 10);
     setPrimary(outcome);
     setMargin(words(next.margin));
-    setScatter(words(next.scatter));
+    setScatter(words(scatterOf(outcome)?.scatter ?? next.scatter));
   };
   const chooseSource = (next: Source) => {
     setSource(next);
@@ -198,7 +215,11 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
             value={scatter}
             onChangeText={setScatter}
             inputMode="decimal"
-            help="One standard deviation; a starting value until you know this student’s."
+            help={
+              own
+                ? `One standard deviation, from ${own.shots} of this student’s own shots.`
+                : 'One standard deviation; a starting value until this student has shots of their own.'
+            }
           />
         </View>
       </View>
