@@ -21,8 +21,7 @@ import { entryCommon, Id, Moment, text } from './common';
 import { SetupShape } from './setup';
 
 /** Where shots come from while a trial is hit; the only monitor there is so far is a simulated one. */
-export const TRIAL_SOURCES = ['simulated monitor', 'by hand'] as const;
-export type TrialSource = (typeof TRIAL_SOURCES)[number];
+const TRIAL_SOURCES = ['simulated monitor', 'by hand'] as const;
 
 /** What is declared before the first shot. */
 export const TrialEntry = z

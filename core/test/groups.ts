@@ -1,4 +1,4 @@
-import { permutationTest, type PermuteOptions, type Stage } from '../trial';
+import { permutationTest, turned, type PermuteOptions, type Stage } from '../trial';
 
 /** Two groups of single shots, every split as likely as any other. */
 export const groups = (a: readonly number[], b: readonly number[]): Stage[] => [
@@ -10,9 +10,8 @@ export const groups = (a: readonly number[], b: readonly number[]): Stage[] => [
 
 /** Two-sided: as far from no difference, either way. Twice the smaller tail, at most 1. */
 export function twoSided(stages: readonly Stage[], options?: PermuteOptions): number {
-  const turned = stages.map(({ blocks, isB }) => ({
-    blocks: blocks.map(({ count, sum }) => ({ count, sum: -sum })),
-    isB,
-  }));
-  return Math.min(1, 2 * Math.min(permutationTest(stages, options).p, permutationTest(turned, options).p));
+  return Math.min(
+    1,
+    2 * Math.min(permutationTest(stages, options).p, permutationTest(turned(stages), options).p),
+  );
 }

@@ -1,6 +1,6 @@
 import { InputError } from '../guards';
 import { seeded } from '../turn';
-import { shuffle } from './design';
+import { shuffle, warmUpsLeft } from './design';
 import { countsFor, type TrialPlan } from './verdict';
 import type { Shot } from './types';
 
@@ -58,10 +58,8 @@ export function nextApart(
   const inOrder = shots.filter(({ place }) => !place.warmUp);
   const toLook = APART_BLOCKS * SHOTS_A_BLOCK - inOrder.length;
   if (toLook <= 0) return { kind: 'look' };
-  const warm = shots.filter((shot) => shot.place.warmUp && shot.sitting === sitting).length;
-  if (warm < warmUps && !inOrder.some((shot) => shot.sitting === sitting)) {
-    return { kind: 'warm-up', left: warmUps - warm };
-  }
+  const left = warmUpsLeft(warmUps, shots, sitting);
+  if (left > 0) return { kind: 'warm-up', left };
   const block = Math.floor(inOrder.length / SHOTS_A_BLOCK);
   const inBlock = (inOrder.length % SHOTS_A_BLOCK) + 1;
   const cell = drawCells(seed, changes).flat()[block]!;

@@ -66,6 +66,16 @@ export type Next =
 /** How many shots of the order a look needs, both sides together. */
 const shotsAt = (look: Look): number => 2 * LOOKS[look - 1]!;
 
+/** Warm-up shots a sitting still wants: none once a shot of its order was hit. */
+export function warmUpsLeft(
+  warmUps: number,
+  shots: readonly { place: { warmUp: boolean }; sitting: number }[],
+  sitting: number,
+): number {
+  const now = shots.filter((shot) => shot.sitting === sitting);
+  return now.every(({ place }) => place.warmUp) ? Math.max(0, warmUps - now.length) : 0;
+}
+
 /**
  * What comes next, by the shots there are: the sitting's warm-up first, then the order, and a look
  * wherever one is due that has not been taken.
@@ -81,10 +91,8 @@ export function nextOf(
   const look = (looksTaken + 1) as Look;
   const toLook = shotsAt(look) - inOrder.length;
   if (toLook <= 0) return { kind: 'look', look };
-  const warm = shots.filter((shot) => shot.place.warmUp && shot.sitting === sitting).length;
-  if (warm < warmUps && !inOrder.some((shot) => shot.sitting === sitting)) {
-    return { kind: 'warm-up', left: warmUps - warm };
-  }
+  const left = warmUpsLeft(warmUps, shots, sitting);
+  if (left > 0) return { kind: 'warm-up', left };
   const order = drawOrder(design).flat();
   const block = Math.floor(inOrder.length / design.blockSize);
   const inBlock = (inOrder.length % design.blockSize) + 1;

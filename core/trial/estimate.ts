@@ -1,4 +1,4 @@
-import { permutationTest, type PermuteOptions, type Stage } from './permute';
+import { permutationTest, turned, type PermuteOptions, type Stage } from './permute';
 
 /**
  * Logarithm of the gamma function (Lanczos 1964, with the coefficients for g = 7, n = 9 of Godfrey, from memory).
@@ -110,14 +110,7 @@ export function shiftInterval(
 ): [number, number] {
   const settled = { draws: DRAWS_FOR_INTERVAL, ...options };
   const better = (shift: number) => permutationTest(unshifted(stages, shift), settled).p;
-  const worse = (shift: number) =>
-    permutationTest(
-      unshifted(stages, shift).map(({ blocks, isB }) => ({
-        isB,
-        blocks: blocks.map(({ count, sum }) => ({ count, sum: -sum })),
-      })),
-      settled,
-    ).p;
+  const worse = (shift: number) => permutationTest(turned(unshifted(stages, shift)), settled).p;
   const end = (toward: 1 | -1): number => {
     let held = around;
     let refused = around + toward * reach;

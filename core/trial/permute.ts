@@ -17,8 +17,8 @@ export interface Stage {
 const TIE = 1e-9;
 
 /** Arrangements beyond this many are sampled (starting value). */
-export const MOST_EXACT = 3_000_000;
-export const SAMPLED = 20_000;
+const MOST_EXACT = 3_000_000;
+const SAMPLED = 20_000;
 /** Beyond so many a stage, 32 bits of chance would not draw every arrangement alike. */
 const MOST_BLOCKS = 26;
 
@@ -107,6 +107,13 @@ function difference(whole: Whole, sumB: number, countB: number): number | null {
   const countA = whole.count - countB;
   return countA === 0 || countB === 0 ? null : sumB / countB - (whole.sum - sumB) / countA;
 }
+
+/** The same shots with less of the outcome better: what favoured B now favours A. */
+export const turned = (stages: readonly Stage[]): Stage[] =>
+  stages.map(({ blocks, isB }) => ({
+    blocks: blocks.map(({ count, sum }) => ({ count, sum: -sum })),
+    isB,
+  }));
 
 /** What B really came to. */
 function observed(stages: readonly Stage[]): Whole {

@@ -1,8 +1,8 @@
 import { chanceBeyond, hodgesLehmann, shiftInterval, studentQuantile } from './estimate';
 import { blocksAdded, LOOKS, type Design, type Look, type Placed } from './design';
 import { OUTCOME_DEFINITIONS, type Outcome } from './outcomes';
-import { observedDifference, permutationTest, type Block, type Stage } from './permute';
-import { ARMS, type Arm, type Shot } from './types';
+import { observedDifference, permutationTest, turned, type Block, type Stage } from './permute';
+import type { Arm, Shot } from './types';
 
 /**
  * One-sided levels of the three looks. Settled by simulation with drift, warm-up, block effects and
@@ -76,6 +76,12 @@ export function stagesOf(
     });
 }
 
+/** Scores by the setup they were hit from, A's and B's. */
+const byArm = (scores: readonly { arm: Arm; score: number }[]): [number[], number[]] => {
+  const of = (arm: Arm) => scores.filter((each) => each.arm === arm).map(({ score }) => score);
+  return [of('A'), of('B')];
+};
+
 export interface Comparison {
   outcome: Outcome;
   /** Shots that count, and their means, A and B. */
@@ -108,9 +114,7 @@ export function compare(
   const difference = observedDifference(stages);
   if (difference === null) return null;
   const upToLook = inOrder(shots).slice(0, 2 * LOOKS[look - 1]!);
-  const scores = scoresOf(plan, outcome, upToLook);
-  const of = (arm: Arm) => scores.filter((each) => each.arm === arm).map(({ score }) => score);
-  const [a, b] = ARMS.map(of) as [number[], number[]];
+  const [a, b] = byArm(scoresOf(plan, outcome, upToLook));
   const shift = hodgesLehmann(a, b);
   const all = [...a, ...b];
   const reach = 2 * (Math.max(...all) - Math.min(...all)) + Number.MIN_VALUE;
@@ -172,10 +176,6 @@ function pooledScatter(groups: readonly (readonly number[])[]): { scatter: numbe
   return { scatter: Math.sqrt(sum / Math.max(1, freedom)), freedom };
 }
 
-/** Scores by the setup they were hit from. */
-const byArm = (scores: readonly { arm: Arm; score: number }[]): number[][] =>
-  ARMS.map((arm) => scores.filter((each) => each.arm === arm).map(({ score }) => score));
-
 /** A scatter taken from fewer shots than this, beyond their means, says little (starting value). */
 const LEAST_FREEDOM = 10;
 
@@ -192,11 +192,8 @@ export function ownScatter(
 
 /** Whether A is better than B by as much as would have kept B. */
 function worse(plan: TrialPlan, shots: readonly TrialShot[], look: Look): boolean {
-  const turned = stagesOf(plan, plan.primary, shots, look).map(({ blocks, isB }) => ({
-    blocks: blocks.map(({ count, sum }) => ({ count, sum: -sum })),
-    isB,
-  }));
-  return permutationTest(turned, { seed: plan.seed }).p <= LEVELS[look - 1]!;
+  const stages = turned(stagesOf(plan, plan.primary, shots, look));
+  return permutationTest(stages, { seed: plan.seed }).p <= LEVELS[look - 1]!;
 }
 
 /**

@@ -17,6 +17,7 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { useReckoning } from '../../workers/useReckoning';
 import { clubAndShot } from '../log/sentences';
 import { useStudentLog } from '../log/useStudentLog';
+import { addressesIn } from '../trial/trials';
 import { Waiting } from '../shell/Shell';
 import { dayAndTime } from '../students/format';
 import { COLUMN_NAMES, ColumnMapper } from './ColumnMapper';
@@ -185,16 +186,10 @@ export function ShotsScreen() {
   const [file, setFile] = useState<ShotFile | null>(null);
   const [done, setDone] = useState('');
   const [fault, setFault] = useState('');
-  const addresses = useMemo(
-    () =>
-      Object.values(entries)
-        .filter(
-          (entry): entry is Extract<typeof entry, { kind: 'address' }> =>
-            entry.kind === 'address' && entry.studentId === id,
-        )
-        .sort((a, b) => b.madeAt.localeCompare(a.madeAt)),
-    [entries, id],
-  );
+  const addresses = useMemo(() => {
+    const own = Object.values(entries).filter((entry) => entry.studentId === id);
+    return [...addressesIn(own).values()].sort((a, b) => b.madeAt.localeCompare(a.madeAt));
+  }, [entries, id]);
   const count = useMemo(() => shotCount(Object.values(entries), id), [entries, id]);
   if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
   const pick = async () => {

@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import { post } from '../../state/outbox';
 import { fileName, saveFile } from '../../ui/files';
 import { clubAndShot } from '../log/sentences';
-import { standingShots } from '../trial/trials';
+import { addressesIn, standingShots } from '../trial/trials';
 
 /** Shots one write may bring, and how many letters they may come to: what the server takes, with some room. */
 const AT_ONCE = { shots: 500, letters: 56_000 };
@@ -64,7 +64,7 @@ export async function keepShots(
 export async function exportShots(student: Student, entries: readonly LogEntry[]): Promise<void> {
   const { default: Papa } = await import('papaparse');
   const own = entries.filter((entry) => entry.studentId === student.id);
-  const addresses = new Map(own.flatMap((entry) => (entry.kind === 'address' ? [[entry.id, entry]] : [])));
+  const addresses = addressesIn(own);
   const rows = standingShots(own).flatMap(({ madeAt, addressId, place, shots }) => {
     const address = addresses.get(addressId);
     const club = address ? clubAndShot(address.club, address.shot) : '';

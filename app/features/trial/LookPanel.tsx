@@ -5,6 +5,7 @@ import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
+import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useReckoning } from '../../workers/useReckoning';
 import { useSpeech } from '../log/sentences';
@@ -74,12 +75,20 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
             comparisons={answer.comparisons}
             speech={speech}
           />
+          {fault !== '' && !overruling && (
+            <Notice kind="trouble" live>
+              {fault}
+            </Notice>
+          )}
           <Button words={DECISION_WORDS[says]} onPress={() => void take(says)} />
           <View className="flex-row">
             <Button
               look="quiet"
               words={overruling ? 'Leave it to the shots' : 'Decide otherwise'}
-              onPress={() => setOverruling(!overruling)}
+              onPress={() => {
+                setFault('');
+                setOverruling(!overruling);
+              }}
             />
           </View>
           {overruling && (

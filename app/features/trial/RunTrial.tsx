@@ -8,7 +8,7 @@ import { ApartLook } from './ApartLook';
 import { HandPad } from './HandPad';
 import { LookPanel } from './LookPanel';
 import { MonitorPad } from './MonitorPad';
-import { hitsOf, nextIn, wayName, type NextShot, type Trial } from './trials';
+import { hitsOf, nextIn, wayName, wayOf, type NextShot, type Trial } from './trials';
 
 /** Between two blocks the student steps off and settles (starting value), s. */
 const REST_S = 20;
@@ -32,20 +32,14 @@ function howFar(trial: Trial, next: Extract<NextShot, { kind: 'shot' }>): string
   return `Shot ${hit + 1} of ${hit + next.toLook}, ${to}`;
 }
 
-/** The way the last shot was stood; today's before the first. */
-function lastWay({ entry, shots, apartShots }: Trial): number {
-  const place = (entry.apart ? apartShots : shots).at(-1)?.place;
-  if (!place || place.warmUp) return 0;
-  return 'cell' in place ? place.cell : place.arm === 'A' ? 0 : 1;
-}
-
 /** What is to be stood in next, large enough to be read from the ball. */
 function NextUp({ student, trial, next }: { student: Student; trial: Trial; next: NextShot }) {
   const speech = useSpeech(student.hand);
   const name = wayName(trial, next.way);
-  const lines = tellChange(trial.ways[lastWay(trial)]!.setup, trial.ways[next.way]!.setup, speech);
   const cue = name === 'A' ? trial.entry.cueA : name === 'B' ? trial.entry.cueB : '';
   const last = hitsOf(trial).at(-1);
+  const before = trial.ways[last ? wayOf(last.place) : 0]!;
+  const lines = tellChange(before.setup, trial.ways[next.way]!.setup, speech);
   return (
     <View className="gap-1" testID="next-up" aria-live="polite">
       <View className="flex-row items-center gap-4">

@@ -6,7 +6,6 @@ import {
   type ApartShot,
   type Arm,
   type Look,
-  type Shot,
   type TrialPlan,
   type TrialShot,
 } from '@pedastance/core/trial';
@@ -40,6 +39,10 @@ const isKind =
 const inTime = (a: { madeAt: string; id: string }, b: { madeAt: string; id: string }): number =>
   a.madeAt.localeCompare(b.madeAt) || a.id.localeCompare(b.id);
 
+/** The addresses among entries, by their identifiers. */
+export const addressesIn = (entries: readonly LogEntry[]): Map<string, Of<AddressEntry>> =>
+  new Map(entries.filter(isKind('address')).map((entry) => [entry.id, entry]));
+
 /** Shots that stand: those that were taken back, and those that replaced them with nothing, are not there. */
 export function standingShots(entries: readonly LogEntry[]): Of<ShotsEntry>[] {
   const shots = entries.filter(isKind('shots'));
@@ -70,7 +73,7 @@ function placedShots(entries: readonly Of<ShotsEntry>[]): Pick<Trial, 'shots' | 
 /** A student's trials, newest first. One whose parts have not all come yet waits. */
 export function trialsOf(entries: readonly LogEntry[], studentId: string): Trial[] {
   const own = entries.filter((entry) => entry.studentId === studentId);
-  const addresses = new Map(own.filter(isKind('address')).map((entry) => [entry.id, entry]));
+  const addresses = addressesIn(own);
   const shots = standingShots(own);
   const looks = own.filter(isKind('look'));
   return own
@@ -110,12 +113,14 @@ export function decided({ looks }: Pick<Trial, 'looks'>): 'keep' | 'drop' | null
 const SITTING_ENDS_MS = 3 * 60 * 60 * 1000;
 
 /** Every shot of a trial, of whichever kind it is. */
-export const hitsOf = ({
-  entry,
-  shots,
-  apartShots,
-}: Trial): readonly (Hit & { sitting: number; shot: Shot; place: { warmUp: boolean } })[] =>
+export const hitsOf = ({ entry, shots, apartShots }: Trial): readonly ((TrialShot | ApartShot) & Hit)[] =>
   entry.apart ? apartShots : shots;
+
+/** The way a shot was stood, by its place among the ways; warm-ups are stood as today. */
+export function wayOf(place: TrialShot['place'] | ApartShot['place']): number {
+  if (place.warmUp) return 0;
+  return 'cell' in place ? place.cell : place.arm === 'A' ? 0 : 1;
+}
 
 /** The sitting a shot hit now belongs to. */
 export function sittingNow(trial: Trial, now: Date): number {

@@ -2,12 +2,12 @@ import { personalPath, type PathShot, type PersonalPath } from '@pedastance/core
 import type { LogEntry } from '@pedastance/contract';
 import { useMemo } from 'react';
 import { useRecords } from '../../state/records';
-import { standingShots } from './trials';
+import { addressesIn, standingShots } from './trials';
 
 /** Shots of a student that tell of the path, each with the setup it was hit from; mishits tell nothing of it. */
-export function pathShotsOf(entries: readonly LogEntry[], studentId: string): PathShot[] {
+function pathShotsOf(entries: readonly LogEntry[], studentId: string): PathShot[] {
   const own = entries.filter((entry) => entry.studentId === studentId);
-  const addresses = new Map(own.flatMap((entry) => (entry.kind === 'address' ? [[entry.id, entry]] : [])));
+  const addresses = addressesIn(own);
   return standingShots(own).flatMap(({ addressId, place, shots }) => {
     const address = addresses.get(addressId);
     if (!address || place?.warmUp) return [];

@@ -13,7 +13,7 @@ import { v7 as newId } from 'uuid';
 import { changeDraft, keepNow, lesson } from '../../state/lesson';
 import { post } from '../../state/outbox';
 import { beginning } from '../lesson/record';
-import { sittingNow, type NextShot, type Trial } from './trials';
+import { hitsOf, sittingNow, wayOf, type NextShot, type Trial } from './trials';
 
 const entry = (lessonId: string) => ({
   id: newId(),
@@ -122,20 +122,18 @@ export async function keepShot(
 
 /** Takes the last shot back: it stays in the log, replaced by nothing. */
 export async function takeBack(student: Student, trial: Trial): Promise<void> {
-  const last = (trial.entry.apart ? trial.apartShots : trial.shots).at(-1);
+  const last = hitsOf(trial).at(-1);
   if (!last) return;
   const { id: trialId, lessonId, source } = trial.entry;
-  const { place } = last;
-  const way = place.warmUp ? 0 : 'cell' in place ? place.cell : place.arm === 'A' ? 0 : 1;
   await writeShots(student, {
     ...entry(lessonId),
     kind: 'shots',
     replaces: last.id,
-    addressId: trial.ways[way]!.id,
+    addressId: trial.ways[wayOf(last.place)]!.id,
     trialId,
     source,
     sitting: last.sitting,
-    place,
+    place: last.place,
     shots: [],
   });
 }
