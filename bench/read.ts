@@ -7,12 +7,12 @@ import {
   POSTURE_FIGURES,
   readSetup,
   startingSetup,
-  withItem,
+  withFigure,
   type Build,
   type HouseMethod,
   type Setup,
 } from '@pedastance/core';
-import { PRESETS } from '@pedastance/core/presets';
+import { PRESETS } from '@pedastance/core/method/presets';
 
 const figure = (value: number, uncertainty: number) => ({ value, source: 'estimated' as const, uncertainty });
 const newBuild = (): Build => ({
@@ -27,7 +27,7 @@ const methods: HouseMethod[] = PRESETS.map(({ key, contents }) => ({ id: key, ve
 /** Feet with everything above them looked at. */
 function wholeSetup(build: Build, lengthInches: number): Setup {
   const start = { ...startingSetup(build, lengthInches), posture: NOT_LOOKED_AT };
-  return POSTURE_FIGURES.reduce((setup, name) => withItem(setup, name, 3), start);
+  return POSTURE_FIGURES.reduce((setup, name) => withFigure(setup, name, 3), start);
 }
 
 function timed(count: number, work: (index: number) => void): { medianMs: number; worstMs: number } {

@@ -7,12 +7,12 @@ import {
   STARTING_GIVES,
   turnBudget,
   USUAL_GOAL,
-  withItem,
+  withFigure,
   type Build,
   type TurningBody,
 } from '@pedastance/core';
 import { fit, type FitProblem } from '@pedastance/core/fit';
-import { PRESETS } from '@pedastance/core/presets';
+import { PRESETS } from '@pedastance/core/method/presets';
 import { gridOf, leastByGrid } from '../core/test/grid';
 
 const figure = (value: number) => ({ value, source: 'measured' as const, uncertainty: 8 });
@@ -42,8 +42,8 @@ function drawn(): FitProblem {
     reaches: {},
     soreKnee: { lead: false, trail: false },
   };
-  const width = withItem(setupAsTaught(method, student, iron), 'stanceWidth', between(360, 500));
-  const setup = withItem(withItem(width, 'leadFlare', between(0, 30)), 'trailFlare', between(0, 30));
+  const width = withFigure(setupAsTaught(method, student, iron), 'stanceWidth', between(360, 500));
+  const setup = withFigure(withFigure(width, 'leadFlare', between(0, 30)), 'trailFlare', between(0, 30));
   return {
     setup,
     build,

@@ -1,5 +1,5 @@
 import { readSetup, clubById, type HouseMethod } from '@pedastance/core';
-import { PRESETS, SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
+import { PRESETS, SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { AddressEntry, BuildFigures, Method, NewStudent, ReadingEntry, SignIn, faultsOf } from '.';
 import { build, setup } from '../core/test/example';

@@ -1,16 +1,8 @@
-import {
-  BUILD_FIGURES,
-  CHOICE_QUESTIONS,
-  CLUB_IDS,
-  FIGURE_MARKS,
-  FIGURE_QUESTION_NAMES,
-  ITEM_DEFINITIONS,
-  ITEMS,
-  MOST_LIFT_MM,
-  SHOTS,
-  SHOULDER_GOALS,
-  canPitch,
-} from '@pedastance/core';
+import { BUILD_FIGURES } from '@pedastance/core/body';
+import { CLUB_IDS, SHOTS, canPitch } from '@pedastance/core/club';
+import { FIGURE_MARKS, FIGURE_QUESTION_NAMES, questionOf } from '@pedastance/core/method';
+import { CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
+import { MOST_LIFT_MM, SHOULDER_GOALS } from '@pedastance/core/turn';
 import { z } from 'zod';
 import { entryCommon, Id, Moment, text } from './common';
 import { SetupShape } from './setup';
@@ -65,13 +57,10 @@ const FindingShape = z
     path: ['low'],
     error: 'a band with its low end below its high end',
   })
-  .refine(
-    ({ item, question, unit }) => {
-      const definition = ITEM_DEFINITIONS[item];
-      return definition.question === question && definition.unit === unit;
-    },
-    { path: ['question'], error: 'the question and the unit of its item' },
-  );
+  .refine(({ item, question, unit }) => questionOf(item) === question && FIGURES[item].unit === unit, {
+    path: ['question'],
+    error: 'the question and the unit of its item',
+  });
 
 const ChoiceFindingShape = z.strictObject({
   question: z.enum(CHOICE_QUESTIONS),

@@ -1,20 +1,16 @@
+import { CLUB_IDS, SHOTS, clubById, checkedClubLength, type ClubId } from '@pedastance/core/club';
 import {
-  CHOICES,
-  CLUB_IDS,
   FIGURE_MARKS,
   FIGURE_QUESTIONS,
   QUESTIONS,
-  SHOTS,
-  clubById,
-  checkedClubLength,
   coverageFaults,
   isChoiceQuestion,
   rulesFor,
-  type ClubId,
   type HouseMethod,
   type Question,
   type RuleKind,
-} from '@pedastance/core';
+} from '@pedastance/core/method';
+import { CHOICES } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { Id, Moment, text } from './common';
 import { LONGEST_METHOD_NAME, LONGEST_METHOD_TEXT } from './limits';

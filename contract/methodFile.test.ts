@@ -1,4 +1,4 @@
-import { PRESETS } from '@pedastance/core/presets';
+import { PRESETS } from '@pedastance/core/method/presets';
 import fc from 'fast-check';
 import { readMethodFile, writeMethodFile } from './methodFile';
 

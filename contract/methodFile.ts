@@ -2,7 +2,7 @@
  * A house method as a file: JSON (RFC 8259) that carries a method from one academy to another. It
  * is read whole or not at all, and every fault names the line it is on.
  */
-import type { MethodContents } from '@pedastance/core';
+import type { MethodContents } from '@pedastance/core/method';
 import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
 import { faultsOf, type Fault } from './faults';
 import { MethodFile } from './method';

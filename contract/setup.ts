@@ -1,13 +1,13 @@
+import { FIGURE_QUESTIONS } from '@pedastance/core/method';
 import {
   CHOICES,
   CHOICE_QUESTIONS,
-  FIGURE_QUESTIONS,
   POSTURE_FIGURES,
   SWING_PATHS,
   anythingSeen,
   type ChoiceQuestion,
   type PostureFigure,
-} from '@pedastance/core';
+} from '@pedastance/core/setup';
 import { z } from 'zod';
 
 /** Where a foot may stand, mm from the ball; far beyond any stance, near enough to catch a slip. */

@@ -8,7 +8,7 @@ import {
   SHOE_SIZE_SYSTEMS,
   type BuildFigureName,
   type ScreenItem,
-} from '@pedastance/core';
+} from '@pedastance/core/body';
 import { z } from 'zod';
 import { Id, Moment, text } from './common';
 import {

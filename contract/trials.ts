@@ -1,4 +1,4 @@
-import { CHANGES } from '@pedastance/core';
+import { CHANGES } from '@pedastance/core/setup';
 import {
   APART,
   ARMS,

@@ -1,14 +1,14 @@
-import type { Verdict } from '@pedastance/core/reading';
+import type { BandVerdict } from '@pedastance/core/method';
 import { useEffect, useRef } from 'react';
 import { Text, type TextProps } from 'react-native';
 import { lesson } from '../state/lesson';
 
 export interface Figure {
   text: string;
-  verdict?: Verdict | null;
+  verdict?: BandVerdict | null;
 }
 
-const COLOURS: Record<Verdict, string> = {
+const COLOURS: Record<BandVerdict, string> = {
   below: 'rgb(var(--rust))',
   above: 'rgb(var(--rust))',
   in: 'rgb(var(--moss))',

@@ -1,8 +1,9 @@
-import type { Setup } from '@pedastance/core/ground';
-import type { Hand, LengthUnit } from '@pedastance/core/phrases';
+import type { PersonalPath } from '@pedastance/core/path';
+import type { Hand } from '@pedastance/core/phrases';
 import type { Reading } from '@pedastance/core/reading';
-import type { PersonalPath } from '@pedastance/core/ownPath';
+import type { Setup } from '@pedastance/core/setup';
 import { TURNS } from '@pedastance/core/turn';
+import type { LengthUnit } from '@pedastance/core/units';
 import { useEffect, useId, useRef } from 'react';
 import type { Viewpoint } from '../state/preferences';
 import {

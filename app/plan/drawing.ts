@@ -1,8 +1,11 @@
+import type { BandVerdict } from '@pedastance/core/method';
+import { causesOf, pathOf, type PersonalPath } from '@pedastance/core/path';
+import { pathWords, type Hand } from '@pedastance/core/phrases';
+import type { Reading } from '@pedastance/core/reading';
 import {
   heelToToe,
   measureAddress,
   outwardSign,
-  radians,
   soleOutline,
   toePoint,
   type AddressMeasures,
@@ -10,11 +13,7 @@ import {
   type Point,
   type Setup,
   type Shoe,
-} from '@pedastance/core/ground';
-import { causesOf, pathOf, type PersonalPath } from '@pedastance/core/ownPath';
-import { angleFigure, lengthWithUnit, type Hand, type LengthUnit } from '@pedastance/core/phrases';
-import { pathWords } from '@pedastance/core/trialPhrases';
-import type { Reading, Verdict } from '@pedastance/core/reading';
+} from '@pedastance/core/setup';
 import {
   inOrderMet,
   neededTurn,
@@ -23,6 +22,7 @@ import {
   type Turn,
   type TurningBody,
 } from '@pedastance/core/turn';
+import { radians, angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
 import type { Viewpoint } from '../state/preferences';
 import { MARGINS_MM, STRIP_MM, projection, type Frame, type Projection } from './frame';
 
@@ -68,7 +68,7 @@ export interface Turning {
 }
 
 /** A figure out of its band carries a shape as well as a colour. */
-export const VERDICT_SHAPES: Record<Verdict, string> = { below: '▼', in: '●', above: '▲' };
+export const VERDICT_SHAPES: Record<BandVerdict, string> = { below: '▼', in: '●', above: '▲' };
 
 const n = (value: number): string => (Math.round(value * 100) / 100).toString();
 
@@ -175,10 +175,10 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
 }
 
 /** A figure on the plan, with the shape of its verdict before it when it is out of its band. */
-const shaped = (words: string, verdict: Verdict | null): string =>
+const shaped = (words: string, verdict: BandVerdict | null): string =>
   verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ${words}` : words;
 
-function verdictOf(reading: Reading | null, item: string): Verdict | null {
+function verdictOf(reading: Reading | null, item: string): BandVerdict | null {
   return reading?.findings.find((finding) => finding.item === item)?.verdict ?? null;
 }
 

@@ -1,5 +1,5 @@
-import { soleReach, toePoint, type Address, type Point } from '@pedastance/core/ground';
 import type { Hand } from '@pedastance/core/phrases';
+import { soleReach, toePoint, type Address, type Point } from '@pedastance/core/setup';
 import type { Viewpoint } from '../state/preferences';
 
 /**

@@ -1,4 +1,4 @@
-import { measureAddress, type FootName, type Point } from '@pedastance/core/ground';
+import { measureAddress, type FootName, type Point } from '@pedastance/core/setup';
 import {
   currentSetup,
   dragBall,

@@ -1,12 +1,12 @@
 import {
   footFromPoints,
   outwardSign,
-  radians,
   toePoint,
   type FootName,
   type Point,
   type Setup,
-} from '@pedastance/core/ground';
+} from '@pedastance/core/setup';
+import { radians } from '@pedastance/core/units';
 import { STRIP_MM, type Projection } from './frame';
 
 /** What a finger has hold of. */

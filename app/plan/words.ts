@@ -1,11 +1,5 @@
-import { measureAddress, type Setup } from '@pedastance/core/ground';
-import {
-  angleFigure,
-  lengthWithUnit,
-  lineWords,
-  setbackMark,
-  type LengthUnit,
-} from '@pedastance/core/phrases';
+import { measureAddress, lineWords, setbackMark, type Setup } from '@pedastance/core/setup';
+import { angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
 
 /** The plan in words, for those who do not see it. */
 export function planWords({ address, balance }: Setup, length: LengthUnit): string {

@@ -1,6 +1,6 @@
-import type { Build } from '@pedastance/core/build';
-import { startingSetup } from '@pedastance/core/change';
-import { clubById, canPitch, type ClubId, type Shot } from '@pedastance/core/club';
+import type { Build } from '@pedastance/core/body';
+import { clubById, canPitch, type ClubId, type ShotType } from '@pedastance/core/club';
+import { startingSetup } from '@pedastance/core/method';
 import {
   dropFoot,
   dropFootTurned,
@@ -12,12 +12,14 @@ import {
   setBallOut,
   setSetback,
   setStanceWidth,
+  anythingSeen,
+  NOT_LOOKED_AT,
   type Address,
   type Balance,
   type FootName,
   type Setup,
-} from '@pedastance/core/ground';
-import { anythingSeen, NOT_LOOKED_AT, type Posture } from '@pedastance/core/posture';
+  type Posture,
+} from '@pedastance/core/setup';
 import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
 import { frameFor, outgrown, type Frame } from '../plan/frame';
@@ -143,13 +145,13 @@ export function openStep(step: LessonDraft['step']): void {
 }
 
 /** The feet as this student last stood with a club, where the log has them. */
-export type LastFeet = (club: ClubId, shot: Shot) => Setup | null;
+export type LastFeet = (club: ClubId, shot: ShotType) => Setup | null;
 
 /** Chooses club and shot. Feet not placed yet start as the student last stood with it, or plainly. */
-export function chooseClub(club: ClubId, shot: Shot, build: Build, lastFeet: LastFeet): void {
+export function chooseClub(club: ClubId, shot: ShotType, build: Build, lastFeet: LastFeet): void {
   const { draft } = lesson.getState();
   if (!draft) return;
-  const played: Shot = canPitch(club) ? shot : 'full';
+  const played: ShotType = canPitch(club) ? shot : 'full';
   const { lengthInches } = clubById(club);
   const untouched = !draft.setup || (!draft.feetPlaced && !draft.balanceNoted);
   const setup = untouched ? (lastFeet(club, played) ?? startingSetup(build, lengthInches)) : draft.setup;

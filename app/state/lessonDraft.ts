@@ -1,7 +1,6 @@
-import type { ClubId, Shot } from '@pedastance/core/club';
-import type { Setup } from '@pedastance/core/ground';
-import type { Item } from '@pedastance/core/reading';
-import type { Screen } from '@pedastance/core/screen';
+import type { Screen } from '@pedastance/core/body';
+import type { ClubId, ShotType } from '@pedastance/core/club';
+import type { Setup, Item } from '@pedastance/core/setup';
 
 export const STEPS = [
   'who',
@@ -41,7 +40,7 @@ export interface LessonDraft {
   screen: Screen | null;
   club: ClubId | null;
   clubLengthInches: number;
-  shot: Shot;
+  shot: ShotType;
   /** Today's feet and balance; null until a club is chosen. */
   setup: Setup | null;
   /** The coach has placed the feet, or noted the balance; before that they only stand there. */

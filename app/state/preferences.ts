@@ -1,5 +1,6 @@
 import type { ColumnSource } from '@pedastance/core/formats';
-import type { FootWords, LengthUnit } from '@pedastance/core/phrases';
+import type { FootWords } from '@pedastance/core/phrases';
+import type { LengthUnit } from '@pedastance/core/units';
 import { create } from 'zustand';
 import { deviceDatabase } from './database';
 

@@ -1,5 +1,5 @@
 import type { LogEntry, NewScreen } from '@pedastance/contract';
-import { startingSetup } from '@pedastance/core/change';
+import { startingSetup } from '@pedastance/core/method';
 import { openDB } from 'idb';
 import { build } from '../../core/test/example';
 import { deviceDatabase } from './database';

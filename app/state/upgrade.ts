@@ -1,6 +1,6 @@
 import type { ChangeEntry, LogEntry, NewEntry } from '@pedastance/contract';
+import type { Screen } from '@pedastance/core/body';
 import type { Finding } from '@pedastance/core/reading';
-import type { Screen } from '@pedastance/core/screen';
 import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './database';
 import type { LessonDraft } from './lessonDraft';

@@ -1,7 +1,6 @@
+import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
 import type { Hand } from '@pedastance/core/phrases';
-import type { Fit, FitProblem } from '@pedastance/core/fit';
-import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/core/turn';
 import type {
   ApartShot,
   ApartVerdict,
@@ -10,8 +9,9 @@ import type {
   Look,
   TrialPlan,
   TrialShot,
-  TrialVerdict,
+  LookResult,
 } from '@pedastance/core/trial';
+import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/core/turn';
 
 /** What can be asked of the worker. */
 interface Asked {
@@ -36,7 +36,7 @@ export interface Answers {
   shots: ReadShots;
   apart: ApartVerdict;
   /** The verdict, and what the shots say of every outcome they show. */
-  look: { verdict: TrialVerdict; comparisons: Comparison[] };
+  look: { verdict: LookResult; comparisons: Comparison[] };
 }
 
 export interface Question<Ask extends keyof Answers> {

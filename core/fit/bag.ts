@@ -1,7 +1,6 @@
-import type { Body } from '../build';
-import { setupAsTaught } from '../change';
-import type { FootName } from '../ground';
-import { asPlayed, bandsFor, CLUBS_AND_SHOTS, type HouseMethod, type Played } from '../method';
+import type { Body } from '../body';
+import { setupAsTaught, asPlayed, bandsFor, CLUBS_AND_SHOTS, type HouseMethod, type Played } from '../method';
+import type { FootName } from '../setup';
 import type { Goal, TurningBody } from '../turn';
 import { leastChange } from './fit';
 import type { FitAnswer } from './types';

@@ -1,3 +1,7 @@
+import { PRESETS } from '../method/presets';
+import { fitBag } from './bag';
+import { fit } from './fit';
+import type { FitProblem } from './types';
 import {
   asPlayed,
   bandsFor,
@@ -12,17 +16,14 @@ import {
   turnBudget,
   USUAL_GOAL,
   dropFoot,
-  withItem,
+  withFigure,
   type Address,
   type Bands,
   type Setup,
   type TurningBody,
 } from '..';
-import { PRESETS } from '../presets';
 import { gridOf, leastByGrid, type GridProblem } from '../test/grid';
 import { body as studentBody, build } from '../test/example';
-import { fit, fitBag, type FitProblem } from '.';
-
 const angle = (value: number) => ({ value, uncertainty: 5 });
 
 interface Legs {
@@ -96,12 +97,12 @@ test('an answer’s setup holds what it promises, measured and budgeted again', 
       outLead: 25 + 35 * random(),
       trunk: 35 + 20 * random(),
     };
-    const start = withItem(
-      withItem(taught(), 'stanceWidth', 330 + 240 * random()),
+    const start = withFigure(
+      withFigure(taught(), 'stanceWidth', 330 + 240 * random()),
       'ballAlong',
       140 * random(),
     );
-    const problem = problemOf(legs, { setup: withItem(start, 'leadShare', 40 + 20 * random()) });
+    const problem = problemOf(legs, { setup: withFigure(start, 'leadShare', 40 + 20 * random()) });
     for (const answer of fit(problem).answers) {
       const measures = measureAddress(answer.setup.address);
       const within = (value: number, { low, high }: { low: number; high: number }) => {
@@ -162,7 +163,7 @@ test('when nothing works: the nearest feet, what they leave unmet, and that they
 
 test('what must give together is held to as far as it can be, the turn last', () => {
   // Neither turn alone would do: the lead leg comes through 45 short, and goes back 40 short.
-  const setup = withItem(taught(), 'stanceWidth', 700);
+  const setup = withFigure(taught(), 'stanceWidth', 700);
   const problem = problemOf(
     { inLead: 20, inTrail: 5, outLead: 40, trunk: 45 },
     { setup, pinned: ['trailFlare', 'stanceWidth'] },
@@ -190,7 +191,7 @@ test('feet far from everything are told all the moves it takes', () => {
     ['hipBump', 55],
     ['ballAlong', 120],
   ] as const;
-  const setup = far.reduce((of, [item, value]) => withItem(of, item, value), taught());
+  const setup = far.reduce((of, [item, value]) => withFigure(of, item, value), taught());
   const [least] = fit(problemOf(STIFF_TRAIL, { setup })).answers;
   expect(least!.moves.map(({ move }) => move)).toEqual(
     expect.arrayContaining(['stanceWidth', 'leadFlare', 'trailFlare', 'ballAlong', 'hipBump']),
@@ -198,7 +199,7 @@ test('feet far from everything are told all the moves it takes', () => {
 });
 
 test('legs that were not tested leave their turn unknown, and the rest is still fitted', () => {
-  const problem = problemOf(FREE, { setup: withItem(taught(), 'stanceWidth', 520) });
+  const problem = problemOf(FREE, { setup: withFigure(taught(), 'stanceWidth', 520) });
   problem.body.legs.turnIn.trail = null;
   const { answers, unknown } = fit(problem);
   expect(unknown).toEqual(['back']);

@@ -1,5 +1,12 @@
-import { flareToeKept, setBallAlong, setSetback, setStanceWidth, dropFoot, type Setup } from '../ground';
-import { NOT_LOOKED_AT } from '../posture';
+import {
+  flareToeKept,
+  setBallAlong,
+  setSetback,
+  setStanceWidth,
+  dropFoot,
+  NOT_LOOKED_AT,
+  type Setup,
+} from '../setup';
 import { backLimit, JUST_NOTICEABLE, modelOf, type FitModel } from './model';
 import { search, type Found } from './search';
 import {

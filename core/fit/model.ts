@@ -1,4 +1,4 @@
-import { measureAddress } from '../ground';
+import { measureAddress } from '../setup';
 import { neededTurn, reachOf, TURN_PER_LIFT_MM } from '../turn';
 import type { FitProblem, MoveName, Requirement } from './types';
 

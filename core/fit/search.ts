@@ -1,5 +1,5 @@
-import { radians } from '../ground';
 import { MOST_LIFT_MM, TURN_PER_LIFT_MM } from '../turn';
+import { radians } from '../units';
 import { JUST_NOTICEABLE, STEPS, type FitModel } from './model';
 import type { MoveName } from './types';
 

@@ -1,6 +1,6 @@
-import type { Build } from '../build';
-import type { FootName, Setup } from '../ground';
+import type { Build } from '../body';
 import type { Bands } from '../method';
+import type { FootName, Setup } from '../setup';
 import type { Goal, TurningBody } from '../turn';
 
 /** What may be changed, from the ground up. */

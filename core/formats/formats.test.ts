@@ -1,19 +1,10 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import type { Hand } from '../phrases';
-import '../test/properties';
 import { SHOT_FIGURES, SHOT_RANGES, STRIKES, type Shot } from '../trial';
-import {
-  guessColumns,
-  OUR_HEADERS,
-  readShots,
-  shotRows,
-  signIn,
-  stillAsked,
-  unitIn,
-  type ColumnSource,
-} from '.';
-
+import { guessColumns, signIn, stillAsked, unitIn, type ColumnSource } from './columns';
+import { OUR_HEADERS, readShots, shotRows } from './shotFile';
+import '../test/properties';
 const parsed = (text: string): string[][] => Papa.parse<string[]>(text, { skipEmptyLines: false }).data;
 const anyShot: fc.Arbitrary<Shot> = fc.record(
   {

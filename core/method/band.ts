@@ -1,7 +1,7 @@
-import { SD_IN_95_PERCENT, type Body, type Build, type BuildFigureName } from '../build';
-import { InputError } from '../guards';
-import { degrees, radians } from '../ground';
-import { arcOf, pathOnArc } from '../path';
+import type { Body, Build, BuildFigureName } from '../body';
+import { arcOf, pathOnArc } from '../club';
+import { SD_IN_95_PERCENT } from '../statistics';
+import { InputError, degrees, radians } from '../units';
 import type { Played } from './coverage';
 import type { FigureQuestion } from './questions';
 import type { Answer, Rule } from './types';

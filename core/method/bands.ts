@@ -1,13 +1,8 @@
-import type { Body } from '../build';
+import type { Body } from '../body';
+import { CHOICE_QUESTIONS, type ChoiceQuestion } from '../setup';
 import { bandOf, type Band, type RuleInput } from './band';
 import { answerFor, playedKey, type Played } from './coverage';
-import {
-  CHOICE_QUESTIONS,
-  FIGURE_QUESTION_NAMES,
-  FIGURE_QUESTIONS,
-  type ChoiceQuestion,
-  type FigureQuestion,
-} from './questions';
+import { FIGURE_QUESTION_NAMES, FIGURE_QUESTIONS, type FigureQuestion } from './questions';
 import type { Answer, HouseMethod } from './types';
 
 /** All that a method asks of one body with one club: a question it leaves free has no entry. */

@@ -1,11 +1,11 @@
-import { BAG, canPitch, clubById, type ClubId, type Shot } from '../club';
+import { BAG, canPitch, clubById, type ClubId, type ShotType } from '../club';
 import { QUESTIONS, type Question } from './questions';
 import type { Answer, HouseMethod } from './types';
 
 /** A club with the shot played with it. */
 export interface ClubAndShot {
   club: ClubId;
-  shot: Shot;
+  shot: ShotType;
 }
 
 /** What is played, with the club's own length. */
@@ -29,7 +29,7 @@ export const asPlayed = ({ club, shot }: ClubAndShot): Played => ({
   clubLengthInches: clubById(club).lengthInches,
 });
 
-const covers = (answer: Answer, club: ClubId, shot: Shot): boolean =>
+const covers = (answer: Answer, club: ClubId, shot: ShotType): boolean =>
   answer.shot === shot && answer.clubs.includes(club);
 
 /** A club and shot that a question answers never, or more than once. */
@@ -49,7 +49,7 @@ export function coverageFaults(questions: HouseMethod['questions']): CoverageFau
 }
 
 /** @throws Error when the method has no answer; the schema refuses such a method at every edge. */
-export function answerFor(method: HouseMethod, question: Question, club: ClubId, shot: Shot): Answer {
+export function answerFor(method: HouseMethod, question: Question, club: ClubId, shot: ShotType): Answer {
   const found = method.questions[question].answers.find((answer) => covers(answer, club, shot));
   if (!found) throw new Error(`${method.name} has no answer for ${question}, ${club}, ${shot}`);
   return found;

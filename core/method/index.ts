@@ -3,3 +3,5 @@ export * from './questions';
 export * from './coverage';
 export * from './band';
 export * from './bands';
+export * from './verdict';
+export * from './taught';

@@ -1,4 +1,4 @@
-import type { ClubId, Shot } from '../club';
+import type { ClubId, ShotType } from '../club';
 import type { Question } from './questions';
 
 /** Where a figure comes from; shown beside it wherever it decides something. */
@@ -135,7 +135,7 @@ export type RuleKind = Rule['kind'];
 
 /** One answer, for the clubs and the shot it is given for. */
 export interface Answer {
-  shot: Shot;
+  shot: ShotType;
   clubs: ClubId[];
   rule: Rule;
   tolerance: Tolerance;

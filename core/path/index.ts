@@ -1,1 +1,1 @@
-export * from './arc';
+export * from './personal';

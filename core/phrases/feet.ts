@@ -1,4 +1,4 @@
-import type { FootName } from '../ground';
+import type { FootName } from '../setup';
 
 export type Hand = 'right' | 'left';
 /** How a coach speaks of the feet: by their part in the swing, or by the student's own sides. */

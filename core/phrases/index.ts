@@ -1,3 +1,6 @@
-export * from './figures';
 export * from './feet';
+export * from './figures';
 export * from './instruction';
+export * from './compare';
+export * from './turn';
+export * from './trial';

@@ -1,6 +1,7 @@
-import type { Item, Verdict } from './types';
+import type { BandVerdict } from '../method';
+import type { Item } from '../setup';
 
-type Out = Exclude<Verdict, 'in'>;
+type Out = Exclude<BandVerdict, 'in'>;
 
 interface Cause {
   of: readonly [Item, Out];
@@ -62,8 +63,8 @@ const CAUSES: readonly Cause[] = [
 /** The cause of a finding among what else is out; null when it stands by itself. */
 export function causeOf(
   item: Item,
-  verdict: Verdict,
-  verdictOf: (item: Item) => Verdict | undefined,
+  verdict: BandVerdict,
+  verdictOf: (item: Item) => BandVerdict | undefined,
 ): { item: Item; words: string } | null {
   const found = CAUSES.find(
     ({ of, by }) => of[0] === item && of[1] === verdict && verdictOf(by[0]) === by[1],

@@ -1,8 +1,7 @@
-import { linesDisagree, type AddressMeasures } from '../ground';
-import type { Shot } from '../club';
-import type { Bands } from '../method';
-import type { Posture } from '../posture';
-import type { Item, Notice, Verdict } from './types';
+import type { ShotType } from '../club';
+import type { Bands, BandVerdict } from '../method';
+import { linesDisagree, type AddressMeasures, type Posture, type Item } from '../setup';
+import type { Notice } from './types';
 
 /** Feet or shoulders are said to be turned from this on (starting value), degrees. */
 const TURNED_DEGREES = 3;
@@ -11,7 +10,7 @@ export interface Noticed {
   measures: AddressMeasures;
   posture: Posture | undefined;
   bands: Bands;
-  shot: Shot;
+  shot: ShotType;
 }
 
 const inBand = (band: { low: number; high: number } | undefined, value: number): boolean =>
@@ -50,7 +49,7 @@ function conflictsOf({ measures, posture, bands }: Noticed): Notice[] {
 }
 
 interface WithVerdicts {
-  verdictOf: (item: Item) => Verdict | undefined;
+  verdictOf: (item: Item) => BandVerdict | undefined;
 }
 
 /** What a coach should be told beside the findings. */

@@ -1,40 +1,27 @@
-import { measureAddress, measureUncertainty, type Setup } from '../ground';
-import { answerFor, bandsFor, CHOICE_QUESTIONS, type Bands } from '../method';
-import { causeOf } from './causes';
-import { ITEM_DEFINITIONS, type Taken } from './items';
-import { noticesFor } from './notices';
+import { answerFor, bandsFor, verdictFor, type Bands, questionOf } from '../method';
 import {
+  CHOICE_QUESTIONS,
   ITEMS,
-  MODEL_VERSION,
-  type ChoiceFinding,
-  type Finding,
   type Item,
-  type Reading,
-  type ReadingInput,
-} from './types';
-import { verdictFor } from './verdict';
+  type MeasuredSetup,
+  FIGURES,
+  measuredFigure,
+  measureSetup,
+} from '../setup';
+import { causeOf } from './causes';
+import { noticesFor } from './notices';
+import { MODEL_VERSION, type ChoiceFinding, type Finding, type Reading, type ReadingInput } from './types';
 import { weightOf } from './weigh';
 import { withholder } from './withhold';
 
 export const MOST_PUT_FORWARD = 2;
 
-const measuredBefore = new WeakMap<Setup, Taken>();
-
-/** Everything that is measured of a setup, measured once. */
-function takenOf(setup: Setup): Taken {
-  const known = measuredBefore.get(setup);
-  if (known) return known;
-  const { address } = setup;
-  const taken = { setup, measures: measureAddress(address), sure: measureUncertainty(address) };
-  measuredBefore.set(setup, taken);
-  return taken;
-}
-
 /** A finding by itself, before it is set beside the others; null when not seen or left free. */
-function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Taken): Finding | null {
-  const { question, unit, measured: measure } = ITEM_DEFINITIONS[item];
+function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: MeasuredSetup): Finding | null {
+  const question = questionOf(item);
+  const { unit } = FIGURES[item];
   const band = bands.figures[question];
-  const found = band && measure(taken);
+  const found = band && measuredFigure(taken, item);
   if (!band || !found) return null;
   const { value: measured, uncertainty } = found;
   const { low, middle, high, widenedBy, untested } = band;
@@ -116,7 +103,7 @@ function choicesFor({ method, setup, club, shot }: ReadingInput, bands: Bands): 
  */
 export function readSetup(input: ReadingInput): Reading {
   const { setup, method, build, legs, cautions = [] } = input;
-  const taken = takenOf(setup);
+  const taken = input.measured ?? measureSetup(setup);
   const bands = bandsFor(method, { build, legs }, input);
   const findings = ITEMS.flatMap((item) => findingFor(item, input, bands, taken) ?? []);
   const verdicts = new Map(findings.map((finding) => [finding.item, finding.verdict]));

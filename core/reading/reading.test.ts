@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { PRESETS } from '../method/presets';
 import {
   BAG,
   cautionsFor,
@@ -11,13 +12,12 @@ import {
   readSetup,
   startingSetup,
   verdictFor,
-  withItem,
+  withFigure,
   withSuggestions,
   type Item,
   type ReadingInput,
   type Setup,
 } from '..';
-import { PRESETS } from '../presets';
 import { build, estimated, method, setup } from '../test/example';
 
 const read = (of: Setup, over: Partial<ReadingInput> = {}) =>
@@ -40,7 +40,7 @@ const presetNamed = (key: string) => ({
 
 /** Every figure of the posture looked at, so that all of them are read. */
 const everythingSeen = (of: Setup): Setup =>
-  POSTURE_FIGURES.reduce((seen, figure) => withItem(seen, figure, 0), of);
+  POSTURE_FIGURES.reduce((seen, figure) => withFigure(seen, figure, 0), of);
 
 const middled = (over: Partial<ReadingInput> = {}): Setup => {
   const start = everythingSeen(startingSetup(over.build ?? build(), over.clubLengthInches ?? 37));
@@ -96,7 +96,7 @@ describe('a reading', () => {
   });
 
   test('a square trail foot is below, says why, what it limits and where the band comes from', () => {
-    const finding = read(withItem(middled(), 'trailFlare', 2)).findings.find(
+    const finding = read(withFigure(middled(), 'trailFlare', 2)).findings.find(
       (each) => each.item === 'trailFlare',
     )!;
     expect(finding).toMatchObject({
@@ -114,7 +114,7 @@ describe('a reading', () => {
 
   test('the same square trail foot on a pitch is in its band, on purpose', () => {
     const input = { club: 'sand-wedge' as const, clubLengthInches: 35.25, shot: 'pitch' as const };
-    const pitch = withItem(middled(input), 'trailFlare', 2);
+    const pitch = withFigure(middled(input), 'trailFlare', 2);
     expect(read(pitch, input).findings.find((each) => each.item === 'trailFlare')!.verdict).toBe('in');
   });
 
@@ -128,7 +128,7 @@ describe('a reading', () => {
     const start = middled();
     const findings = read(start).findings;
     const moved = off.reduce(
-      (sum, [item, by]) => withItem(sum, item, findings.find((each) => each.item === item)!.middle + by),
+      (sum, [item, by]) => withFigure(sum, item, findings.find((each) => each.item === item)!.middle + by),
       start,
     );
     const forward = read(moved)
@@ -141,8 +141,12 @@ describe('a reading', () => {
   test('a close call waits behind what is plainly out', () => {
     const start = middled();
     // 1 mm outside a width band is within the 10 mm it is measured to.
-    const close = withItem(withItem(start, 'stanceWidth', read(start).findings[0]!.high + 1), 'leadFlare', 5);
-    const both = withItem(close, 'trailFlare', 5);
+    const close = withFigure(
+      withFigure(start, 'stanceWidth', read(start).findings[0]!.high + 1),
+      'leadFlare',
+      5,
+    );
+    const both = withFigure(close, 'trailFlare', 5);
     const forward = read(both)
       .findings.filter((finding) => finding.putForward)
       .map((finding) => finding.item);
@@ -157,7 +161,7 @@ describe('a reading', () => {
     expect(read(twisted).notices).toContainEqual(
       expect.objectContaining({ kind: 'flare moved the toe line', foot: 'lead' }),
     );
-    const kept = withItem(setup(), 'leadFlare', 45);
+    const kept = withFigure(setup(), 'leadFlare', 45);
     expect(read(kept).notices).toContainEqual(expect.objectContaining({ kind: 'lines disagree' }));
     expect(read(setup({ width: 40 })).notices).toContainEqual(
       expect.objectContaining({ kind: 'shoes overlap' }),
@@ -179,7 +183,7 @@ const forwardOf = (of: Setup, over: Partial<ReadingInput> = {}) =>
     .findings.filter((each) => each.putForward)
     .map((each) => each.item);
 const put = (of: Setup, items: Partial<Record<Item, number>>) =>
-  Object.entries(items).reduce((sum, [item, value]) => withItem(sum, item as Item, value), of);
+  Object.entries(items).reduce((sum, [item, value]) => withFigure(sum, item as Item, value), of);
 const kinds = (of: Setup, over: Partial<ReadingInput> = {}) =>
   read(of, over).notices.map((notice) => notice.kind);
 

@@ -1,31 +1,10 @@
-import type { Body, BuildFigureName } from '../build';
-import type { Caution } from '../cautions';
-import type { Setup } from '../ground';
-import { POSTURE_FIGURES } from '../posture';
-import type { ChoiceQuestion, FigureMark, FigureQuestion, HouseMethod, Played, Unit } from '../method';
+import type { Body, BuildFigureName, Caution } from '../body';
+import type { FigureMark, FigureQuestion, HouseMethod, BandVerdict, Played } from '../method';
+import type { ChoiceQuestion, Item, MeasuredSetup, Setup } from '../setup';
+import type { Unit } from '../units';
 
 /** Raised whenever a figure of a reading could come out differently for the same input. */
 export const MODEL_VERSION = '2.0.0';
-
-/**
- * What is measured to answer the questions; heel to toe is measured under each foot. From the
- * ground up, new ones at the end: the log keeps findings by their place.
- */
-export const ITEMS = [
-  'stanceWidth',
-  'leadFlare',
-  'trailFlare',
-  'stanceLine',
-  'ballAlong',
-  'leadShare',
-  'leadHeelToe',
-  'trailHeelToe',
-  'ballOut',
-  ...POSTURE_FIGURES,
-] as const;
-export type Item = (typeof ITEMS)[number];
-
-export type Verdict = 'below' | 'in' | 'above';
 
 /** Why a finding weighs what it does, each part in what a coach can just notice. */
 export interface Weight {
@@ -49,7 +28,7 @@ export interface Finding {
   low: number;
   middle: number;
   high: number;
-  verdict: Verdict;
+  verdict: BandVerdict;
   /** The nearest edge of the band is within one standard deviation: it could be either. */
   close: boolean;
   /** Estimated build figures that made the band wider. */
@@ -91,6 +70,8 @@ export type Notice =
 
 export interface ReadingInput extends Body, Played {
   setup: Setup;
+  /** The same setup measured, where the caller has measured it already. */
+  measured?: MeasuredSetup;
   method: HouseMethod;
   /** What the student's notes and age ask to be left alone. */
   cautions?: readonly Caution[];

@@ -1,10 +1,10 @@
-import type { Part } from '../method';
-import { ITEM_DEFINITIONS } from './items';
-import type { Finding, Item, Verdict, Weight } from './types';
+import type { BandVerdict } from '../method';
+import { type Part, type Item, FIGURES } from '../setup';
+import type { Finding, Weight } from './types';
 
 /** What one unit outside a band costs, degrees of turn and of path (starting values). */
 interface Cost {
-  turn?: Partial<Record<Exclude<Verdict, 'in'>, number>>;
+  turn?: Partial<Record<Exclude<BandVerdict, 'in'>, number>>;
   path?: number;
 }
 
@@ -55,7 +55,7 @@ export function weightOf({
 }: Pick<Finding, 'item' | 'measured' | 'low' | 'high' | 'verdict'>): Weight {
   if (verdict === 'in') return NO_WEIGHT;
   const outside = Math.max(low - measured, measured - high);
-  const { justNoticeable, part } = ITEM_DEFINITIONS[item];
+  const { justNoticeable, part } = FIGURES[item];
   const cost = COSTS[item];
   const out = outside / justNoticeable;
   const turn = (outside * (cost?.turn?.[verdict] ?? 0)) / TURN_STEP;

@@ -1,6 +1,7 @@
-import type { Caution, Remedy } from '../cautions';
-import type { Posture } from '../posture';
-import type { Finding, Item, Verdict } from './types';
+import type { Caution, Remedy } from '../body';
+import type { BandVerdict } from '../method';
+import type { Posture, Item } from '../setup';
+import type { Finding } from './types';
 
 interface Restraint {
   remedies: readonly Remedy[];
@@ -17,7 +18,7 @@ const MORE_TURN: readonly Remedy[] = [
 function restraintsOf(
   cautions: readonly Caution[],
   posture: Posture | undefined,
-  verdictOf: (item: Item) => Verdict | undefined,
+  verdictOf: (item: Item) => BandVerdict | undefined,
 ): Restraint[] {
   const tooFar = verdictOf('hipTurn') === 'above' || verdictOf('shoulderTurn') === 'above';
   return [
@@ -40,7 +41,7 @@ function restraintsOf(
 export function withholder(
   cautions: readonly Caution[],
   posture: Posture | undefined,
-  verdictOf: (item: Item) => Verdict | undefined,
+  verdictOf: (item: Item) => BandVerdict | undefined,
 ): (finding: Pick<Finding, 'item' | 'verdict'>) => string | null {
   const restraints = restraintsOf(cautions, posture, verdictOf);
   return ({ item, verdict }) => {

@@ -1,6 +1,5 @@
+import { SHOULDERS_AND_NEUTRAL } from '../method/presets';
 import type { Address, Body, Build, HouseMethod, Setup } from '..';
-import { SHOULDERS_AND_NEUTRAL } from '../presets';
-
 /** A shoe of 290 by 105 mm on feet 500 mm apart, level, and the ball 50 mm inside the lead heel. */
 export const address = (
   over: Partial<{ leadFlare: number; trailFlare: number; width: number; shoe: number }> = {},

@@ -1,5 +1,5 @@
-import { InputError } from '../guards';
-import { seeded } from '../turn';
+import { seeded } from '../statistics';
+import { InputError } from '../units';
 import { ARMS, type Arm } from './types';
 
 /** Shots a side at each look; after the last the trial is over. */

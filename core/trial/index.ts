@@ -5,5 +5,5 @@ export * from './permute';
 export * from './estimate';
 export * from './verdict';
 export * from './plan';
-export * from './apart';
+export * from './factorial';
 export * from './misses';

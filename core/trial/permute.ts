@@ -1,5 +1,5 @@
-import { InputError } from '../guards';
-import { seeded } from '../turn';
+import { seeded } from '../statistics';
+import { InputError } from '../units';
 
 /** A block of shots as sums: how many count, and what they come to together. */
 export interface Block {

@@ -1,4 +1,4 @@
-import { normals, seeded } from '../turn';
+import { normals, seeded } from '../statistics';
 import { drawOrder, LOOKS, type BlockSize } from './design';
 import { permutationTest, type Stage } from './permute';
 import { LEVELS } from './verdict';

@@ -1,5 +1,8 @@
+import { drawOrder, LOOKS } from './design';
+import { permutationTest, type Stage } from './permute';
+import { chanceToKeep } from './plan';
+import { LEVELS } from './verdict';
 import { normals, seeded } from '..';
-import { drawOrder, LOOKS, permutationTest, chanceToKeep, LEVELS, type Stage } from '.';
 
 /** Trials with drift over the sitting, a warm-up that lingers, blocks that differ and mishits. */
 interface Nuisances {

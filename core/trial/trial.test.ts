@@ -1,31 +1,21 @@
 import { permutationTest as reference } from 'simple-statistics';
 import fc from 'fast-check';
+import { drawOrder, LOOKS, nextOf } from './design';
+import {
+  chanceBeyond,
+  hodgesLehmann,
+  shareInterval,
+  shiftInterval,
+  studentQuantile,
+  studentTail,
+} from './estimate';
+import { missPattern } from './misses';
+import { observedDifference, permutationTest, type Stage } from './permute';
+import type { Shot } from './types';
+import { compare, ownScatter, shotsToShow, verdictOf, type TrialPlan, type TrialShot } from './verdict';
 import { normals, seeded } from '..';
 import { groups, twoSided } from '../test/groups';
 import '../test/properties';
-import {
-  chanceBeyond,
-  compare,
-  drawOrder,
-  hodgesLehmann,
-  LOOKS,
-  missPattern,
-  nextOf,
-  observedDifference,
-  ownScatter,
-  permutationTest,
-  shareInterval,
-  shiftInterval,
-  shotsToShow,
-  studentQuantile,
-  studentTail,
-  verdictOf,
-  type Shot,
-  type Stage,
-  type TrialPlan,
-  type TrialShot,
-} from '.';
-
 /** R's `sleep` data: extra hours of sleep with two drugs (Student 1908, The Probable Error of a Mean). */
 const SLEEP = {
   one: [0.7, -1.6, -0.2, -1.2, -0.1, 3.4, 3.7, 0.8, 0.0, 2.0],

@@ -1,5 +1,5 @@
-import { chanceBeyond, hodgesLehmann, shiftInterval, studentQuantile } from './estimate';
 import { blocksAdded, LOOKS, type Design, type Look, type Placed } from './design';
+import { chanceBeyond, hodgesLehmann, shiftInterval, studentQuantile } from './estimate';
 import { OUTCOME_DEFINITIONS, type Outcome } from './outcomes';
 import { observedDifference, permutationTest, turned, type Block, type Stage } from './permute';
 import type { Arm, Shot } from './types';
@@ -135,18 +135,18 @@ export function compare(
 }
 
 export const VERDICTS = ['keep', 'not yet', 'drop'] as const;
-export type Verdict = (typeof VERDICTS)[number];
+export type TrialVerdict = (typeof VERDICTS)[number];
 
 /** What a coach may decide at a look. */
 export const DECISIONS = ['keep', 'go on', 'drop'] as const;
 export type Decision = (typeof DECISIONS)[number];
 
 /** What a verdict comes to when nobody overrules it. */
-export const decisionOf = (verdict: Verdict): Decision => (verdict === 'not yet' ? 'go on' : verdict);
+export const decisionOf = (verdict: TrialVerdict): Decision => (verdict === 'not yet' ? 'go on' : verdict);
 
-export interface TrialVerdict {
+export interface LookResult {
   look: Look;
-  verdict: Verdict;
+  verdict: TrialVerdict;
   /** Why, in one of a few ways. */
   because: 'pain' | 'better' | 'worse' | 'unclear' | 'never shown' | 'not seen';
   level: number;
@@ -205,10 +205,10 @@ export function verdictOf(
   shots: readonly TrialShot[],
   look: Look,
   painUp: boolean,
-): TrialVerdict {
+): LookResult {
   const primary = compare(plan, plan.primary, shots, look, plan.margin);
   const level = LEVELS[look - 1]!;
-  const say = (verdict: Verdict, because: TrialVerdict['because'], more: TrialVerdict['more'] = null) => ({
+  const say = (verdict: TrialVerdict, because: LookResult['because'], more: LookResult['more'] = null) => ({
     look,
     verdict,
     because,

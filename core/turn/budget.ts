@@ -1,15 +1,8 @@
-import type { FootName } from '../ground';
-import { normals, seeded } from './random';
+import type { FootName } from '../setup';
+import { normals, seeded } from '../statistics';
+import type { Angle } from '../units';
 import { stopsOf } from './stops';
-import {
-  STOPS,
-  type Angle,
-  type Goal,
-  type Stop,
-  type Turn,
-  type TurningBody,
-  type TurningFeet,
-} from './types';
+import { STOPS, type Goal, type Stop, type Turn, type TurningBody, type TurningFeet } from './types';
 
 /** Shoulders a right angle at the top, the pelvis half of one by impact: common practice, no source. */
 export const USUAL_GOAL: Goal = { shoulders: 90, through: 45 };

@@ -1,7 +1,7 @@
-import { MEASURED_FLARE_UNCERTAINTY } from './uncertainty';
-import { reachOf, stopsOf, STOP_DEFINITIONS, TURN_PER_LIFT_MM } from './stops';
-import type { FootName } from '../ground';
-import type { Angle, Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
+import type { FootName } from '../setup';
+import type { Angle } from '../units';
+import { MEASURED_FLARE_UNCERTAINTY, reachOf, stopsOf, STOP_DEFINITIONS, TURN_PER_LIFT_MM } from './stops';
+import type { Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
 
 /** A turn that was measured on known feet. */
 export interface MeasuredTurn {

@@ -1,5 +1,6 @@
-import type { Build } from '../build';
-import { radians, type Address } from '../ground';
+import type { Build } from '../body';
+import type { Address } from '../setup';
+import { radians } from '../units';
 
 /** Shares of height (Drillis & Contini 1966, in Winter, Biomechanics; from memory). */
 const THIGH = 0.245;

@@ -1,6 +1,9 @@
-import type { FootName } from '../ground';
-import { MEASURED_FLARE_UNCERTAINTY } from './uncertainty';
-import type { Angle, Gives, LegsAndTrunk, Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
+import type { FootName } from '../setup';
+import type { Angle } from '../units';
+import type { Gives, LegsAndTrunk, Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
+
+/** A flare placed with a stick (starting value), one standard deviation, degrees. */
+export const MEASURED_FLARE_UNCERTAINTY = 2;
 
 /** Starting values, one standard deviation 6, until measured turns say otherwise. */
 export const STARTING_GIVES: Gives = {

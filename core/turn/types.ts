@@ -1,10 +1,5 @@
-import type { FootName } from '../ground';
-
-/** An angle with one standard deviation, degrees. */
-export interface Angle {
-  value: number;
-  uncertainty: number;
-}
+import type { FootName } from '../setup';
+import type { Angle } from '../units';
 
 export const TURNS = ['back', 'through'] as const;
 /** Which way the pelvis turns from the square line: going back, or going through. */

@@ -11,14 +11,14 @@ import {
   readSetup,
   shoeLengthFromSize,
   setupAsTaught,
-  withItem,
   withSuggestions,
+  withFigure,
   type BuildFigureName,
   type Caution,
   type HouseMethod,
   type Setup,
 } from '@pedastance/core';
-import { PRESETS } from '@pedastance/core/presets';
+import { PRESETS } from '@pedastance/core/method/presets';
 import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { hashPassword } from '../accounts/passwords';
@@ -104,7 +104,7 @@ function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setu
   const taught = setupAsTaught(method, body, played);
   const { findings } = readSetup({ ...body, ...played, method, setup: taught });
   const moved = findings.reduce(
-    (setup, finding) => withItem(setup, finding.item, finding.middle + (lesson.offsets[finding.item] ?? 0)),
+    (setup, finding) => withFigure(setup, finding.item, finding.middle + (lesson.offsets[finding.item] ?? 0)),
     taught,
   );
   return lesson.posture ? { ...moved, posture: lesson.posture } : moved;

@@ -5,7 +5,7 @@ import type {
   Item,
   Posture,
   ShoeSizeSystem,
-  Shot,
+  ShotType,
   ClubId,
   Hand,
 } from '@pedastance/core';
@@ -17,7 +17,7 @@ import type {
 export interface DemoLesson {
   daysAgo: number;
   club: ClubId;
-  shot?: Shot;
+  shot?: ShotType;
   offsets: Partial<Record<Item, number>>;
   /** What was looked at above the feet. */
   posture?: Posture;

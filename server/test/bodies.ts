@@ -13,7 +13,7 @@ import type {
   TrialEntry,
 } from '@pedastance/contract';
 import { readSetup, withSuggestions, type Posture } from '@pedastance/core';
-import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
+import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { build as exampleBuild, setup as exampleSetup } from '../../core/test/example';
 import type { Coach, World } from './world';

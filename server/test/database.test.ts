@@ -1,6 +1,6 @@
 import { Client } from 'pg';
 import { QUESTIONS } from '@pedastance/core';
-import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
+import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { listMethods } from '../store/methods';
 import { applicationUrl } from '../config/settings';

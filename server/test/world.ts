@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { OWNER_HEADER, ownerOf, type Identity } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core';
-import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/presets';
+import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import type { Express } from 'express';
 import { Client, type Pool } from 'pg';
 import pino from 'pino';

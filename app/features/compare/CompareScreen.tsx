@@ -1,7 +1,7 @@
 import type { Student } from '@pedastance/contract';
-import type { Setup } from '@pedastance/core/ground';
+import { bodyWith } from '@pedastance/core/body';
 import { asPlayed, type HouseMethod, type Played } from '@pedastance/core/method';
-import { bodyWith } from '@pedastance/core/screen';
+import type { Setup } from '@pedastance/core/setup';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

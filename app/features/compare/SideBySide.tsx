@@ -1,22 +1,22 @@
 import type { Student } from '@pedastance/contract';
-import type { Body as StudentBody } from '@pedastance/core/build';
-import { isChoiceQuestion, PARTS, partOf, type HouseMethod } from '@pedastance/core/method';
-import {
-  bandWords,
-  inFootWords,
-  ITEM_NAMES,
-  capitalised,
-  QUESTION_NAMES,
-  questionFigure,
-  type Speech,
-} from '@pedastance/core/phrases';
+import type { Body as StudentBody } from '@pedastance/core/body';
+import { isChoiceQuestion, partOf, type HouseMethod } from '@pedastance/core/method';
 import {
   compareMethods,
-  differenceSentence,
   disputesAmong,
   type ComparedCell,
   type ComparedRow,
-} from '@pedastance/core/compare';
+} from '@pedastance/core/method/compare';
+import {
+  bandWords,
+  inFootWords,
+  capitalised,
+  questionFigure,
+  differenceSentence,
+  questionName,
+  type Speech,
+} from '@pedastance/core/phrases';
+import { PARTS, FIGURE_WORDS } from '@pedastance/core/setup';
 import { Fragment, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { VERDICT_SHAPES } from '../../plan/drawing';
@@ -36,7 +36,7 @@ function cellVerdict({ question }: ComparedRow, verdict: NonNullable<ComparedCel
 }
 
 const rowName = ({ item, question }: ComparedRow, speech: Speech): string =>
-  capitalised(inFootWords(item ? ITEM_NAMES[item] : QUESTION_NAMES[question], speech.feet, speech.hand));
+  capitalised(inFootWords(item ? FIGURE_WORDS[item].name : questionName(question), speech.feet, speech.hand));
 
 function measuredWords({ question, measured, seen }: ComparedRow, speech: Speech): string {
   if (seen !== null) return seen;

@@ -1,12 +1,11 @@
+import { naturalToeOut, type Body as StudentBody } from '@pedastance/core/body';
 import { fitBag } from '@pedastance/core/fit';
-import { measureAddress } from '@pedastance/core/ground';
-import { naturalToeOut, turningBody } from '@pedastance/core/screen';
-import { goalOf } from '@pedastance/core/turn';
-import type { Student } from '@pedastance/contract';
-import type { Body as StudentBody } from '@pedastance/core/build';
 import { playedKey, type FigureQuestion, type HouseMethod, type Played } from '@pedastance/core/method';
+import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/method/compare';
 import { questionFigure, type Speech } from '@pedastance/core/phrases';
-import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/compare';
+import { measureAddress } from '@pedastance/core/setup';
+import { turningBody, goalOf } from '@pedastance/core/turn';
+import type { Student } from '@pedastance/contract';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { wholeGhost } from '../../plan/drawing';

@@ -1,19 +1,17 @@
+import { partOf, FIGURE_QUESTIONS } from '@pedastance/core/method';
+import { questionFigure, questionName, type Speech } from '@pedastance/core/phrases';
 import {
   CHOICES,
   CHOICE_QUESTIONS,
-  partOf,
-  FIGURE_QUESTIONS,
   PARTS,
-  type ChoiceQuestion,
-} from '@pedastance/core/method';
-import { QUESTION_NAMES, lengthIn, millimetres, questionFigure, type Speech } from '@pedastance/core/phrases';
-import {
   BY_EYE,
   POSTURE_FIGURES,
   SWING_PATHS,
+  type ChoiceQuestion,
   type Posture,
   type PostureFigure,
-} from '@pedastance/core/posture';
+} from '@pedastance/core/setup';
+import { lengthIn, millimetres } from '@pedastance/core/units';
 import { useState } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -174,8 +172,8 @@ function ChoiceItem({ question }: { question: ChoiceQuestion }) {
   }));
   return (
     <View className="gap-1.5 border-b border-grid py-2" testID={`body-${question}`}>
-      <Body className="font-semibold">{QUESTION_NAMES[question]}</Body>
-      <Chips label={QUESTION_NAMES[question]} chips={chips} />
+      <Body className="font-semibold">{questionName(question)}</Body>
+      <Chips label={questionName(question)} chips={chips} />
     </View>
   );
 }

@@ -1,7 +1,7 @@
-import { withItem, withSuggestions } from '@pedastance/core/change';
-import type { Setup } from '@pedastance/core/ground';
+import { withSuggestions } from '@pedastance/core/method';
 import type { Speech } from '@pedastance/core/phrases';
-import type { Finding, Item } from '@pedastance/core/reading';
+import type { Finding } from '@pedastance/core/reading';
+import { withFigure, type Setup, type Item } from '@pedastance/core/setup';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { lesson, openStep, replaceAgreed } from '../../state/lesson';
@@ -41,7 +41,7 @@ function Suggestion({
   setup: Setup;
   speech: Speech;
 }) {
-  const lines = tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
+  const lines = tellChange(setup, withFigure(setup, finding.item, finding.middle), speech);
   return (
     <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3">
       <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)}`}</Body>

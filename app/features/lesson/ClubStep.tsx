@@ -1,7 +1,7 @@
 import type { NewBuild } from '@pedastance/contract';
-import { BAG, canPitch, checkedClubLength, type ClubId, type Shot } from '@pedastance/core/club';
-import type { Setup } from '@pedastance/core/ground';
-import { InputError } from '@pedastance/core/guards';
+import { BAG, canPitch, checkedClubLength, type ClubId, type ShotType } from '@pedastance/core/club';
+import type { Setup } from '@pedastance/core/setup';
+import { InputError } from '@pedastance/core/units';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -22,7 +22,7 @@ function useLastFeet(studentId: string, build: NewBuild) {
   const builds = useRecords((state) => state.builds);
   return useMemo(() => {
     const records = recordsOf(Object.values(entries), studentId);
-    return (club: ClubId, shot: Shot): Setup | null => {
+    return (club: ClubId, shot: ShotType): Setup | null => {
       const last = records.find(
         ({ address, reading }) =>
           address.club === club && address.shot === shot && !outgrown(builds[reading.buildId], build),
@@ -66,7 +66,7 @@ export function ClubStep() {
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const lengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   const lastFeet = useLastFeet(student.id, build);
-  const choose = (nextClub: ClubId, nextShot: Shot) =>
+  const choose = (nextClub: ClubId, nextShot: ShotType) =>
     chooseClub(nextClub, nextShot, build.figures, lastFeet);
   return (
     <View className="flex-1">
@@ -100,7 +100,7 @@ export function ClubStep() {
           <>
             <View className="gap-1">
               <Choice
-                label="Shot"
+                label="ShotType"
                 options={[
                   { value: 'full', words: 'Full swing' },
                   { value: 'pitch', words: 'Pitch', disabled: !canPitch(club) },

@@ -1,4 +1,5 @@
-import { lengthFigure, lengthIn, millimetres, type Speech } from '@pedastance/core/phrases';
+import type { Speech } from '@pedastance/core/phrases';
+import { lengthFigure, lengthIn, millimetres } from '@pedastance/core/units';
 import UndoIcon from 'lucide-react-native/icons/undo-2';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';

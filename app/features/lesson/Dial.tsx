@@ -1,5 +1,5 @@
-import { angleFigure } from '@pedastance/core/phrases';
-import { BY_EYE_UNCERTAINTY } from '@pedastance/core/screen';
+import { BY_EYE_UNCERTAINTY } from '@pedastance/core/body';
+import { angleFigure } from '@pedastance/core/units';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';

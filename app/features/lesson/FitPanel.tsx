@@ -1,3 +1,4 @@
+import { naturalToeOut, legTestOf } from '@pedastance/core/body';
 import {
   MOVES,
   type Fit,
@@ -7,17 +8,10 @@ import {
   type Relaxation,
   type Requirement,
 } from '@pedastance/core/fit';
-import type { Setup } from '@pedastance/core/ground';
 import { bandsFor, type Bands } from '@pedastance/core/method';
-import {
-  capitalised,
-  CHANGE_NAMES,
-  inFootWords,
-  figureWithUnit,
-  type Speech,
-} from '@pedastance/core/phrases';
-import { naturalToeOut, legTestOf } from '@pedastance/core/screen';
-import { gainWords } from '@pedastance/core/turnPhrases';
+import { capitalised, inFootWords, gainWords, type Speech } from '@pedastance/core/phrases';
+import { FIGURE_WORDS, type Setup } from '@pedastance/core/setup';
+import { figureWithUnit } from '@pedastance/core/units';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
@@ -165,13 +159,13 @@ function Answer({ answer, at, setup, speech }: AnswerProps) {
 const REQUIREMENT_NAMES: Record<Requirement, string> = {
   'turn back': 'The turn back',
   'turn through': 'The turn through',
-  stanceWidth: CHANGE_NAMES.stanceWidth,
+  stanceWidth: FIGURE_WORDS.stanceWidth.name,
   stanceLine: 'The stance line',
   leadFlare: 'The lead foot’s flare',
   trailFlare: 'The trail foot’s flare',
-  ballAlong: CHANGE_NAMES.ballAlong,
-  leadShare: CHANGE_NAMES.leadShare,
-  hipBump: CHANGE_NAMES.hipBump,
+  ballAlong: FIGURE_WORDS.ballAlong.name,
+  leadShare: FIGURE_WORDS.leadShare.name,
+  hipBump: FIGURE_WORDS.hipBump.name,
 };
 
 const RELAXED_UNITS: Partial<Record<Requirement, 'mm' | 'percent'>> = {

@@ -1,4 +1,4 @@
-import { gaugeAnswer, type GaugeReading, type GaugeState } from '@pedastance/core/screen';
+import { gaugeAnswer, type GaugeReading, type GaugeState } from '@pedastance/core/body';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';

@@ -1,18 +1,19 @@
-import { NOT_MEDICAL_ADVICE } from '@pedastance/core/cautions';
-import { measureAddress } from '@pedastance/core/ground';
-import { angleFigure, type Speech } from '@pedastance/core/phrases';
 import {
+  NOT_MEDICAL_ADVICE,
   angleOf,
   hasOutgrown,
   SCREEN_DEFINITIONS,
   SCREEN_ITEMS,
   spreadOf,
-  turningBody,
+  turnFromWidth,
   type Screen,
   type ScreenItem,
-  turnFromWidth,
   type AngleWay,
-} from '@pedastance/core/screen';
+} from '@pedastance/core/body';
+import type { Speech } from '@pedastance/core/phrases';
+import { measureAddress } from '@pedastance/core/setup';
+import { turningBody } from '@pedastance/core/turn';
+import { angleFigure, type Angle } from '@pedastance/core/units';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -26,7 +27,6 @@ import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { spoken, useSpeech } from '../log/sentences';
 import { day } from '../students/format';
 import { typedNumber } from '../students/buildForm';
-import type { Angle } from '@pedastance/core/turn';
 import { useLessonContext } from './context';
 import { Dial } from './Dial';
 import { Gauge } from './Gauge';

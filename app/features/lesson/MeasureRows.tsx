@@ -1,5 +1,5 @@
 import { inFootWords, type Speech } from '@pedastance/core/phrases';
-import type { Item } from '@pedastance/core/reading';
+import type { Item } from '@pedastance/core/setup';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useStore } from 'zustand';

@@ -1,7 +1,6 @@
-import { withItem } from '@pedastance/core/change';
-import type { Setup } from '@pedastance/core/ground';
 import type { Speech } from '@pedastance/core/phrases';
 import type { Finding } from '@pedastance/core/reading';
+import { withFigure, type Setup } from '@pedastance/core/setup';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -22,7 +21,7 @@ import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 
 const adviceFor = (setup: Setup, finding: Finding, speech: Speech): string[] =>
-  finding.verdict === 'in' ? [] : tellChange(setup, withItem(setup, finding.item, finding.middle), speech);
+  finding.verdict === 'in' ? [] : tellChange(setup, withFigure(setup, finding.item, finding.middle), speech);
 
 export function NotPlaced() {
   const feetPlaced = useStore(lesson, (state) => state.draft?.feetPlaced);

@@ -1,6 +1,6 @@
-import type { Build } from '@pedastance/core/build';
-import type { Address } from '@pedastance/core/ground';
-import { angleFigure, inFootWords, lengthWithUnit, type Speech } from '@pedastance/core/phrases';
+import type { Build } from '@pedastance/core/body';
+import { inFootWords, stopSentence, type Speech } from '@pedastance/core/phrases';
+import type { Address } from '@pedastance/core/setup';
 import {
   footHasToComeRound,
   SHOULDER_GOALS,
@@ -10,7 +10,7 @@ import {
   USUAL_NEEDED,
   type TurnTrade,
 } from '@pedastance/core/turn';
-import { stopSentence } from '@pedastance/core/turnPhrases';
+import { angleFigure, lengthWithUnit } from '@pedastance/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { changeDraft, currentSetup, openStep } from '../../state/lesson';

@@ -1,5 +1,4 @@
-import type { Speech } from '@pedastance/core/phrases';
-import { budgetSentence, nextStopSentence } from '@pedastance/core/turnPhrases';
+import { budgetSentence, nextStopSentence, type Speech } from '@pedastance/core/phrases';
 import { View } from 'react-native';
 import { Body } from '../../ui/Words';
 import type { Turning } from './turning';

@@ -1,9 +1,8 @@
 import type { NewBuild, NewScreen, Student } from '@pedastance/contract';
-import { cautionsFor } from '@pedastance/core/cautions';
-import type { Setup } from '@pedastance/core/ground';
+import { cautionsFor, legTestOf } from '@pedastance/core/body';
 import type { HouseMethod } from '@pedastance/core/method';
 import { readSetup, type Reading } from '@pedastance/core/reading';
-import { legTestOf } from '@pedastance/core/screen';
+import type { Setup } from '@pedastance/core/setup';
 import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';

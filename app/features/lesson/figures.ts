@@ -1,13 +1,13 @@
-import { measureAddress, type AddressMeasures, type Setup } from '@pedastance/core/ground';
+import type { Speech } from '@pedastance/core/phrases';
 import {
-  angleFigure,
-  lengthFigure,
-  lengthWithUnit,
+  measureAddress,
   lineWords,
   setbackMark,
-  type Speech,
-} from '@pedastance/core/phrases';
-import type { Item } from '@pedastance/core/reading';
+  type AddressMeasures,
+  type Setup,
+  type Item,
+} from '@pedastance/core/setup';
+import { angleFigure, lengthFigure, lengthWithUnit } from '@pedastance/core/units';
 import type { Figure } from '../../plan/LiveFigure';
 import { VERDICT_SHAPES } from '../../plan/drawing';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';

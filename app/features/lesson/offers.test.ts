@@ -1,6 +1,6 @@
 import type { FitAnswer } from '@pedastance/core/fit';
-import { flareToeKept, setStanceWidth, type Setup } from '@pedastance/core/ground';
-import { startingSetup } from '@pedastance/core/change';
+import { startingSetup } from '@pedastance/core/method';
+import { flareToeKept, setStanceWidth, type Setup } from '@pedastance/core/setup';
 import { build } from '../../../core/test/example';
 import { offeredGhosts } from './offers';
 

@@ -1,5 +1,5 @@
 import type { FitAnswer } from '@pedastance/core/fit';
-import type { FootName, Setup } from '@pedastance/core/ground';
+import type { FootName, Setup } from '@pedastance/core/setup';
 import type { Ghost } from '../../plan/drawing';
 
 /** Feet nearer than this look the same on the plan, mm and degrees. */

@@ -1,4 +1,4 @@
-import type { Part } from '@pedastance/core/method';
+import type { Part } from '@pedastance/core/setup';
 
 /** What the parts of the body are headed with, from the ground up. */
 export const PART_NAMES: Record<Part, string> = {

@@ -6,10 +6,10 @@ import type {
   ReadingEntry,
   Student,
 } from '@pedastance/contract';
-import { differences } from '@pedastance/core/change';
 import { clubById } from '@pedastance/core/club';
 import type { HouseMethod } from '@pedastance/core/method';
 import type { Reading } from '@pedastance/core/reading';
+import { differences } from '@pedastance/core/setup';
 import { v7 as newId } from 'uuid';
 import { changeDraft, keepNow } from '../../state/lesson';
 import { untouchedClub, type LessonDraft } from '../../state/lessonDraft';

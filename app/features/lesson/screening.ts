@@ -4,7 +4,7 @@ import {
   type Screen,
   type ScreenItem,
   type ScreenedItem,
-} from '@pedastance/core/screen';
+} from '@pedastance/core/body';
 import { v7 as newId } from 'uuid';
 import type { NewScreen } from '@pedastance/contract';
 import { changeDraft, keepNow } from '../../state/lesson';

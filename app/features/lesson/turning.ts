@@ -1,6 +1,6 @@
-import { measureAddress, type Setup } from '@pedastance/core/ground';
-import { turningBody } from '@pedastance/core/screen';
+import { measureAddress, type Setup } from '@pedastance/core/setup';
 import {
+  turningBody,
   goalOf,
   turnBudget,
   USUAL_GOAL,

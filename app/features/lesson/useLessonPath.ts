@@ -1,4 +1,4 @@
-import type { PersonalPath } from '@pedastance/core/ownPath';
+import type { PersonalPath } from '@pedastance/core/path';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { usePersonalPath } from '../trial/usePersonalPath';

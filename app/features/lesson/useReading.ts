@@ -1,5 +1,5 @@
-import type { Setup } from '@pedastance/core/ground';
 import type { Reading } from '@pedastance/core/reading';
+import type { Setup } from '@pedastance/core/setup';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { useJudge } from './context';

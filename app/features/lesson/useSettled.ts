@@ -1,4 +1,4 @@
-import type { Setup } from '@pedastance/core/ground';
+import type { Setup } from '@pedastance/core/setup';
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';

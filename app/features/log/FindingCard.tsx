@@ -1,6 +1,7 @@
-import { BUILD_FIGURES, type BuildFigureName } from '@pedastance/core/build';
-import { ITEM_NAMES, QUESTION_NAMES, type Speech } from '@pedastance/core/phrases';
+import { BUILD_FIGURES, type BuildFigureName } from '@pedastance/core/body';
+import { questionName, type Speech } from '@pedastance/core/phrases';
 import type { ChoiceFinding, Finding } from '@pedastance/core/reading';
+import { FIGURE_WORDS } from '@pedastance/core/setup';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { VerdictMark } from '../../ui/VerdictMark';
@@ -69,7 +70,7 @@ interface FindingCardProps {
 
 const because = ({ because: cause }: Finding, speech: Speech): string =>
   cause
-    ? `Because ${spoken(cause.words, speech)} (${spoken(ITEM_NAMES[cause.item].toLowerCase(), speech)}).`
+    ? `Because ${spoken(cause.words, speech)} (${spoken(FIGURE_WORDS[cause.item].name.toLowerCase(), speech)}).`
     : '';
 
 /** One finding: measured against its band, and behind one tap why, what it limits, what to do. */
@@ -90,7 +91,7 @@ export function FindingCard({
           <Quiet>{findingBand(finding, speech)}</Quiet>
           {finding.close && <Quiet>· close call</Quiet>}
           {finding.because && (
-            <Quiet>{`· from ${spoken(ITEM_NAMES[finding.because.item].toLowerCase(), speech)}`}</Quiet>
+            <Quiet>{`· from ${spoken(FIGURE_WORDS[finding.because.item].name.toLowerCase(), speech)}`}</Quiet>
           )}
           {withheld !== null && <Quiet>· left alone</Quiet>}
         </View>
@@ -108,7 +109,7 @@ export function FindingCard({
       {finding.because && <Body>{because(finding, speech)}</Body>}
       {effects.map((effect) => (
         <Body key={effect.item}>
-          {`With it comes: ${spoken(ITEM_NAMES[effect.item].toLowerCase(), speech)} ${findingFigure(effect, effect.measured, speech)}, because ${spoken(effect.because?.words ?? '', speech)}.`}
+          {`With it comes: ${spoken(FIGURE_WORDS[effect.item].name.toLowerCase(), speech)} ${findingFigure(effect, effect.measured, speech)}, because ${spoken(effect.because?.words ?? '', speech)}.`}
         </Body>
       ))}
       {withheld === null ? (
@@ -140,7 +141,7 @@ export function FindingCard({
 export function ChoiceCard({ choice, speech }: { choice: ChoiceFinding; speech: Speech }) {
   const head = (
     <View className="flex-1">
-      <Body className="font-semibold">{QUESTION_NAMES[choice.question]}</Body>
+      <Body className="font-semibold">{questionName(choice.question)}</Body>
       <View className="flex-row flex-wrap items-center gap-x-2">
         <Body tone={choice.asTaught ? 'moss' : 'rust'} className="text-sm font-semibold">
           {choice.asTaught ? '● as taught' : '▲ otherwise'}

@@ -1,5 +1,6 @@
-import { differences } from '@pedastance/core/change';
-import { lengthWithUnit, type Speech } from '@pedastance/core/phrases';
+import type { Speech } from '@pedastance/core/phrases';
+import { differences } from '@pedastance/core/setup';
+import { lengthWithUnit } from '@pedastance/core/units';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { VERDICT_SHAPES } from '../../plan/drawing';

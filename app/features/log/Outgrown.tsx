@@ -1,5 +1,5 @@
 import type { NewBuild } from '@pedastance/contract';
-import { hasOutgrown } from '@pedastance/core/screen';
+import { hasOutgrown } from '@pedastance/core/body';
 import { useRecords } from '../../state/records';
 import { Notice } from '../../ui/Notice';
 import type { LogRecord } from './records';

@@ -1,6 +1,7 @@
 import type { NewBuild, Student } from '@pedastance/contract';
-import { angleFigure, type Speech } from '@pedastance/core/phrases';
+import type { Speech } from '@pedastance/core/phrases';
 import { USUAL_GOAL } from '@pedastance/core/turn';
+import { angleFigure } from '@pedastance/core/units';
 import { Link, router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,4 @@
-import { BUILD_FIGURES, type BuildFigureName } from '@pedastance/core/build';
-import { NOT_MEDICAL_ADVICE, cautionsFor } from '@pedastance/core/cautions';
+import { BUILD_FIGURES, NOT_MEDICAL_ADVICE, cautionsFor, type BuildFigureName } from '@pedastance/core/body';
 import type { Student } from '@pedastance/contract';
 import { Link, router, useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';

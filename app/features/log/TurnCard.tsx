@@ -1,7 +1,6 @@
 import type { Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core/phrases';
-import { turningBody } from '@pedastance/core/screen';
-import { goalOf } from '@pedastance/core/turn';
+import { turningBody, goalOf } from '@pedastance/core/turn';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { newestScreen, useRecords } from '../../state/records';

@@ -1,5 +1,7 @@
-import { lengthWithUnit, lineWords, type Speech } from '@pedastance/core/phrases';
+import type { Speech } from '@pedastance/core/phrases';
 import type { Notice } from '@pedastance/core/reading';
+import { lineWords } from '@pedastance/core/setup';
+import { lengthWithUnit } from '@pedastance/core/units';
 import { spoken } from './sentences';
 
 type Words = {

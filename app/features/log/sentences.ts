@@ -1,23 +1,25 @@
-import { differences, type Difference } from '@pedastance/core/change';
 import { clubById } from '@pedastance/core/club';
-import type { Setup } from '@pedastance/core/ground';
-import type { Question, Unit } from '@pedastance/core/method';
+import type { Question } from '@pedastance/core/method';
 import {
-  CHANGE_NAMES,
-  ITEM_NAMES,
   bandWords,
   capitalised,
-  figureWithUnit,
   inFootWords,
   instructions,
-  isLine,
-  lineWords,
   questionFigure,
+  liftWords,
   type Hand,
   type Speech,
 } from '@pedastance/core/phrases';
 import type { Finding } from '@pedastance/core/reading';
-import { liftWords } from '@pedastance/core/turnPhrases';
+import {
+  differences,
+  isLine,
+  lineWords,
+  FIGURE_WORDS,
+  type Difference,
+  type Setup,
+} from '@pedastance/core/setup';
+import { figureWithUnit, type Unit } from '@pedastance/core/units';
 import { usePreferences } from '../../state/preferences';
 
 /** How this coach wants a student of this hand spoken of. */
@@ -32,10 +34,10 @@ export const findingBand = (finding: Pick<Finding, 'question' | 'low' | 'high'>,
   bandWords(finding.question, finding, speech.length);
 
 export const itemName = (item: Finding['item'], speech: Speech): string =>
-  capitalised(inFootWords(ITEM_NAMES[item], speech.feet, speech.hand));
+  capitalised(inFootWords(FIGURE_WORDS[item].name, speech.feet, speech.hand));
 
 export const changeName = (change: Difference['change'], speech: Speech): string =>
-  capitalised(inFootWords(CHANGE_NAMES[change], speech.feet, speech.hand));
+  capitalised(inFootWords(FIGURE_WORDS[change].name, speech.feet, speech.hand));
 
 export const figure = (value: number, unit: Unit, speech: Speech): string =>
   figureWithUnit(value, unit, speech.length);

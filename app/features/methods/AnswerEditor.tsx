@@ -1,7 +1,6 @@
-import type { Body as StudentBody } from '@pedastance/core/build';
+import type { Body as StudentBody } from '@pedastance/core/body';
 import { BAG, clubById, type ClubId } from '@pedastance/core/club';
 import {
-  CHOICES,
   FIGURE_QUESTIONS,
   isChoiceQuestion,
   rulesFor,
@@ -11,7 +10,8 @@ import {
   type Question,
   type Rule,
 } from '@pedastance/core/method';
-import type { LengthUnit } from '@pedastance/core/phrases';
+import { CHOICES } from '@pedastance/core/setup';
+import type { LengthUnit } from '@pedastance/core/units';
 import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';

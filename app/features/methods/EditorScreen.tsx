@@ -1,20 +1,21 @@
-import type { Body as StudentBody } from '@pedastance/core/build';
+import type { Body as StudentBody } from '@pedastance/core/body';
 import { clubById } from '@pedastance/core/club';
 import {
   asPlayed,
   bandsFor,
   isChoiceQuestion,
-  PARTS,
   QUESTIONS,
+  partOf,
   type Answer,
   type ClubAndShot,
   type HouseMethod,
   type MethodContents,
   type Question,
-  partOf,
 } from '@pedastance/core/method';
-import { bandWords, QUESTION_NAMES, questionFigure, type LengthUnit } from '@pedastance/core/phrases';
-import { checkMethod, usualBody } from '@pedastance/core/check';
+import { checkMethod, usualBody } from '@pedastance/core/method/check';
+import { bandWords, questionFigure, questionName } from '@pedastance/core/phrases';
+import { PARTS } from '@pedastance/core/setup';
+import type { LengthUnit } from '@pedastance/core/units';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -130,7 +131,7 @@ function QuestionEditor({ question, ...edited }: EditedProps & { question: Quest
         className="min-h-[56px] flex-row items-center justify-between gap-2 py-2"
       >
         <View className="flex-1">
-          <Body className="font-semibold">{`${QUESTION_NAMES[question]}${changed ? ' · changed' : ''}`}</Body>
+          <Body className="font-semibold">{`${questionName(question)}${changed ? ' · changed' : ''}`}</Body>
           <Quiet className="figures" numberOfLines={2}>
             {answers.map((answer) => answerWords(question, answer, length)).join(' · ')}
           </Quiet>

@@ -1,15 +1,16 @@
 import {
   FIGURE_QUESTIONS,
   isChoiceQuestion,
-  PARTS,
   QUESTIONS,
+  partOf,
   type Answer,
   type HouseMethod,
   type Question,
-  partOf,
 } from '@pedastance/core/method';
-import { QUESTION_NAMES, figureWithUnit, type LengthUnit } from '@pedastance/core/phrases';
-import { checkMethod, type CheckCase } from '@pedastance/core/check';
+import { checkMethod, type CheckCase } from '@pedastance/core/method/check';
+import { questionName } from '@pedastance/core/phrases';
+import { PARTS } from '@pedastance/core/setup';
+import { figureWithUnit, type LengthUnit } from '@pedastance/core/units';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
@@ -53,7 +54,7 @@ function QuestionView({
   const free = answers.every(({ rule }) => rule.kind === 'no view');
   return (
     <View className="gap-1 border-b border-grid py-3" testID={`question-${question}`}>
-      <Body className="font-semibold">{QUESTION_NAMES[question]}</Body>
+      <Body className="font-semibold">{questionName(question)}</Body>
       {free ? (
         <Quiet>Left free.</Quiet>
       ) : (
@@ -76,7 +77,7 @@ export function caseWords({ question, what, clubs, heightsCm, bodies }: CheckCas
   const MOST_CLUBS = 4;
   const named = clubs.slice(0, MOST_CLUBS).join(', ');
   const more = clubs.length > MOST_CLUBS ? ` and ${clubs.length - MOST_CLUBS} more` : '';
-  return `${QUESTION_NAMES[question]}: ${what}. ${named}${more}; bodies of ${whom}.`;
+  return `${questionName(question)}: ${what}. ${named}${more}; bodies of ${whom}.`;
 }
 
 /** What is unwise in a method and for whom; it may be kept all the same. */

@@ -1,5 +1,4 @@
-import type { Unit } from '@pedastance/core/method';
-import { lengthIn, millimetres, type LengthUnit } from '@pedastance/core/phrases';
+import { lengthIn, millimetres, type Unit, type LengthUnit } from '@pedastance/core/units';
 import { useState } from 'react';
 import { Field } from '../../ui/Field';
 import { typedNumber } from '../students/buildForm';

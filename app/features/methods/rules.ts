@@ -1,19 +1,19 @@
-import type { Body } from '@pedastance/core/build';
+import type { Body } from '@pedastance/core/body';
 import { BAG, canPitch, clubById, type ClubId } from '@pedastance/core/club';
 import {
   bandsFor,
   FIGURE_QUESTIONS,
   isChoiceQuestion,
-  CHOICES,
   type Answer,
   type FigureQuestion,
   type HouseMethod,
   type Question,
   type Rule,
   type RuleKind,
-  type Unit,
 } from '@pedastance/core/method';
-import { figureWithUnit, lengthWithUnit, questionFigure, type LengthUnit } from '@pedastance/core/phrases';
+import { questionFigure } from '@pedastance/core/phrases';
+import { CHOICES } from '@pedastance/core/setup';
+import { figureWithUnit, lengthWithUnit, type Unit, type LengthUnit } from '@pedastance/core/units';
 
 /** What each kind of rule is called where one is chosen. */
 export const RULE_NAMES: Record<RuleKind, string> = {

@@ -1,5 +1,5 @@
 import type { HouseMethod } from '@pedastance/core/method';
-import { PRESETS } from '@pedastance/core/presets';
+import { PRESETS } from '@pedastance/core/method/presets';
 import { useMemo } from 'react';
 import { useRecords } from '../../state/records';
 

@@ -1,4 +1,5 @@
-import type { FootWords, LengthUnit } from '@pedastance/core/phrases';
+import type { FootWords } from '@pedastance/core/phrases';
+import type { LengthUnit } from '@pedastance/core/units';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

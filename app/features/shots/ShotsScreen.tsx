@@ -1,6 +1,6 @@
 import type { AddressEntry, Student } from '@pedastance/contract';
 import { guessColumns, stillAsked, type ColumnSource, type ReadShots } from '@pedastance/core/formats';
-import { shotFigure } from '@pedastance/core/trialPhrases';
+import { shotFigure } from '@pedastance/core/phrases';
 import { SHOT_FIGURES, SHOT_RANGES } from '@pedastance/core/trial';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';

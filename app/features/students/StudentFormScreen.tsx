@@ -1,5 +1,5 @@
 import type { Student } from '@pedastance/contract';
-import { SHOE_SIZE_SYSTEMS, type EstimateAs } from '@pedastance/core/build';
+import { SHOE_SIZE_SYSTEMS, type EstimateAs } from '@pedastance/core/body';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useForm, type Control, type FieldErrors } from 'react-hook-form';

@@ -18,9 +18,8 @@ import {
   type BuildFigureName,
   type EstimateAs,
   type ShoeSizeSystem,
-} from '@pedastance/core/build';
-import { InputError } from '@pedastance/core/guards';
-import { lengthFigure, lengthIn, millimetres, type LengthUnit } from '@pedastance/core/phrases';
+} from '@pedastance/core/body';
+import { InputError, lengthFigure, lengthIn, millimetres, type LengthUnit } from '@pedastance/core/units';
 
 /** What is typed, as it is typed. An empty figure is estimated from the height. */
 export interface StudentFields {

@@ -1,6 +1,6 @@
 import type { Student } from '@pedastance/contract';
-import { ageInYear, type BuildFigure } from '@pedastance/core/build';
-import { lengthWithUnit, type LengthUnit } from '@pedastance/core/phrases';
+import { ageInYear, type BuildFigure } from '@pedastance/core/body';
+import { lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
 import { format } from 'date-fns/format';
 
 export const ageOf = (student: Pick<Student, 'birthYear'>, now: Date): number =>

@@ -1,6 +1,5 @@
+import { apartSentence, effectSentences, OUTCOME_WORDS, type Speech } from '@pedastance/core/phrases';
 import { APART_LEVEL, made, OUTCOME_DEFINITIONS, type ApartVerdict } from '@pedastance/core/trial';
-import { apartSentence, effectSentences, OUTCOME_WORDS } from '@pedastance/core/trialPhrases';
-import type { Speech } from '@pedastance/core/phrases';
 import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { changeName } from '../log/sentences';

@@ -1,6 +1,6 @@
 import type { Student } from '@pedastance/contract';
-import type { Setup } from '@pedastance/core/ground';
-import { differences } from '@pedastance/core/change';
+import { OUTCOME_WORDS, planSentence, shotFigure, shotNumber, liftWords } from '@pedastance/core/phrases';
+import { differences, type Setup } from '@pedastance/core/setup';
 import {
   APART,
   APART_BLOCKS,
@@ -14,8 +14,6 @@ import {
   type MishitRule,
   type Outcome,
 } from '@pedastance/core/trial';
-import { OUTCOME_WORDS, planSentence, shotFigure, shotNumber } from '@pedastance/core/trialPhrases';
-import { liftWords } from '@pedastance/core/turnPhrases';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { lesson } from '../../state/lesson';

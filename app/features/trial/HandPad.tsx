@@ -1,6 +1,5 @@
 import type { Student } from '@pedastance/contract';
-import type { Shot } from '@pedastance/core/trial';
-import { OUTCOME_DEFINITIONS } from '@pedastance/core/trial';
+import { OUTCOME_DEFINITIONS, type Shot } from '@pedastance/core/trial';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';

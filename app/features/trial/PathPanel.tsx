@@ -1,13 +1,13 @@
-import type { Setup } from '@pedastance/core/ground';
 import {
   predictedPath,
   straightLine,
   type PathCause,
   type PersonalPath,
   type Slope,
-} from '@pedastance/core/ownPath';
-import { angleFigure, lineWords, type Speech } from '@pedastance/core/phrases';
-import { pathWords } from '@pedastance/core/trialPhrases';
+} from '@pedastance/core/path';
+import { pathWords, type Speech } from '@pedastance/core/phrases';
+import { lineWords, type Setup } from '@pedastance/core/setup';
+import { angleFigure } from '@pedastance/core/units';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { currentSetup, lesson } from '../../state/lesson';

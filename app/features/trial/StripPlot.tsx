@@ -1,4 +1,4 @@
-import type { LengthUnit } from '@pedastance/core/phrases';
+import { shotFigure } from '@pedastance/core/phrases';
 import {
   OUTCOME_DEFINITIONS,
   type Arm,
@@ -6,7 +6,7 @@ import {
   type Shot,
   type TrialShot,
 } from '@pedastance/core/trial';
-import { shotFigure } from '@pedastance/core/trialPhrases';
+import type { LengthUnit } from '@pedastance/core/units';
 import { View } from 'react-native';
 import { Quiet } from '../../ui/Words';
 

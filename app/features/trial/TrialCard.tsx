@@ -1,4 +1,4 @@
-import { OUTCOME_WORDS } from '@pedastance/core/trialPhrases';
+import { OUTCOME_WORDS } from '@pedastance/core/phrases';
 import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { clubAndShot } from '../log/sentences';

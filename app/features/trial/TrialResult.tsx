@@ -1,13 +1,12 @@
-import type { Comparison, TrialVerdict } from '@pedastance/core/trial';
-import { missPattern, OUTCOME_DEFINITIONS } from '@pedastance/core/trial';
 import {
   evidenceSentences,
   missSentence,
   OUTCOME_WORDS,
   shotFigure,
   verdictSentence,
-} from '@pedastance/core/trialPhrases';
-import type { Speech } from '@pedastance/core/phrases';
+  type Speech,
+} from '@pedastance/core/phrases';
+import { missPattern, OUTCOME_DEFINITIONS, type Comparison, type LookResult } from '@pedastance/core/trial';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';
@@ -19,7 +18,7 @@ const SHAPES = { keep: '●', 'not yet': '◐', drop: '▼' } as const;
 
 interface TrialResultProps {
   trial: Trial;
-  verdict: TrialVerdict;
+  verdict: LookResult;
   comparisons: readonly Comparison[];
   speech: Speech;
 }

@@ -1,6 +1,5 @@
-import type { Speech } from '@pedastance/core/phrases';
-import { type DECISIONS, type Look } from '@pedastance/core/trial';
-import { OUTCOME_WORDS } from '@pedastance/core/trialPhrases';
+import { OUTCOME_WORDS, type Speech } from '@pedastance/core/phrases';
+import type { DECISIONS, Look } from '@pedastance/core/trial';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';

@@ -1,5 +1,5 @@
 import type { LogEntry } from '@pedastance/contract';
-import { startingSetup } from '@pedastance/core/change';
+import { startingSetup } from '@pedastance/core/method';
 import { build } from '../../../core/test/example';
 import { decided, nextIn, planOf, sittingNow, trialsOf, wayName } from './trials';
 

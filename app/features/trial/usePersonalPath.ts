@@ -1,4 +1,4 @@
-import { personalPath, type PathShot, type PersonalPath } from '@pedastance/core/ownPath';
+import { personalPath, type PathShot, type PersonalPath } from '@pedastance/core/path';
 import type { LogEntry } from '@pedastance/contract';
 import { useMemo } from 'react';
 import { useRecords } from '../../state/records';

@@ -1,13 +1,12 @@
 import type { AddressEntry, LookEntry, ShotsEntry, Student, TrialEntry } from '@pedastance/contract';
-import type { Setup } from '@pedastance/core/ground';
-import { withDifferences, type Difference } from '@pedastance/core/change';
+import { withDifferences, type Setup, type Difference } from '@pedastance/core/setup';
 import {
   decisionOf,
   made,
   type ApartVerdict,
   type Comparison,
   type Shot,
-  type TrialVerdict,
+  type LookResult,
 } from '@pedastance/core/trial';
 import { v7 as newId } from 'uuid';
 import { changeDraft, keepNow, lesson } from '../../state/lesson';
@@ -148,7 +147,7 @@ function evidenceOf(primary: Comparison | null): LookEntry['evidence'] {
 export async function decide(
   student: Student,
   trial: Trial,
-  verdict: Pick<TrialVerdict, 'look' | 'verdict' | 'because' | 'primary'> &
+  verdict: Pick<LookResult, 'look' | 'verdict' | 'because' | 'primary'> &
     Partial<Pick<ApartVerdict, 'effects'>>,
   painUp: boolean,
   decision: LookEntry['decision'],

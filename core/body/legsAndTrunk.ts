@@ -1,0 +1,164 @@
+import type { FootName } from '../setup';
+import type { Angle } from '../units';
+import type { Build } from './build';
+import type { Body, LegTest } from './legTest';
+
+/** A hip's turn in the foot-in-the-air test: goniometer repeatability (from memory), degrees. */
+const LEG_TEST_UNCERTAINTY = 5;
+/** A seated trunk turn, like the leg test (starting value), degrees. */
+const TRUNK_TEST_UNCERTAINTY = 5;
+
+/** What a screen of legs and trunk takes, in the order it is taken. */
+export const SCREEN_ITEMS = [
+  'toeOutLead',
+  'toeOutTrail',
+  'turnInLead',
+  'turnOutLead',
+  'turnInTrail',
+  'turnOutTrail',
+  'trunkBack',
+  'trunkThrough',
+  'hipsBack',
+  'shouldersBack',
+  'hipsThrough',
+  'shouldersThrough',
+] as const;
+export type ScreenItem = (typeof SCREEN_ITEMS)[number];
+
+interface ScreenDefinition {
+  part: 'toe-out' | 'legs' | 'trunk' | 'turn';
+  /** Human ranges, degrees (starting values). */
+  range: { least: number; most: number };
+  /** One standard deviation of one try, degrees. */
+  uncertainty: number;
+}
+
+const define = (
+  part: ScreenDefinition['part'],
+  least: number,
+  most: number,
+  uncertainty: number,
+): ScreenDefinition => ({ part, range: { least, most }, uncertainty });
+
+/** A turn read off the belt, the shoulders or a club from above (starting value). */
+const TURN_UNCERTAINTY = 4;
+/** Feet looked at after marching on the spot (starting value). */
+const TOE_OUT_UNCERTAINTY = 3;
+
+export const SCREEN_DEFINITIONS: Record<ScreenItem, ScreenDefinition> = {
+  toeOutLead: define('toe-out', -10, 50, TOE_OUT_UNCERTAINTY),
+  toeOutTrail: define('toe-out', -10, 50, TOE_OUT_UNCERTAINTY),
+  turnInLead: define('legs', 0, 70, LEG_TEST_UNCERTAINTY),
+  turnOutLead: define('legs', 0, 80, LEG_TEST_UNCERTAINTY),
+  turnInTrail: define('legs', 0, 70, LEG_TEST_UNCERTAINTY),
+  turnOutTrail: define('legs', 0, 80, LEG_TEST_UNCERTAINTY),
+  trunkBack: define('trunk', 0, 90, TRUNK_TEST_UNCERTAINTY),
+  trunkThrough: define('trunk', 0, 90, TRUNK_TEST_UNCERTAINTY),
+  hipsBack: define('turn', 0, 100, TURN_UNCERTAINTY),
+  shouldersBack: define('turn', 0, 150, TURN_UNCERTAINTY),
+  hipsThrough: define('turn', 0, 110, TURN_UNCERTAINTY),
+  shouldersThrough: define('turn', 0, 160, TURN_UNCERTAINTY),
+};
+
+/** How an angle was come by. */
+export const ANGLE_WAYS = ['gauge', 'by eye', 'typed', 'apparent width'] as const;
+export type AngleWay = (typeof ANGLE_WAYS)[number];
+
+/** What is read off by eye is this unsure at least, whatever it is (starting value), degrees. */
+export const BY_EYE_UNCERTAINTY = 8;
+
+export const MOST_TRIES = 2;
+
+export interface ScreenedItem {
+  item: ScreenItem;
+  /** One or two tries, degrees; none where pain ended it before the first. */
+  tries: number[];
+  by: AngleWay;
+  /** One standard deviation that the way of taking it gave, degrees; null where it gave none. */
+  uncertainty: number | null;
+  /** Pain ends a test: when it starts, in the coach's words; empty where there was none. */
+  pain: string;
+}
+
+/** Legs and trunk on one day. Only added to; the newest counts. */
+export interface Screen {
+  items: ScreenedItem[];
+  /** The feet the turn itself was taken on; null where it was not taken. */
+  turnedOn: { leadFlare: number; trailFlare: number } | null;
+  /** Which leg was felt to stop the hips, each way; null where nobody could say. */
+  stoppedBack: FootName | null;
+  stoppedThrough: FootName | null;
+  soreKnee: Record<FootName, boolean>;
+}
+
+/** The mean of the tries, at least as unsure as one try is by the way it was taken, and as the tries differ. */
+export function angleOf(screen: Screen, item: ScreenItem): Angle | null {
+  const found = screen.items.find((each) => each.item === item);
+  // What hurt is not built upon, whatever was read before it hurt.
+  if (!found || found.pain !== '' || found.tries.length === 0) return null;
+  const value = found.tries.reduce((sum, each) => sum + each, 0) / found.tries.length;
+  const uncertainty = Math.max(
+    SCREEN_DEFINITIONS[item].uncertainty,
+    found.by === 'by eye' ? BY_EYE_UNCERTAINTY : 0,
+    found.uncertainty ?? 0,
+    spreadOf(found.tries),
+  );
+  return { value, uncertainty };
+}
+
+/** Half of what two tries differ by. */
+export const spreadOf = (tries: readonly number[]): number =>
+  tries.length < 2 ? 0 : (Math.max(...tries) - Math.min(...tries)) / 2;
+
+/** How far each foot points out on its own; null where either was not looked at. */
+export function naturalToeOut(screen: Screen): Record<FootName, number> | null {
+  const lead = angleOf(screen, 'toeOutLead');
+  const trail = angleOf(screen, 'toeOutTrail');
+  return lead && trail && { lead: lead.value, trail: trail.value };
+}
+
+/** What a house method's rules ask of the legs; null where one of it was not tested. */
+export function legTestOf(screen: Screen): LegTest | null {
+  const toeOut = naturalToeOut(screen);
+  const angles = (['turnInLead', 'turnInTrail', 'turnOutLead', 'turnOutTrail'] as const).map(
+    (item) => angleOf(screen, item)?.value,
+  );
+  const [inLead, inTrail, outLead, outTrail] = angles;
+  if (
+    !toeOut ||
+    inLead === undefined ||
+    inTrail === undefined ||
+    outLead === undefined ||
+    outTrail === undefined
+  )
+    return null;
+  return {
+    naturalToeOut: toeOut,
+    turnIn: { lead: inLead, trail: inTrail },
+    turnOut: { lead: outLead, trail: outTrail },
+  };
+}
+
+/** A body with the legs its newest screen tells of. */
+export const bodyWith = (build: Build, screen: Screen | null): Body => ({
+  build,
+  legs: screen && legTestOf(screen),
+});
+
+/** A junior who has grown by this share has other legs than were tested (starting value). */
+const GROWN = 0.02;
+
+export const hasOutgrown = (heightThen: number, heightNow: number): boolean =>
+  Math.abs(heightNow - heightThen) / heightThen >= GROWN;
+
+/**
+ * Turn from how wide the hips look face-on: turned by so much they look as narrow as its cosine.
+ * Near square a small error of width is a large one of turn, and the answer says so.
+ */
+export function turnFromWidth(apparent: number, square: number, widthUncertainty: number): Angle {
+  const ratio = Math.min(1, Math.max(0, apparent / square));
+  const value = (Math.acos(ratio) * 180) / Math.PI;
+  const relative = (widthUncertainty / square) * Math.hypot(1, ratio);
+  const sine = Math.max(Math.sqrt(1 - ratio ** 2), Math.sqrt(2 * relative));
+  return { value, uncertainty: ((relative / sine) * 180) / Math.PI };
+}

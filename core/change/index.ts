@@ -1,3 +1,0 @@
-export * from './suggest';
-export * from './difference';
-export * from './start';

@@ -1,0 +1,85 @@
+import { withinRange } from '../units';
+
+export type ClubId =
+  | 'driver'
+  | '3-wood'
+  | '5-wood'
+  | 'hybrid'
+  | '3-iron'
+  | '4-iron'
+  | '5-iron'
+  | '6-iron'
+  | '7-iron'
+  | '8-iron'
+  | '9-iron'
+  | 'pitching-wedge'
+  | 'gap-wedge'
+  | 'sand-wedge'
+  | 'lob-wedge';
+
+export type ClubFamily = 'wood' | 'hybrid' | 'iron' | 'wedge';
+export type ShotType = 'full' | 'pitch';
+
+export interface Club {
+  id: ClubId;
+  name: string;
+  family: ClubFamily;
+  /** Starting value; common practice, no source. */
+  lengthInches: number;
+}
+
+const club = (id: ClubId, name: string, family: ClubFamily, lengthInches: number): Club => ({
+  id,
+  name,
+  family,
+  lengthInches,
+});
+
+/** The usual bag, longest first. Lengths are common practice, no source. */
+export const BAG: readonly Club[] = [
+  club('driver', 'Driver', 'wood', 45.5),
+  club('3-wood', '3-wood', 'wood', 43),
+  club('5-wood', '5-wood', 'wood', 42),
+  club('hybrid', 'Hybrid', 'hybrid', 39.5),
+  club('3-iron', '3-iron', 'iron', 39),
+  club('4-iron', '4-iron', 'iron', 38.5),
+  club('5-iron', '5-iron', 'iron', 38),
+  club('6-iron', '6-iron', 'iron', 37.5),
+  club('7-iron', '7-iron', 'iron', 37),
+  club('8-iron', '8-iron', 'iron', 36.5),
+  club('9-iron', '9-iron', 'iron', 36),
+  club('pitching-wedge', 'Pitching wedge', 'wedge', 35.75),
+  club('gap-wedge', 'Gap wedge', 'wedge', 35.5),
+  club('sand-wedge', 'Sand wedge', 'wedge', 35.25),
+  club('lob-wedge', 'Lob wedge', 'wedge', 35),
+];
+
+export const CLUB_IDS = BAG.map((each) => each.id) as [ClubId, ...ClubId[]];
+export const SHOTS = ['full', 'pitch'] as const satisfies readonly ShotType[];
+
+/** @throws Error when the club is not in the bag; ids are checked at every edge before. */
+export function clubById(id: ClubId): Club {
+  const found = BAG.find((each) => each.id === id);
+  if (!found) throw new Error(`no club "${id}" in the bag`);
+  return found;
+}
+
+/** A pitch is played with an iron or a wedge. */
+export const canPitch = (id: ClubId): boolean => ['iron', 'wedge'].includes(clubById(id).family);
+
+export const SHORTEST_CLUB_INCHES = 18;
+export const LONGEST_CLUB_INCHES = 48;
+
+/**
+ * The Equipment Rules of golf (part 2, 1c): at least 18 in, and at most 48 in, putter aside.
+ * @throws InputError naming the rule.
+ */
+export function checkedClubLength(lengthInches: number): number {
+  return withinRange(
+    'club length',
+    lengthInches,
+    SHORTEST_CLUB_INCHES,
+    LONGEST_CLUB_INCHES,
+    'in (Equipment Rules of golf: no club under 18 in, none but a putter over 48 in)',
+  );
+}

@@ -1,4 +1,0 @@
-export * from './compare';
-export * from './bag';
-export * from './explain';
-export * from './disputes';

@@ -1,5 +1,0 @@
-export * from './types';
-export * from './angles';
-export * from './foot';
-export * from './measures';
-export * from './moves';

@@ -1,0 +1,93 @@
+import {
+  QUESTIONS,
+  type Answer,
+  type FigureMark,
+  type MethodContents,
+  type QuestionAnswers,
+  type Question,
+  type Rule,
+  type Tolerance,
+} from '..';
+import { BAG, canPitch, type ClubFamily, type ClubId, type ShotType } from '../../club';
+import { QUESTION_TEXTS } from './texts';
+
+export const PRACTICE: FigureMark = 'common practice, no source';
+export const STARTING: FigureMark = 'starting value';
+
+const ALL = BAG.map((club) => club.id);
+const PITCHED = ALL.filter(canPitch);
+
+const ofFamily = (...families: ClubFamily[]): ClubId[] =>
+  BAG.filter((club) => families.includes(club.family)).map((club) => club.id);
+
+export const DRIVER: ClubId[] = ['driver'];
+export const FAIRWAY_WOODS: ClubId[] = ['3-wood', '5-wood'];
+export const HYBRID_AND_LONG_IRONS: ClubId[] = ['hybrid', '3-iron', '4-iron'];
+export const MID_IRONS: ClubId[] = ['5-iron', '6-iron', '7-iron'];
+export const SHORT_IRONS_AND_WEDGES: ClubId[] = ['8-iron', '9-iron', ...ofFamily('wedge')];
+
+/** The clubs of the bag that are not among these. */
+export const allBut = (clubs: readonly ClubId[]): ClubId[] => ALL.filter((club) => !clubs.includes(club));
+
+/** An answer for full shots with these clubs, or with all of them. */
+export function full(
+  rule: Rule,
+  tolerance: number | Tolerance,
+  mark: FigureMark,
+  clubs: readonly ClubId[] = ALL,
+): Answer {
+  return answer('full', rule, tolerance, mark, clubs);
+}
+
+/** An answer for pitches with every club that one is played with. */
+export const pitch = (rule: Rule, tolerance: number | Tolerance, mark: FigureMark): Answer =>
+  answer('pitch', rule, tolerance, mark, PITCHED);
+
+function answer(
+  shot: ShotType,
+  rule: Rule,
+  tolerance: number | Tolerance,
+  mark: FigureMark,
+  clubs: readonly ClubId[],
+): Answer {
+  const sides = typeof tolerance === 'number' ? { below: tolerance, above: tolerance } : tolerance;
+  return { shot, clubs: [...clubs], rule, tolerance: sides, mark };
+}
+
+export const fixed = (value: number): Rule => ({ kind: 'fixed', value });
+export const oneOf = (...choices: string[]): Rule => ({ kind: 'choice', choices });
+const NO_VIEW: Rule = { kind: 'no view' };
+
+/** Reaches this far below and above the middle. */
+export const sides = (below: number, above: number): Tolerance => ({ below, above });
+
+interface Given {
+  why: string;
+  answers: Answer[];
+}
+
+/** The answers a preset gives; where it gives none for a shot it leaves the question free. */
+export function preset(
+  name: string,
+  summary: string,
+  given: Partial<Record<Question, Given>>,
+): MethodContents {
+  const questions = Object.fromEntries(
+    QUESTIONS.map((question): [Question, QuestionAnswers] => {
+      const { limitsBelow, limitsAbove, leftFree } = QUESTION_TEXTS[question];
+      const { why, answers } = given[question] ?? { why: leftFree, answers: [] };
+      const missing = (shot: ShotType): Answer[] => {
+        const clubs = shot === 'pitch' ? PITCHED : ALL;
+        const open = clubs.filter(
+          (club) => !answers.some((each) => each.shot === shot && each.clubs.includes(club)),
+        );
+        return open.length > 0 ? [answer(shot, NO_VIEW, 0, STARTING, open)] : [];
+      };
+      return [
+        question,
+        { why, limitsBelow, limitsAbove, answers: [...answers, ...missing('full'), ...missing('pitch')] },
+      ];
+    }),
+  ) as MethodContents['questions'];
+  return { name, summary, questions };
+}

@@ -1,2 +1,0 @@
-export * from './bayes';
-export * from './personal';

@@ -1,0 +1,212 @@
+import { Matrix, solve } from 'ml-matrix';
+import { believed, inverseOf, updated, type Belief } from '../statistics';
+import { studentQuantile } from '../trial';
+import { causesOf, generalGuess, personalPath, predictedPath, straightLine, type PathShot } from './personal';
+import {
+  flareToeKept,
+  normals,
+  pathOnArc,
+  seeded,
+  setBallAlong,
+  setSetback,
+  dropFoot,
+  startingSetup,
+  type Setup,
+} from '..';
+import { build } from '../test/example';
+/** Nothing known beforehand: what is left is ordinary least squares. */
+const knowingNothing = (size: number): Belief => ({
+  mean: Array<number>(size).fill(0),
+  precision: Array.from({ length: size }, () => Array<number>(size).fill(0)),
+  shape: -size / 2,
+  rate: 0,
+});
+
+const START = startingSetup(build(), 37);
+
+/** Feet set back, ball moved and load moved, all of it as asked. */
+function setupWith(setback: number, ballAlong: number, leadHeelToe: number): Setup {
+  const address = setBallAlong(setSetback(START.address, setback, dropFoot), ballAlong);
+  return { ...START, address, balance: { ...START.balance, leadHeelToe } };
+}
+
+const random = seeded(71);
+const normal = normals(random);
+const between = (least: number, most: number) => least + (most - least) * random();
+const anySetup = () => setupWith(between(-40, 90), between(20, 110), between(35, 65));
+
+interface Truth {
+  b: [number, number, number, number];
+  scatter: number;
+}
+
+const truePath = ({ b }: Truth, setup: Setup) => {
+  const { closed, toeward, ball } = causesOf(setup);
+  return b[0] + b[1] * closed + b[2] * toeward + b[3] * ball;
+};
+
+const shotsOf = (truth: Truth, count: number, setups: () => Setup = anySetup): PathShot[] =>
+  Array.from({ length: count }, () => {
+    const setup = setups();
+    return { setup, clubLengthInches: 37, path: truePath(truth, setup) + truth.scatter * normal() };
+  });
+
+const rows = (shots: readonly PathShot[]) =>
+  shots.map(({ setup }) => {
+    const { closed, toeward, ball } = causesOf(setup);
+    return [1, closed, toeward, ball];
+  });
+
+test('the worked figures of a setup: closed by the toe line, load from the middle, ball forward of a usual one', () => {
+  // Unflared would be set by hand; here the line is the setback over how far apart the toes are.
+  const causes = causesOf(setupWith(0, 50, 50));
+  expect(causes.closed).toBeCloseTo(0, 9);
+  expect(causes.toeward).toBe(0);
+  expect(causes.ball).toBeCloseTo(0, 9);
+  expect(causesOf(setupWith(0, 20, 60))).toMatchObject({ toeward: 10 });
+  expect(causesOf(setupWith(0, 20, 60)).ball).toBeCloseTo(30, 9);
+  expect(causesOf(setupWith(60, 50, 50)).closed).toBeGreaterThan(5);
+});
+
+test('an inverse is one', () => {
+  const matrix = [
+    [4, 1, 2],
+    [1, 3, 0.5],
+    [2, 0.5, 5],
+  ];
+  const product = new Matrix(matrix).mmul(new Matrix(inverseOf(matrix))).to2DArray();
+  product.forEach((row, at) =>
+    row.forEach((value, column) => expect(value).toBeCloseTo(at === column ? 1 : 0, 12)),
+  );
+});
+
+test('with nothing known beforehand it is ordinary least squares, intervals and all (reference: ml-matrix)', () => {
+  const shots = shotsOf({ b: [1, 0.4, -0.2, -0.03], scatter: 2 }, 40);
+  const x = new Matrix(rows(shots));
+  const y = Matrix.columnVector(shots.map(({ path }) => path));
+  const reference = solve(x, y).to1DArray();
+  const belief = updated(
+    knowingNothing(4),
+    rows(shots),
+    shots.map(({ path }) => path),
+  );
+  belief.mean.forEach((value, at) => expect(value).toBeCloseTo(reference[at]!, 8));
+  const left = Matrix.sub(y, x.mmul(Matrix.columnVector(reference))).to1DArray();
+  const scatter2 = left.reduce((sum, each) => sum + each ** 2, 0) / (40 - 4);
+  const inverse = inverseOf(x.transpose().mmul(x).to2DArray());
+  for (const at of [0, 1, 2, 3]) {
+    const { scale, freedom } = believed(
+      belief,
+      [0, 1, 2, 3].map((index) => Number(index === at)),
+    );
+    expect(freedom).toBe(36);
+    expect(scale).toBeCloseTo(Math.sqrt(scatter2 * inverse[at]![at]!), 8);
+  }
+});
+
+test('the update is the same shot by shot as all at once', () => {
+  const shots = shotsOf({ b: [0, 0.5, -0.1, -0.02], scatter: 2 }, 12);
+  const together = updated(
+    generalGuess(37),
+    rows(shots),
+    shots.map(({ path }) => path),
+  );
+  const oneByOne = shots.reduce(
+    (belief: Belief, shot) => updated(belief, rows([shot]), [shot.path]),
+    generalGuess(37),
+  );
+  together.mean.forEach((value, at) => expect(oneByOne.mean[at]).toBeCloseTo(value, 8));
+  expect(oneByOne.rate).toBeCloseTo(together.rate, 6);
+});
+
+const SLOPE = [0, 1, 0, 0];
+
+/** How often a 95% interval of degrees a degree closed holds the truth, over so many students. */
+function coverage(students: number, truth: () => Truth, prior: () => Belief): number {
+  let held = 0;
+  for (let student = 0; student < students; student += 1) {
+    const of = truth();
+    const shots = shotsOf(of, 24);
+    const { value, scale, freedom } = believed(
+      updated(
+        prior(),
+        rows(shots),
+        shots.map(({ path }) => path),
+      ),
+      SLOPE,
+    );
+    if (Math.abs(value - of.b[1]) <= scale * studentQuantile(0.025, freedom)) held += 1;
+  }
+  return held / students;
+}
+
+const onPrior = (): Truth => {
+  const scatter = 2;
+  const ball = pathOnArc({ radius: 1650, planeAngle: 60 }, 1);
+  return {
+    b: [3 * normal(), 0.5 + 0.3 * normal(), -0.1 + 0.1 * normal(), ball + Math.abs(ball) * normal()],
+    scatter,
+  };
+};
+
+/** Students the general guess does not know of: hardly bent by the line, or bent three times over. */
+const offPrior = (): Truth => ({
+  b: [between(-8, 8), random() < 0.5 ? -0.2 : 1.4, between(-0.4, 0.3), between(-0.1, 0.1)],
+  scatter: between(1, 5),
+});
+
+test('a 95% interval holds the truth of 500 students in 92 to 98 of 100, knowing nothing beforehand', () => {
+  const flat = coverage(
+    500,
+    () => (random() < 0.5 ? onPrior() : offPrior()),
+    () => knowingNothing(4),
+  );
+  expect(flat).toBeGreaterThanOrEqual(0.92);
+  expect(flat).toBeLessThanOrEqual(0.98);
+});
+
+test('with the general guess: as often for students it knows of; reported for those it does not', () => {
+  const on = coverage(500, onPrior, () => generalGuess(37));
+  const off = coverage(500, offPrior, () => generalGuess(37));
+  console.info(`coverage of the personal slope with the general guess: on it ${on}, off it ${off}`);
+  expect(on).toBeGreaterThanOrEqual(0.92);
+  // Far off the guess two dozen shots cannot undo it; what is left is told by how many shots it rests on.
+  expect(off).toBeGreaterThan(0.6);
+});
+
+test('before any shot it is the general guess and says so; shots from one setup teach no slope', () => {
+  const none = personalPath([], 37);
+  expect(none.slopes.map(({ value }) => value)).toEqual([0.5, -0.1, expect.closeTo(-0.0174, 3)]);
+  expect(none.slopes.every(({ guess }) => guess)).toBe(true);
+  const alike = personalPath(
+    shotsOf({ b: [2, 1, 0, 0], scatter: 2 }, 60, () => START),
+    37,
+  );
+  expect(alike.slopes.every(({ guess }) => guess)).toBe(true);
+  const varied = personalPath(shotsOf({ b: [2, 0.8, 0, 0], scatter: 2 }, 60), 37);
+  expect(varied.slopes[0]).toMatchObject({ cause: 'closed', guess: false });
+  expect(varied.slopes[0]!.interval[0]).toBeLessThan(0.8);
+  expect(varied.slopes[0]!.interval[1]).toBeGreaterThan(0.8);
+});
+
+test('where the path goes on other feet, and the line that would straighten it', () => {
+  const truth: Truth = { b: [-4, 0.8, 0, 0], scatter: 1 };
+  const path = personalPath(shotsOf(truth, 200), 37);
+  const square = setupWith(0, 50, 50);
+  const predicted = predictedPath(path, square);
+  expect(predicted.value).toBeCloseTo(-4, 0);
+  expect(predicted.interval[0]).toBeLessThan(predicted.value);
+  const straight = straightLine(path, square)!;
+  // Four degrees to make up at 0.8 a degree.
+  expect(straight.closed).toBeCloseTo(5, 0);
+  expect(straight.interval[0]).toBeLessThan(5);
+  expect(straight.interval[1]).toBeGreaterThan(5);
+  // A foot flared with its toe kept moves no toe line, and so no path.
+  const flared = { ...square, address: flareToeKept(square.address, 'lead', 30) };
+  expect(predictedPath(path, flared).value).toBeCloseTo(predicted.value, 0);
+});
+
+test('a line that bends nothing straightens nothing', () => {
+  const path = personalPath(shotsOf({ b: [-6, -0.3, 0, 0], scatter: 1 }, 200), 37);
+  expect(straightLine(path, setupWith(0, 50, 50))).toBeNull();
+});

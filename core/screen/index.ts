@@ -1,2 +1,0 @@
-export * from './screen';
-export * from './gauge';

@@ -1,0 +1,249 @@
+import { lengthWithUnit, type LengthUnit } from '../units';
+import type { FigureName, PostureFigure } from './figures';
+import { lineWords } from './lines';
+
+/** A change with what its sentence needs of the rest. */
+export interface ToldChange {
+  /** From what it was; 0 where it was not looked at before. mm, degrees or percent. */
+  by: number;
+  to: number;
+  length: LengthUnit;
+  /** mm */
+  shoeLength: number;
+  /** Whether the toes keep their setback: a flare is then made with the toe on its line. */
+  toesStay: boolean;
+}
+
+/** A word for a figure judged at a glance, and the figure that stands for it. */
+export interface EyeChoice {
+  words: string;
+  value: number;
+}
+
+interface FigureWords {
+  /** What it is called beside its figure. */
+  name: string;
+  /** How a smaller and a larger one are told apart. */
+  smaller: string;
+  larger: string;
+  /** What a student is told; null for figures that nobody sets by themselves. */
+  instruction: ((told: ToldChange) => string) | null;
+}
+
+const size = (mm: number, length: LengthUnit): string => lengthWithUnit(Math.abs(mm), length);
+const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
+const angle = (value: number): string => `${Math.round(Math.abs(value))}°`;
+
+/** An angle as a place to turn to: out, in, or square. */
+function flareTarget(flare: number): string {
+  const degrees = Math.round(flare);
+  if (degrees === 0) return 'square';
+  return degrees > 0 ? `${degrees}° out` : `${-degrees}° in`;
+}
+
+/** Quarter shoes, said only where a move comes near one. */
+const QUARTERS = ['', 'a quarter shoe', 'half a shoe', 'three quarters of a shoe', 'a whole shoe'] as const;
+const NEAR_A_QUARTER = 0.2;
+
+function inShoes(mm: number, shoeLength: number): string {
+  const quarters = (4 * Math.abs(mm)) / shoeLength;
+  const nearest = Math.round(quarters);
+  if (Math.abs(quarters - nearest) > NEAR_A_QUARTER) return '';
+  const words = QUARTERS[nearest];
+  return words ? `, about ${words}` : '';
+}
+
+const turnFoot =
+  (foot: 'lead' | 'trail') =>
+  ({ by, to, toesStay }: ToldChange): string =>
+    `Turn the ${foot} foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${toesStay ? ', the toe kept on its line' : ''}.`;
+
+const shiftLoad =
+  (foot: 'lead' | 'trail') =>
+  ({ by, to }: ToldChange): string => {
+    const target = Math.round(to);
+    const place = target === 50 ? 'the middle of the foot' : `${target} on the way from heel to toe`;
+    return `Weight under the ${foot} foot toward the ${by > 0 ? 'toes' : 'heel'}, to ${place}.`;
+  };
+
+const OPEN_CLOSED = { smaller: 'more open', larger: 'more closed' };
+const SQUARE_OUT = { smaller: 'squarer', larger: 'further out' };
+const HEEL_TOE = { smaller: 'nearer the heels', larger: 'nearer the toes' };
+const SHORT_FAR = { smaller: 'shorter', larger: 'further' };
+const NARROW_WIDE = { smaller: 'narrower', larger: 'wider' };
+
+const BALL_OUT: Pick<FigureWords, 'smaller' | 'larger' | 'instruction'> = {
+  smaller: 'nearer the ball',
+  larger: 'further from the ball',
+  instruction: ({ by, length }) =>
+    `Stand ${size(by, length)} ${by > 0 ? 'further from' : 'closer to'} the ball.`,
+};
+
+export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
+  stanceWidth: {
+    name: 'Width, heel to heel',
+    ...NARROW_WIDE,
+    instruction: ({ by, to, length }) =>
+      `Trail foot ${size(by, length)} ${by > 0 ? 'wider' : 'narrower'}, to ${lengthWithUnit(to, length)} between the heels.`,
+  },
+  leadFlare: { name: 'Lead flare', ...SQUARE_OUT, instruction: turnFoot('lead') },
+  trailFlare: { name: 'Trail flare', ...SQUARE_OUT, instruction: turnFoot('trail') },
+  setback: {
+    name: 'Trail foot set back',
+    smaller: 'further forward',
+    larger: 'further back',
+    instruction: ({ by, length, shoeLength }) =>
+      `Trail foot ${by > 0 ? 'back' : 'forward'} ${size(by, length)}${inShoes(by, shoeLength)}.`,
+  },
+  stanceLine: { name: 'Stance line', ...OPEN_CLOSED, instruction: null },
+  heelLine: { name: 'Heel line', ...OPEN_CLOSED, instruction: null },
+  outerWidth: { name: 'Width, outer edge to outer edge', ...NARROW_WIDE, instruction: null },
+  gap: { name: 'Gap between the shoes', ...NARROW_WIDE, instruction: null },
+  ballAlong: {
+    name: 'Ball, inside lead heel',
+    smaller: 'further forward',
+    larger: 'further back',
+    instruction: ({ by, to, length }) =>
+      `Ball ${size(by, length)} further ${by > 0 ? 'back' : 'forward'}, to ${lengthWithUnit(to, length)} inside the lead heel.`,
+  },
+  ballOut: { name: 'Ball, out from the toe line', ...BALL_OUT },
+  leadToeOut: { name: 'Lead toe to the ball’s line', ...BALL_OUT },
+  leadShare: {
+    name: 'Weight on lead foot',
+    smaller: 'less on the lead foot',
+    larger: 'more on the lead foot',
+    instruction: ({ by, to }) =>
+      `Put ${percent(by)} ${by > 0 ? 'more' : 'less'} of the weight on the lead foot, to ${Math.round(to)} %.`,
+  },
+  leadHeelToe: { name: 'Heel to toe, lead foot', ...HEEL_TOE, instruction: shiftLoad('lead') },
+  trailHeelToe: { name: 'Heel to toe, trail foot', ...HEEL_TOE, instruction: shiftLoad('trail') },
+  trailKneeInside: {
+    name: 'Trail knee, inside its foot',
+    smaller: 'further out',
+    larger: 'further in',
+    instruction: ({ to, length }) =>
+      `Trail knee ${size(to, length)} ${to < 0 ? 'outside' : 'inside'} the inside edge of its foot.`,
+  },
+  trailKneeFlex: {
+    name: 'Trail knee, more flexed than the lead',
+    smaller: 'straighter',
+    larger: 'more flexed',
+    instruction: ({ to }) =>
+      Math.round(to) <= 0
+        ? 'Trail knee as straight as the lead.'
+        : `Trail knee ${angle(to)} more flexed than the lead, over the toes.`,
+  },
+  hipBump: {
+    name: 'Hips, set toward the target',
+    smaller: 'less pushed',
+    larger: 'more pushed',
+    instruction: ({ to, length }) =>
+      Math.round(to) === 0
+        ? 'Hips back to the middle, breastbone still.'
+        : `Hips set ${size(to, length)} ${to > 0 ? 'toward' : 'away from'} the target, square, breastbone still.`,
+  },
+  hipGap: {
+    name: 'Lead hip, inside its foot’s outside',
+    smaller: 'nearer the foot’s outside',
+    larger: 'further inside',
+    instruction: ({ to, length }) =>
+      `Lead hip ${lengthWithUnit(to, length)} inside the outside of the lead foot.`,
+  },
+  hipLine: {
+    name: 'Hip line',
+    ...OPEN_CLOSED,
+    instruction: ({ to }) => `Hips ${lineWords(to)} to the target line.`,
+  },
+  shoulderLine: {
+    name: 'Shoulder line',
+    ...OPEN_CLOSED,
+    instruction: ({ to }) => `Shoulders ${lineWords(to)} to the target line.`,
+  },
+  shoulderTilt: {
+    name: 'Trail shoulder lower',
+    smaller: 'more level',
+    larger: 'more tilted',
+    instruction: ({ to }) => `Trail shoulder ${angle(to)} lower, tilted from the ribs.`,
+  },
+  clubFace: {
+    name: 'Club face',
+    ...OPEN_CLOSED,
+    instruction: ({ to }) => `Aim the club face ${lineWords(to)}, whatever the feet do.`,
+  },
+  hipTurn: {
+    name: 'Hip turn at the top',
+    ...SHORT_FAR,
+    instruction: ({ to }) => `Turn the hips to ${angle(to)}, no further than is comfortable.`,
+  },
+  shoulderTurn: {
+    name: 'Shoulder turn at the top',
+    ...SHORT_FAR,
+    instruction: ({ to }) => `Turn the shoulders to ${angle(to)}, no further than is comfortable.`,
+  },
+  leadHeelLift: {
+    name: 'Lead heel up, going back',
+    smaller: 'less far up',
+    larger: 'further up',
+    instruction: ({ to, length }) => `Let the lead heel come up ${lengthWithUnit(to, length)} going back.`,
+  },
+};
+
+const line = (small: number, large: number): EyeChoice[] => [
+  { words: 'Open', value: -large },
+  { words: 'A touch open', value: -small },
+  { words: 'Square', value: 0 },
+  { words: 'A touch closed', value: small },
+  { words: 'Closed', value: large },
+];
+
+/** What can be said at a glance, with the figure that stands for it (starting values). */
+export const BY_EYE: Record<PostureFigure, readonly EyeChoice[]> = {
+  trailKneeInside: [
+    { words: 'Outside the foot', value: -30 },
+    { words: 'Over its inside edge', value: 0 },
+    { words: 'Inside', value: 20 },
+    { words: 'Pinched in', value: 60 },
+  ],
+  trailKneeFlex: [
+    { words: 'Straighter than the lead', value: -6 },
+    { words: 'Like the lead', value: 0 },
+    { words: 'A little more', value: 5 },
+    { words: 'Much more', value: 15 },
+  ],
+  hipBump: [
+    { words: 'Away from the target', value: -20 },
+    { words: 'Central', value: 0 },
+    { words: 'Set a little forward', value: 25 },
+    { words: 'Pushed', value: 55 },
+  ],
+  hipGap: [
+    { words: 'Over the outside of the foot', value: 0 },
+    { words: 'A thumb inside', value: 25 },
+    { words: 'A hand inside', value: 90 },
+    { words: 'Further', value: 150 },
+  ],
+  hipLine: line(6, 15),
+  shoulderLine: line(6, 15),
+  shoulderTilt: [
+    { words: 'Trail side higher', value: -5 },
+    { words: 'Level', value: 0 },
+    { words: 'A little lower', value: 8 },
+    { words: 'Well lower', value: 18 },
+    { words: 'Hanging back', value: 30 },
+  ],
+  clubFace: line(3, 8),
+  hipTurn: [
+    { words: 'Hardly', value: 20 },
+    { words: 'Some', value: 35 },
+    { words: 'About half', value: 45 },
+    { words: 'A lot', value: 60 },
+    { words: 'Too far', value: 78 },
+  ],
+  shoulderTurn: [
+    { words: 'Short', value: 60 },
+    { words: 'Not quite', value: 78 },
+    { words: 'Full', value: 90 },
+    { words: 'More than full', value: 103 },
+    { words: 'Club lost at the top', value: 122 },
+  ],
+};

@@ -1,0 +1,201 @@
+import { seeded } from '../statistics';
+import { InputError } from '../units';
+import { shuffle, warmUpsLeft } from './design';
+import type { Shot } from './types';
+import { countsFor, type TrialPlan } from './verdict';
+
+/** Changes that can be taken apart at once, and blocks of two shots it takes, however many they are. */
+export const APART = { least: 2, most: 3 } as const;
+export const APART_BLOCKS = 16;
+export const SHOTS_A_BLOCK = 2;
+
+/** One-sided level of all changes together; each has its share of it (Bonferroni). */
+export const APART_LEVEL = 0.05;
+
+/** A way of standing: the bits of the changes that are made in it, 0 for today's setup. */
+export type Cell = number;
+
+export const made = (cell: Cell, change: number): boolean => ((cell >> change) & 1) === 1;
+
+/**
+ * The order of blocks, round by round: every way of combining the changes once a round, in an order
+ * drawn at random. Two changes make four rounds of four, three make two rounds of eight.
+ * @throws InputError when there are too few or too many changes.
+ */
+export function drawCells(seed: number, changes: number): Cell[][] {
+  if (changes < APART.least || changes > APART.most) {
+    throw new InputError('changes', `${APART.least} to ${APART.most}`, String(changes));
+  }
+  const random = seeded(seed);
+  const cells = 2 ** changes;
+  return Array.from({ length: APART_BLOCKS / cells }, () =>
+    shuffle(
+      Array.from({ length: cells }, (_, cell) => cell),
+      random,
+    ),
+  );
+}
+
+/** A shot of such a trial: a warm-up, or in its block with the way it was stood. */
+export interface ApartShot {
+  place: { warmUp: true } | { warmUp: false; block: number; cell: Cell };
+  sitting: number;
+  shot: Shot;
+}
+
+export type ApartNext =
+  | { kind: 'warm-up'; left: number }
+  | { kind: 'shot'; cell: Cell; block: number; inBlock: number; toLook: number; changed: boolean }
+  | { kind: 'look' };
+
+/** What comes next, by the shots there are. */
+export function nextApart(
+  { seed, warmUps }: Pick<TrialPlan, 'seed' | 'warmUps'>,
+  changes: number,
+  shots: readonly ApartShot[],
+  sitting: number,
+): ApartNext {
+  const inOrder = shots.filter(({ place }) => !place.warmUp);
+  const toLook = APART_BLOCKS * SHOTS_A_BLOCK - inOrder.length;
+  if (toLook <= 0) return { kind: 'look' };
+  const left = warmUpsLeft(warmUps, shots, sitting);
+  if (left > 0) return { kind: 'warm-up', left };
+  const block = Math.floor(inOrder.length / SHOTS_A_BLOCK);
+  const inBlock = (inOrder.length % SHOTS_A_BLOCK) + 1;
+  const cell = drawCells(seed, changes).flat()[block]!;
+  return { kind: 'shot', cell, block, inBlock, toLook, changed: inBlock === 1 };
+}
+
+/** What one of several changes does by itself, the others made or not alike. */
+export interface Effect {
+  /** The change's place among those taken apart, from 0. */
+  change: number;
+  /** In the outcome's unit, more of it better. */
+  difference: number;
+  /** Differences that these pairs of blocks do not refuse, 95%. */
+  interval: [number, number];
+  /** One-sided, that it helps. */
+  p: number;
+  pairs: number;
+  verdict: 'helps' | 'hurts' | 'not shown';
+}
+
+/** Pairs of blocks of one round that differ in the change alone: with it, less without it. */
+function pairedDifferences(
+  plan: TrialPlan,
+  changes: number,
+  shots: readonly ApartShot[],
+  change: number,
+): number[] {
+  const scores = new Map<number, number[]>();
+  for (const { place, shot } of shots) {
+    const score = place.warmUp ? null : countsFor(plan, plan.primary, shot);
+    if (place.warmUp || score === null) continue;
+    scores.set(place.block, [...(scores.get(place.block) ?? []), score]);
+  }
+  const mean = (block: number): number | null => {
+    const own = scores.get(block);
+    return own ? own.reduce((sum, each) => sum + each, 0) / own.length : null;
+  };
+  const cells = 2 ** changes;
+  return drawCells(plan.seed, changes).flatMap((round, at) =>
+    round.flatMap((cell, place) => {
+      if (made(cell, change)) return [];
+      const other = round.indexOf(cell | (1 << change));
+      const without = mean(at * cells + place);
+      const having = mean(at * cells + other);
+      return without === null || having === null ? [] : [having - without];
+    }),
+  );
+}
+
+const TIE = 1e-9;
+
+/**
+ * The share of all ways of swapping the two blocks of pairs that favour the change as much as the real
+ * one: within a round each of two blocks that differ in the change alone could as well have been the
+ * other, whatever the other changes do.
+ */
+function swapped(differences: readonly number[]): number {
+  const real = differences.reduce((sum, each) => sum + each, 0);
+  const size = Math.max(1e-12, ...differences.map(Math.abs));
+  const all = 2 ** differences.length;
+  let asGood = 0;
+  for (let signs = 0; signs < all; signs += 1) {
+    let sum = 0;
+    differences.forEach((each, at) => (sum += (signs >> at) & 1 ? -each : each));
+    if (sum >= real - TIE * size) asGood += 1;
+  }
+  return asGood / all;
+}
+
+const STEPS = 24;
+
+/** Differences that swapping does not refuse at 2.5% either side. */
+function intervalOf(differences: readonly number[], middle: number): [number, number] {
+  const spread = Math.max(...differences) - Math.min(...differences);
+  const end = (toward: 1 | -1): number => {
+    let held = middle;
+    let refused = middle + toward * (spread + 1);
+    for (let step = 0; step < STEPS; step += 1) {
+      const at = (held + refused) / 2;
+      const p = swapped(differences.map((each) => (toward === 1 ? at - each : each - at)));
+      if (p > 0.025) held = at;
+      else refused = at;
+    }
+    return refused;
+  };
+  return [end(-1), end(1)];
+}
+
+/** What each of the changes does; null for one that no pair of blocks shows. */
+export function effectsOf(plan: TrialPlan, changes: number, shots: readonly ApartShot[]): (Effect | null)[] {
+  const level = APART_LEVEL / changes;
+  return Array.from({ length: changes }, (_, change): Effect | null => {
+    const differences = pairedDifferences(plan, changes, shots, change);
+    if (differences.length === 0) return null;
+    const difference = differences.reduce((sum, each) => sum + each, 0) / differences.length;
+    const p = swapped(differences);
+    const against = swapped(differences.map((each) => -each));
+    const verdict = p <= level ? 'helps' : against <= level ? 'hurts' : 'not shown';
+    return {
+      change,
+      difference,
+      interval: intervalOf(differences, difference),
+      p,
+      pairs: differences.length,
+      verdict,
+    };
+  });
+}
+
+export interface ApartVerdict {
+  verdict: 'keep' | 'drop';
+  because: 'pain' | 'better' | 'never shown' | 'not seen';
+  effects: (Effect | null)[];
+  /** The way of standing with the changes that help, and those alone. */
+  helps: Cell;
+}
+
+/** Keep what was shown to help, and that alone; nothing shown, or pain, is drop. */
+export function apartVerdict(
+  plan: TrialPlan,
+  changes: number,
+  shots: readonly ApartShot[],
+  painUp: boolean,
+): ApartVerdict {
+  const effects = effectsOf(plan, changes, shots);
+  const helps = effects.reduce(
+    (cell, effect, change) => cell | (effect?.verdict === 'helps' ? 1 << change : 0),
+    0,
+  );
+  const say = (verdict: ApartVerdict['verdict'], because: ApartVerdict['because']) => ({
+    verdict,
+    because,
+    effects,
+    helps,
+  });
+  if (painUp) return say('drop', 'pain');
+  if (effects.every((effect) => effect === null)) return say('drop', 'not seen');
+  return helps > 0 ? say('keep', 'better') : say('drop', 'never shown');
+}

@@ -1,0 +1,56 @@
+import { lengthIn, type LengthUnit } from './length';
+
+/** The unit a figure of a setup is kept in. */
+export type Unit = 'mm' | 'degrees' | 'percent';
+
+/**
+ * A number with a fixed count of decimals, with a true minus sign and never "-0".
+ * @param value any finite number
+ * @param decimals digits after the point
+ * @returns the number as it is shown
+ * @example rounded(-0.04, 1) // '0.0'
+ */
+export function rounded(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '\u2212');
+}
+
+/**
+ * A length without its unit: one decimal for centimetres, two for inches.
+ * @param mm a length, mm
+ * @param unit what the coach reads lengths in
+ * @returns the figure alone
+ * @example lengthFigure(427, 'cm') // '42.7'
+ */
+export const lengthFigure = (mm: number, unit: LengthUnit): string =>
+  rounded(lengthIn(unit, mm), unit === 'cm' ? 1 : 2);
+
+/**
+ * @param mm a length, mm
+ * @param unit what the coach reads lengths in
+ * @returns the figure with its unit
+ * @example lengthWithUnit(500, 'inches') // '19.69 in'
+ */
+export const lengthWithUnit = (mm: number, unit: LengthUnit): string =>
+  `${lengthFigure(mm, unit)} ${unit === 'cm' ? 'cm' : 'in'}`;
+
+/**
+ * @param degrees an angle, degrees
+ * @param decimals digits after the point
+ * @returns the figure with a degree sign
+ * @example angleFigure(-6.4) // '−6°'
+ */
+export const angleFigure = (degrees: number, decimals = 0): string => `${rounded(degrees, decimals)}°`;
+
+/**
+ * A figure of any unit with its unit; the angle of a line is told by `lineWords` instead.
+ * @param value mm, degrees or percent
+ * @param unit which of the three
+ * @param length what the coach reads lengths in
+ * @returns the figure with its unit
+ * @example figureWithUnit(52.4, 'percent', 'cm') // '52 %'
+ */
+export function figureWithUnit(value: number, unit: Unit, length: LengthUnit): string {
+  if (unit === 'mm') return lengthWithUnit(value, length);
+  return unit === 'degrees' ? angleFigure(value, 1) : `${rounded(value, 0)} %`;
+}

@@ -1,0 +1,4 @@
+export * from './range';
+export * from './angles';
+export * from './length';
+export * from './format';
