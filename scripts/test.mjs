@@ -90,6 +90,17 @@ async function test() {
   mkdirSync(join(ROOT, 'test-results'), { recursive: true });
   try {
     for (const room of TYPE_CHECKED) await check(`Types, ${room}`, 'npx', ['tsc', '-p', room]);
+    await check('Rooms', 'npx', [
+      'depcruise',
+      'core',
+      'contract',
+      'server',
+      'app',
+      '--config',
+      '.dependency-cruiser.cjs',
+      '--output-type',
+      'err',
+    ]);
     await check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
     await check('Format', 'npx', ['prettier', '--check', '.']);
     for (const room of JEST_ROOMS) await jest(room, environment);

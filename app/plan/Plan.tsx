@@ -1,11 +1,10 @@
+import type { Hand } from '@pedastance/core/body';
 import type { PersonalPath } from '@pedastance/core/path';
-import type { Hand } from '@pedastance/core/phrases';
 import type { Reading } from '@pedastance/core/reading';
 import type { Setup } from '@pedastance/core/setup';
 import { TURNS } from '@pedastance/core/turn';
 import type { LengthUnit } from '@pedastance/core/units';
 import { useEffect, useId, useRef } from 'react';
-import type { Viewpoint } from '../state/preferences';
 import {
   drawPlan,
   solePath,
@@ -18,6 +17,7 @@ import {
 import { frameFor, projection, type Frame, type Projection } from './frame';
 import { createPainter, type Painter } from './painter';
 import { planWords } from './words';
+import type { Viewpoint } from './frame';
 
 /** Where a plan gets its feet from: a lesson in progress, or something that stands still. */
 export interface Scene {

@@ -1,6 +1,7 @@
+import type { Hand } from '@pedastance/core/body';
 import type { BandVerdict } from '@pedastance/core/method';
 import { causesOf, pathOf, type PersonalPath } from '@pedastance/core/path';
-import { pathWords, type Hand } from '@pedastance/core/phrases';
+import { pathWords } from '@pedastance/core/phrases';
 import type { Reading } from '@pedastance/core/reading';
 import {
   heelToToe,
@@ -23,8 +24,9 @@ import {
   type TurningBody,
 } from '@pedastance/core/turn';
 import { radians, angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
-import type { Viewpoint } from '../state/preferences';
 import { MARGINS_MM, STRIP_MM, projection, type Frame, type Projection } from './frame';
+import type { Viewpoint } from './frame';
+import { VERDICT_SHAPES } from '../domain/verdicts';
 
 /** Attributes of the drawing's parts by part and attribute; `text` is a part's words. */
 export type Drawing = Record<string, Record<string, string>>;
@@ -66,9 +68,6 @@ export interface Turning {
   leadHeelLift: number;
   goal: Goal;
 }
-
-/** A figure out of its band carries a shape as well as a colour. */
-export const VERDICT_SHAPES: Record<BandVerdict, string> = { below: '▼', in: '●', above: '▲' };
 
 const n = (value: number): string => (Math.round(value * 100) / 100).toString();
 
@@ -278,7 +277,7 @@ function pathParts(
   { mmPerPx, left, width }: ReturnType<typeof viewOf>,
 ): Drawing {
   if (!path) return NO_PATH;
-  const angle = pathOf(path.belief, causesOf(setup, measures));
+  const angle = pathOf(path.posterior, causesOf(setup, measures));
   const guess = path.slopes.every((slope) => slope.guess);
   const ball = place.toScreen({ x: 0, y: 0 });
   const y = place.signs.y * STRIP_MM;

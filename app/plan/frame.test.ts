@@ -2,7 +2,7 @@ import { readSetup, toePoint, type Setup } from '@pedastance/core';
 import fc from 'fast-check';
 import { build, method, setup } from '../../core/test/example';
 import { drawPlan, footMatrix, type DrawingInput } from './drawing';
-import { frameFor, outgrown, projection } from './frame';
+import { frameFor, needsNewFrame, projection } from './frame';
 import { flareToward, holdAt, inFoot, loadAlong } from './touch';
 
 const hands = ['right', 'left'] as const;
@@ -55,8 +55,8 @@ describe('the ground on the screen', () => {
   });
 
   test('a frame stays while the feet have room, and not when they have left it', () => {
-    expect(outgrown(frame, setup({ leadFlare: 25 }).address)).toBe(false);
-    expect(outgrown(frame, setup({ width: 900 }).address)).toBe(true);
+    expect(needsNewFrame(frame, setup({ leadFlare: 25 }).address)).toBe(false);
+    expect(needsNewFrame(frame, setup({ width: 900 }).address)).toBe(true);
   });
 });
 

@@ -1,6 +1,5 @@
-import type { Hand } from '@pedastance/core/phrases';
+import type { Hand } from '@pedastance/core/body';
 import { soleReach, toePoint, type Address, type Point } from '@pedastance/core/setup';
-import type { Viewpoint } from '../state/preferences';
 
 /**
  * How the ground is laid on the screen. The core knows lead and trail only; the screen mirrors.
@@ -39,7 +38,7 @@ export function frameFor(address: Address): Frame {
 }
 
 /** Whether the feet have left the room a frame gives them, or shrunk well below it. */
-export function outgrown(frame: Frame, address: Address): boolean {
+export function needsNewFrame(frame: Frame, address: Address): boolean {
   const wanted = frameFor(address);
   const aside = Math.abs(wanted.centre.x - frame.centre.x) + (wanted.width - frame.width) / 2;
   return (
@@ -70,3 +69,5 @@ export function projection(frame: Frame, hand: Hand, viewpoint: Viewpoint): Proj
     toGround: ({ x, y }) => ({ x: x * signs.x + frame.centre.x, y: y * signs.y + frame.centre.y }),
   };
 }
+
+export type Viewpoint = 'coach' | 'student';

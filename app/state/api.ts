@@ -53,7 +53,7 @@ export const api = {
       owner,
     ),
   methods: (owner: string) => read<HouseMethod[]>('/api/methods', owner),
-  letHit: (owner: string, body: StandIn) => ask('POST', '/api/stand-in', owner, body),
+  simulateShots: (owner: string, body: StandIn) => ask('POST', '/api/stand-in', owner, body),
   write: async (owner: string, { route, body }: Writing) => {
     const { method, path } = ROUTES[route];
     return (await ask(method, path, owner, body)).json() as Promise<unknown>;

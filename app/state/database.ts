@@ -1,33 +1,6 @@
-import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contract';
-import type { HouseMethod } from '@pedastance/core/method';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { openDB, type IDBPDatabase } from 'idb';
+import type { Schema } from './schema';
 import { bringUp } from './upgrade';
-import type { LessonDraft } from './lessonDraft';
-import type { Letter } from './letter';
-
-/** Everything on the device belongs to one academy and one instructor, named by `owner`. */
-interface Owned {
-  owner: string;
-}
-
-type ById<Value> = { key: [string, string]; value: Owned & { id: string; value: Value } };
-type OfStudent<Value> = {
-  key: [string, string];
-  value: Owned & { id: string; studentId: string; value: Value };
-  indexes: { byStudent: [string, string] };
-};
-
-export interface Schema extends DBSchema {
-  /** Who is signed in, and how this device is set. */
-  device: { key: string; value: unknown };
-  students: ById<Student>;
-  methods: ById<HouseMethod>;
-  builds: OfStudent<NewBuild>;
-  screens: OfStudent<NewScreen>;
-  entries: OfStudent<LogEntry>;
-  drafts: ById<LessonDraft>;
-  outbox: { key: number; value: Letter; indexes: { byOwner: string } };
-}
 
 export type DeviceDatabase = IDBPDatabase<Schema>;
 /** Copies of what the server has; a sign-out may remove them, never the drafts or the outbox. */

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { currentOwner } from './account';
 import { deviceDatabase, ownedBy } from './database';
-import type { LessonDraft } from './lessonDraft';
+import type { LessonDraft } from '../domain/lessonDraft';
 
 interface Drafts {
   drafts: Record<string, LessonDraft>;

@@ -22,9 +22,9 @@ import {
 } from '@pedastance/core/setup';
 import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
-import { frameFor, outgrown, type Frame } from '../plan/frame';
+import { frameFor, needsNewFrame, type Frame } from '../plan/frame';
 import { keepDraft } from './drafts';
-import type { LessonDraft } from './lessonDraft';
+import type { LessonDraft } from '../domain/lessonDraft';
 
 /** What the steppers, the keyboard and typed figures set on the plan. */
 export type Dial = 'stanceWidth' | 'leadFlare' | 'trailFlare' | 'setback' | 'ballAlong' | 'ballOut';
@@ -231,7 +231,7 @@ export function replaceAgreed(
 export function reframe(): void {
   const state = lesson.getState();
   const setup = currentSetup(state);
-  if (setup && (!state.frame || outgrown(state.frame, setup.address)))
+  if (setup && (!state.frame || needsNewFrame(state.frame, setup.address)))
     lesson.setState({ frame: framed(setup) });
 }
 

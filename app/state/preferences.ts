@@ -3,8 +3,8 @@ import type { FootWords } from '@pedastance/core/phrases';
 import type { LengthUnit } from '@pedastance/core/units';
 import { create } from 'zustand';
 import { deviceDatabase } from './database';
+import type { Viewpoint } from '../plan/frame';
 
-export type Viewpoint = 'coach' | 'student';
 export type Light = 'paper' | 'dusk' | 'as the device';
 
 interface Preferences {

@@ -2,8 +2,8 @@ import type { ChangeEntry, LogEntry, NewEntry } from '@pedastance/contract';
 import type { Screen } from '@pedastance/core/body';
 import type { Finding } from '@pedastance/core/reading';
 import type { IDBPTransaction, StoreNames } from 'idb';
-import type { Schema } from './database';
-import type { LessonDraft } from './lessonDraft';
+import type { Schema } from './schema';
+import type { LessonDraft } from '../domain/lessonDraft';
 import type { Letter } from './letter';
 
 /** What a finding says of itself that it did not before the whole body was read: nothing. */

@@ -1,6 +1,6 @@
+import type { Hand } from '@pedastance/core/body';
 import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
-import type { Hand } from '@pedastance/core/phrases';
 import type {
   ApartShot,
   ApartVerdict,

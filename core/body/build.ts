@@ -1,3 +1,6 @@
+/** Which way round a student plays. */
+export type Hand = 'right' | 'left';
+
 /** How a build figure was come by. */
 export type FigureSource = 'measured' | 'estimated';
 

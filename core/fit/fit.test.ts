@@ -24,6 +24,7 @@ import {
 } from '..';
 import { gridOf, leastByGrid, type GridProblem } from '../test/grid';
 import { body as studentBody, build } from '../test/example';
+
 const angle = (value: number) => ({ value, uncertainty: 5 });
 
 interface Legs {

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import type { Hand } from '../phrases';
+import type { Hand } from '../body';
 import { SHOT_FIGURES, SHOT_RANGES, STRIKES, type Shot } from '../trial';
 import { guessColumns, signIn, stillAsked, unitIn, type ColumnSource } from './columns';
 import { OUR_HEADERS, readShots, shotRows } from './shotFile';
 import '../test/properties';
+
 const parsed = (text: string): string[][] => Papa.parse<string[]>(text, { skipEmptyLines: false }).data;
 const anyShot: fc.Arbitrary<Shot> = fc.record(
   {

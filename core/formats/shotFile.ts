@@ -1,4 +1,4 @@
-import type { Hand } from '../phrases';
+import type { Hand } from '../body';
 import { SHOT_RANGES, STRIKES, type Shot, type ShotFigure, type Strike } from '../trial';
 import { NEEDS, PER_UNIT, type ColumnSource } from './columns';
 

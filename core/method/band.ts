@@ -4,7 +4,8 @@ import { SD_IN_95_PERCENT } from '../statistics';
 import { InputError, degrees, radians } from '../units';
 import type { Played } from './coverage';
 import type { FigureQuestion } from './questions';
-import type { Answer, Rule } from './types';
+import type { Rule } from './rules';
+import type { Answer } from './types';
 
 /** What a finding is held against, in the question's own unit. */
 export interface Band {

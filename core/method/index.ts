@@ -1,3 +1,4 @@
+export * from './rules';
 export * from './types';
 export * from './questions';
 export * from './coverage';

@@ -8,7 +8,7 @@ import {
   type Range,
 } from '../setup';
 import type { Unit } from '../units';
-import type { RuleKind } from './types';
+import type { RuleKind } from './rules';
 
 /**
  * What a house method answers. The first seven are what a drawing of the feet and the load alone

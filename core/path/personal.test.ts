@@ -1,7 +1,6 @@
 import { Matrix, solve } from 'ml-matrix';
-import { believed, inverseOf, updated, type Belief } from '../statistics';
-import { studentQuantile } from '../trial';
-import { causesOf, generalGuess, personalPath, predictedPath, straightLine, type PathShot } from './personal';
+import { marginal, inverseOf, posterior, studentQuantile, type NormalInverseGamma } from '../statistics';
+import { causesOf, generalPrior, personalPath, predictedPath, straightLine, type PathShot } from './personal';
 import {
   flareToeKept,
   normals,
@@ -14,8 +13,9 @@ import {
   type Setup,
 } from '..';
 import { build } from '../test/example';
+
 /** Nothing known beforehand: what is left is ordinary least squares. */
-const knowingNothing = (size: number): Belief => ({
+const knowingNothing = (size: number): NormalInverseGamma => ({
   mean: Array<number>(size).fill(0),
   precision: Array.from({ length: size }, () => Array<number>(size).fill(0)),
   shape: -size / 2,
@@ -85,7 +85,7 @@ test('with nothing known beforehand it is ordinary least squares, intervals and 
   const x = new Matrix(rows(shots));
   const y = Matrix.columnVector(shots.map(({ path }) => path));
   const reference = solve(x, y).to1DArray();
-  const belief = updated(
+  const belief = posterior(
     knowingNothing(4),
     rows(shots),
     shots.map(({ path }) => path),
@@ -95,7 +95,7 @@ test('with nothing known beforehand it is ordinary least squares, intervals and 
   const scatter2 = left.reduce((sum, each) => sum + each ** 2, 0) / (40 - 4);
   const inverse = inverseOf(x.transpose().mmul(x).to2DArray());
   for (const at of [0, 1, 2, 3]) {
-    const { scale, freedom } = believed(
+    const { scale, degreesOfFreedom: freedom } = marginal(
       belief,
       [0, 1, 2, 3].map((index) => Number(index === at)),
     );
@@ -106,14 +106,14 @@ test('with nothing known beforehand it is ordinary least squares, intervals and 
 
 test('the update is the same shot by shot as all at once', () => {
   const shots = shotsOf({ b: [0, 0.5, -0.1, -0.02], scatter: 2 }, 12);
-  const together = updated(
-    generalGuess(37),
+  const together = posterior(
+    generalPrior(37),
     rows(shots),
     shots.map(({ path }) => path),
   );
   const oneByOne = shots.reduce(
-    (belief: Belief, shot) => updated(belief, rows([shot]), [shot.path]),
-    generalGuess(37),
+    (belief: NormalInverseGamma, shot) => posterior(belief, rows([shot]), [shot.path]),
+    generalPrior(37),
   );
   together.mean.forEach((value, at) => expect(oneByOne.mean[at]).toBeCloseTo(value, 8));
   expect(oneByOne.rate).toBeCloseTo(together.rate, 6);
@@ -122,13 +122,17 @@ test('the update is the same shot by shot as all at once', () => {
 const SLOPE = [0, 1, 0, 0];
 
 /** How often a 95% interval of degrees a degree closed holds the truth, over so many students. */
-function coverage(students: number, truth: () => Truth, prior: () => Belief): number {
+function coverage(students: number, truth: () => Truth, prior: () => NormalInverseGamma): number {
   let held = 0;
   for (let student = 0; student < students; student += 1) {
     const of = truth();
     const shots = shotsOf(of, 24);
-    const { value, scale, freedom } = believed(
-      updated(
+    const {
+      mean: value,
+      scale,
+      degreesOfFreedom: freedom,
+    } = marginal(
+      posterior(
         prior(),
         rows(shots),
         shots.map(({ path }) => path),
@@ -166,8 +170,8 @@ test('a 95% interval holds the truth of 500 students in 92 to 98 of 100, knowing
 });
 
 test('with the general guess: as often for students it knows of; reported for those it does not', () => {
-  const on = coverage(500, onPrior, () => generalGuess(37));
-  const off = coverage(500, offPrior, () => generalGuess(37));
+  const on = coverage(500, onPrior, () => generalPrior(37));
+  const off = coverage(500, offPrior, () => generalPrior(37));
   console.info(`coverage of the personal slope with the general guess: on it ${on}, off it ${off}`);
   expect(on).toBeGreaterThanOrEqual(0.92);
   // Far off the guess two dozen shots cannot undo it; what is left is told by how many shots it rests on.

@@ -1,7 +1,14 @@
 import { arcOf, pathOnArc } from '../club';
 import { measureAddress, type AddressMeasures, type Setup } from '../setup';
-import { believed, inverseOf, knowing, updated, type Belief, type Matrix } from '../statistics';
-import { studentQuantile } from '../trial';
+import {
+  inverseOf,
+  type NormalInverseGamma,
+  type Matrix,
+  independentPrior,
+  posterior,
+  marginal,
+  studentQuantile,
+} from '../statistics';
 
 /** What of a setup bends the path, and how it is counted. */
 export const PATH_CAUSES = ['closed', 'toeward', 'ball'] as const;
@@ -15,7 +22,7 @@ const SHAPE = 2;
 const USUAL_BALL = 50;
 
 /** The path that causes like these give on the whole, degrees. */
-export const pathOf = ({ mean }: Belief, causes: Record<PathCause, number>): number =>
+export const pathOf = ({ mean }: NormalInverseGamma, causes: Record<PathCause, number>): number =>
   PATH_CAUSES.reduce((sum, cause, at) => sum + mean[at + 1]! * causes[cause], mean[0]!);
 
 /** A shot's path with the setup it was hit from. */
@@ -41,10 +48,10 @@ const rowOf = (setup: Setup): number[] => {
   return [1, ...PATH_CAUSES.map((cause) => causes[cause])];
 };
 
-/** The general guess (starting values; the ball's from the arc, as much again either way). */
-export function generalGuess(clubLengthInches: number): Belief {
+/** The general prior (starting values; the ball's from the arc, as much again either way). */
+export function generalPrior(clubLengthInches: number): NormalInverseGamma {
   const perBall = pathOnArc(arcOf(clubLengthInches), 1);
-  return knowing([0, 0.5, -0.1, perBall], [3, 0.3, 0.1, Math.abs(perBall)], SCATTER, SHAPE);
+  return independentPrior([0, 0.5, -0.1, perBall], [3, 0.3, 0.1, Math.abs(perBall)], SCATTER, SHAPE);
 }
 
 export interface Slope {
@@ -58,7 +65,7 @@ export interface Slope {
 }
 
 export interface PersonalPath {
-  belief: Belief;
+  posterior: NormalInverseGamma;
   slopes: Slope[];
   shots: number;
 }
@@ -70,23 +77,23 @@ const unit = (at: number): number[] => [0, 0, 0, 0].map((_, index) => Number(ind
 
 /** What this student's shots say of their own path, beside the general guess it started from. */
 export function personalPath(shots: readonly PathShot[], clubLengthInches: number): PersonalPath {
-  const prior = generalGuess(clubLengthInches);
-  const belief =
+  const prior = generalPrior(clubLengthInches);
+  const updated =
     shots.length === 0
       ? prior
-      : updated(
+      : posterior(
           prior,
           shots.map(({ setup }) => rowOf(setup)),
           shots.map(({ path }) => path),
         );
   const slopes = PATH_CAUSES.map((cause, at): Slope => {
-    const { value, scale, freedom } = believed(belief, unit(at + 1));
-    const half = scale * studentQuantile(0.025, freedom);
+    const { mean: value, scale, degreesOfFreedom } = marginal(updated, unit(at + 1));
+    const half = scale * studentQuantile(0.025, degreesOfFreedom);
     // Narrower by what was seen of this cause, not by the scatter having turned out small.
-    const seen = spreadShare(prior.precision, belief.precision, at + 1);
+    const seen = spreadShare(prior.precision, updated.precision, at + 1);
     return { cause, value, interval: [value - half, value + half], guess: seen >= OWN_BELOW };
   });
-  return { belief, slopes, shots: shots.length };
+  return { posterior: updated, slopes, shots: shots.length };
 }
 
 /** A coefficient's spread after the shots as a share of that before them, scatter aside. */
@@ -101,9 +108,9 @@ export interface PredictedPath {
 }
 
 /** The path these feet are likely to give. */
-export function predictedPath({ belief }: PersonalPath, setup: Setup): PredictedPath {
-  const { value, scale, freedom } = believed(belief, rowOf(setup));
-  const half = scale * studentQuantile(0.025, freedom);
+export function predictedPath({ posterior }: PersonalPath, setup: Setup): PredictedPath {
+  const { mean: value, scale, degreesOfFreedom } = marginal(posterior, rowOf(setup));
+  const half = scale * studentQuantile(0.025, degreesOfFreedom);
   return { value, interval: [value - half, value + half] };
 }
 
@@ -122,13 +129,13 @@ export interface StraightLine {
  * bend it enough to tell, or it lies beyond 20° (starting value). The interval holds every line at
  * which a path of zero is not refused (Fieller 1954, from memory).
  */
-export function straightLine({ belief }: PersonalPath, setup: Setup): StraightLine | null {
+export function straightLine({ posterior }: PersonalPath, setup: Setup): StraightLine | null {
   const row = rowOf(setup);
   const at = (closed: number) => {
-    const { value, scale, freedom } = believed(belief, [row[0]!, closed, row[2]!, row[3]!]);
-    return { value, half: scale * studentQuantile(0.025, freedom) };
+    const { mean: value, scale, degreesOfFreedom } = marginal(posterior, [row[0]!, closed, row[2]!, row[3]!]);
+    return { value, half: scale * studentQuantile(0.025, degreesOfFreedom) };
   };
-  const perDegree = belief.mean[1]!;
+  const perDegree = posterior.mean[1]!;
   const closed = row[1]! - at(row[1]!).value / perDegree;
   if (!Number.isFinite(closed) || perDegree <= 0 || Math.abs(closed) > FURTHEST) return null;
   const holds = (line: number) => {

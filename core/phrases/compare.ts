@@ -1,8 +1,8 @@
 import { FIGURE_QUESTIONS, isChoiceQuestion, type Question } from '../method';
 import type { ComparedCell } from '../method/compare';
+import { FIGURE_WORDS } from '../setup';
 import { figureWithUnit, type LengthUnit } from '../units';
 import { bandWords, questionFigure } from './figures';
-import { FIGURE_WORDS } from '../setup';
 
 export interface NamedCell {
   name: string;

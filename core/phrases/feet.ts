@@ -1,6 +1,6 @@
 import type { FootName } from '../setup';
+import type { Hand } from '../body';
 
-export type Hand = 'right' | 'left';
 /** How a coach speaks of the feet: by their part in the swing, or by the student's own sides. */
 export type FootWords = 'lead and trail' | 'left and right';
 

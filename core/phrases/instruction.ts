@@ -1,7 +1,8 @@
+import type { Hand } from '../body';
 import type { Question } from '../method';
 import { FIGURE_WORDS, type Difference } from '../setup';
 import type { LengthUnit } from '../units';
-import { inFootWords, type FootWords, type Hand } from './feet';
+import { inFootWords, type FootWords } from './feet';
 
 export interface Speech {
   length: LengthUnit;

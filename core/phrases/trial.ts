@@ -1,3 +1,4 @@
+import type { Hand } from '../body';
 import {
   LEVELS,
   LOOKS,
@@ -12,7 +13,6 @@ import {
   type LookResult,
 } from '../trial';
 import type { LengthUnit } from '../units';
-import type { Hand } from './feet';
 
 /** What each outcome is called, and what more of it is. */
 export const OUTCOME_WORDS: Record<Outcome, { name: string; better: string; worse: string }> = {

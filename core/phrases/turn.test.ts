@@ -1,5 +1,6 @@
 import { budgetSentence, nextStopSentence, stopSentence } from './turn';
 import { STARTING_GIVES, turnBudget, type Speech, type TurningBody } from '..';
+
 const angle = (value: number) => ({ value, uncertainty: 5 });
 const body = (inTrail: number | null): TurningBody => ({
   legs: {

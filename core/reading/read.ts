@@ -1,12 +1,12 @@
-import { answerFor, bandsFor, verdictFor, type Bands, questionOf } from '../method';
+import { answerFor, bandsFor, verdictFor, questionOf, type Bands } from '../method';
 import {
   CHOICE_QUESTIONS,
   ITEMS,
-  type Item,
-  type MeasuredSetup,
   FIGURES,
   measuredFigure,
   measureSetup,
+  type Item,
+  type MeasuredSetup,
 } from '../setup';
 import { causeOf } from './causes';
 import { noticesFor } from './notices';

@@ -1,5 +1,5 @@
 import type { BandVerdict } from '../method';
-import { type Part, type Item, FIGURES } from '../setup';
+import { FIGURES, type Part, type Item } from '../setup';
 import type { Finding, Weight } from './types';
 
 /** What one unit outside a band costs, degrees of turn and of path (starting values). */

@@ -14,7 +14,7 @@ import {
   type AddressMeasures,
   type MeasureUncertainty,
 } from './measures';
-import { NOT_LOOKED_AT, type Posture, POSTURE_UNCERTAINTY } from './posture';
+import { NOT_LOOKED_AT, POSTURE_UNCERTAINTY, type Posture } from './posture';
 
 /** Where the load is: the lead foot's share, and along each sole from 0 (heel) to 100 (toe). */
 export interface Balance {

@@ -1,28 +1,32 @@
+/**
+ * Bayesian linear regression with the conjugate normal–inverse-gamma prior (O'Hagan & Forster 2004,
+ * Kendall's Advanced Theory of Statistics 2B, chapter 11, from memory).
+ */
+import { inverse, Matrix as DenseMatrix } from 'ml-matrix';
 import { InputError } from '../units';
 
-/** A square matrix, row by row. */
+/** A matrix, row by row. */
 export type Matrix = readonly (readonly number[])[];
 
-/** The inverse of a small positive definite matrix (Gauss-Jordan elimination with row exchange). */
+const SINGULAR = 1e-12;
+
+/**
+ * The inverse of a small matrix.
+ * @param matrix square, row by row
+ * @returns its inverse
+ * @throws InputError when the matrix is singular: the setups differ in nothing
+ * @example inverseOf([[2, 0], [0, 4]]) // [[0.5, 0], [0, 0.25]]
+ */
 export function inverseOf(matrix: Matrix): number[][] {
-  const size = matrix.length;
-  const rows = matrix.map((row, at) => [...row, ...row.map((_, column) => (column === at ? 1 : 0))]);
-  for (let at = 0; at < size; at += 1) {
-    let best = at;
-    for (let row = at + 1; row < size; row += 1) {
-      if (Math.abs(rows[row]![at]!) > Math.abs(rows[best]![at]!)) best = row;
-    }
-    [rows[at], rows[best]] = [rows[best]!, rows[at]!];
-    const pivot = rows[at]![at]!;
-    if (Math.abs(pivot) < 1e-12) throw new InputError('shots', 'setups that differ in each figure', 'alike');
-    rows[at] = rows[at]!.map((value) => value / pivot);
-    for (let row = 0; row < size; row += 1) {
-      const by = rows[row]![at]!;
-      if (row === at || by === 0) continue;
-      rows[row] = rows[row]!.map((value, column) => value - by * rows[at]![column]!);
-    }
+  const dense = new DenseMatrix(matrix.map((row) => [...row]));
+  const size = dense.max();
+  try {
+    const inverted = inverse(dense).to2DArray();
+    if (inverted.flat().every((value) => Math.abs(value) * SINGULAR * size < 1)) return inverted;
+  } catch {
+    // A matrix that cannot be inverted is refused below like one that nearly cannot.
   }
-  return rows.map((row) => row.slice(size));
+  throw new InputError('shots', 'setups that differ in each figure', 'alike');
 }
 
 const times = (matrix: Matrix, vector: readonly number[]): number[] =>
@@ -32,39 +36,50 @@ const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, value, at) => sum + value * b[at]!, 0);
 
 /**
- * What is believed of a line's coefficients and its scatter: coefficients normal about `mean` with
- * covariance scatter² · inverse(precision), scatter² inverse-gamma with `shape` and `rate`.
+ * A normal–inverse-gamma distribution of a line's coefficients and its residual variance: the
+ * coefficients are normal about `mean` with covariance variance · inverse(precision), the variance
+ * is inverse-gamma with `shape` and `rate`.
  */
-export interface Belief {
+export interface NormalInverseGamma {
   mean: readonly number[];
   precision: Matrix;
   shape: number;
   rate: number;
 }
 
-/** Coefficients each known by themselves to within a standard deviation, in so many scatters. */
-export function knowing(
+/**
+ * A prior with independent coefficients.
+ * @param mean the coefficients' means
+ * @param deviations their standard deviations, where the residual deviation is `residualDeviation`
+ * @param residualDeviation the residual standard deviation that is expected
+ * @param shape how much that expectation weighs, in halves of an observation
+ * @returns the prior
+ */
+export function independentPrior(
   mean: readonly number[],
   deviations: readonly number[],
-  scatter: number,
+  residualDeviation: number,
   shape: number,
-): Belief {
+): NormalInverseGamma {
   return {
     mean,
     precision: deviations.map((each, row) =>
-      deviations.map((_, column) => (row === column ? (scatter / each) ** 2 : 0)),
+      deviations.map((_, column) => (row === column ? (residualDeviation / each) ** 2 : 0)),
     ),
     shape,
-    rate: shape * scatter ** 2,
+    rate: shape * residualDeviation ** 2,
   };
 }
 
 /**
- * The exact conjugate update of a normal-inverse-gamma belief by observations y = x·coefficients +
- * noise (O'Hagan & Forster 2004, Kendall's Advanced Theory of Statistics 2B, chapter 11, from memory).
- * Rows of `x` are as long as the mean.
+ * The exact conjugate update by observations y = x · coefficients + noise.
+ * @param prior the distribution before
+ * @param x one row an observation, as long as the mean
+ * @param y one value an observation
+ * @returns the posterior
+ * @throws InputError when the rows and the prior together leave a coefficient undetermined
  */
-export function updated(prior: Belief, x: Matrix, y: readonly number[]): Belief {
+export function posterior(prior: NormalInverseGamma, x: Matrix, y: readonly number[]): NormalInverseGamma {
   const precision = prior.precision.map((row, at) =>
     row.map((value, column) => value + x.reduce((sum, of) => sum + of[at]! * of[column]!, 0)),
   );
@@ -80,15 +95,27 @@ export function updated(prior: Belief, x: Matrix, y: readonly number[]): Belief 
   };
 }
 
-/** A weighed sum of the coefficients as Student's t: its middle, its scale and its degrees of freedom. */
-export function believed(
-  { mean, precision, shape, rate }: Belief,
+/** A Student's t distribution by its location, its scale and its degrees of freedom. */
+export interface StudentT {
+  mean: number;
+  scale: number;
+  degreesOfFreedom: number;
+}
+
+/**
+ * The marginal distribution of a linear combination of the coefficients.
+ * @param distribution of the coefficients
+ * @param weights one for each coefficient
+ * @returns Student's t distribution of the weighted sum
+ */
+export function marginal(
+  { mean, precision, shape, rate }: NormalInverseGamma,
   weights: readonly number[],
-): { value: number; scale: number; freedom: number } {
+): StudentT {
   const covariance = times(inverseOf(precision), weights);
   return {
-    value: dot(mean, weights),
+    mean: dot(mean, weights),
     scale: Math.sqrt((rate / shape) * dot(weights, covariance)),
-    freedom: 2 * shape,
+    degreesOfFreedom: 2 * shape,
   };
 }

@@ -1,3 +1,5 @@
 export * from './random';
+export * from './distributions';
+export * from './shift';
 export * from './linearFit';
 export * from './bayesianRegression';

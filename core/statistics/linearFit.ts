@@ -29,6 +29,3 @@ export function predict(fit: LinearFit, row: readonly number[]): Prediction {
   );
   return { value, sd: fit.residualSd * Math.sqrt(1 + leverage) };
 }
-
-/** Half width of a 95% interval in standard deviations (normal; 507 people leave t at 1.965). */
-export const SD_IN_95_PERCENT = 1.96;

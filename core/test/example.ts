@@ -1,5 +1,6 @@
 import { SHOULDERS_AND_NEUTRAL } from '../method/presets';
 import type { Address, Body, Build, HouseMethod, Setup } from '..';
+
 /** A shoe of 290 by 105 mm on feet 500 mm apart, level, and the ball 50 mm inside the lead heel. */
 export const address = (
   over: Partial<{ leadFlare: number; trailFlare: number; width: number; shoe: number }> = {},

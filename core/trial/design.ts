@@ -1,4 +1,4 @@
-import { seeded } from '../statistics';
+import { seeded, shuffle } from '../statistics';
 import { InputError } from '../units';
 import { ARMS, type Arm } from './types';
 
@@ -20,15 +20,6 @@ export interface Design {
 /** Blocks a side that each look adds to what the look before it had. */
 export const blocksAdded = (blockSize: BlockSize): number[] =>
   LOOKS.map((shots, at) => (shots - (LOOKS[at - 1] ?? 0)) / blockSize);
-
-/** Shuffles in place (Fisher & Yates 1938, as given by Durstenfeld 1964). */
-export function shuffle<Item>(items: Item[], random: () => number): Item[] {
-  for (let last = items.length - 1; last > 0; last -= 1) {
-    const at = Math.floor(random() * (last + 1));
-    [items[last], items[at]] = [items[at]!, items[last]!];
-  }
-  return items;
-}
 
 /**
  * The order of blocks, stage by stage: as many of A as of B before each look, every such order as

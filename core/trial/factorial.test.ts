@@ -1,6 +1,7 @@
 import { apartVerdict, drawCells, effectsOf, made, nextApart, type ApartShot } from './factorial';
 import type { TrialPlan } from './verdict';
 import { normals, seeded } from '..';
+
 const PLAN: TrialPlan = {
   seed: 5,
   blockSize: 2,

@@ -1,6 +1,6 @@
-import { seeded } from '../statistics';
+import { seeded, shuffle } from '../statistics';
 import { InputError } from '../units';
-import { shuffle, warmUpsLeft } from './design';
+import { warmUpsLeft } from './design';
 import type { Shot } from './types';
 import { countsFor, type TrialPlan } from './verdict';
 

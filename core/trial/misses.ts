@@ -1,5 +1,5 @@
-import { shareInterval } from './estimate';
 import type { Shot } from './types';
+import { clopperPearson } from '../statistics';
 
 /** A ball this far off its line is a miss (starting values), degrees and metres. */
 const MISSES = { degrees: 2, metres: 7 } as const;
@@ -38,7 +38,7 @@ export function missPattern(shots: readonly Shot[]): MissPattern {
   const all = near + far;
   const side = far >= near ? 'far' : 'near';
   const most = Math.max(near, far);
-  const interval: [number, number] = all === 0 ? [0, 1] : shareInterval(most, all);
+  const interval: [number, number] = all === 0 ? [0, 1] : clopperPearson(most, all);
   const pattern =
     all === 0
       ? 'no misses'

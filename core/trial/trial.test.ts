@@ -1,21 +1,16 @@
 import { permutationTest as reference } from 'simple-statistics';
 import fc from 'fast-check';
+import { hodgesLehmann, studentQuantile, studentTail } from '../statistics';
 import { drawOrder, LOOKS, nextOf } from './design';
-import {
-  chanceBeyond,
-  hodgesLehmann,
-  shareInterval,
-  shiftInterval,
-  studentQuantile,
-  studentTail,
-} from './estimate';
+import { chanceBeyond, shiftInterval } from './estimate';
 import { missPattern } from './misses';
 import { observedDifference, permutationTest, type Stage } from './permute';
 import type { Shot } from './types';
 import { compare, ownScatter, shotsToShow, verdictOf, type TrialPlan, type TrialShot } from './verdict';
-import { normals, seeded } from '..';
+import { normals, seeded, clopperPearson } from '..';
 import { groups, twoSided } from '../test/groups';
 import '../test/properties';
+
 /** R's `sleep` data: extra hours of sleep with two drugs (Student 1908, The Probable Error of a Mean). */
 const SLEEP = {
   one: [0.7, -1.6, -0.2, -1.2, -0.1, 3.4, 3.7, 0.8, 0.0, 2.0],
@@ -51,12 +46,12 @@ describe('against published values', () => {
   });
 
   test('a share’s exact interval (Clopper & Pearson): 7 of 9 is 40.0 to 97.2 in a hundred', () => {
-    const [least, most] = shareInterval(7, 9);
+    const [least, most] = clopperPearson(7, 9);
     expect(least).toBeCloseTo(0.3999, 4);
     expect(most).toBeCloseTo(0.9719, 4);
-    expect(shareInterval(0, 3)[0]).toBe(0);
+    expect(clopperPearson(0, 3)[0]).toBe(0);
     // Three of three: the least share is 0.025 ** (1 / 3).
-    expect(shareInterval(3, 3)[0]).toBeCloseTo(0.025 ** (1 / 3), 6);
+    expect(clopperPearson(3, 3)[0]).toBeCloseTo(0.025 ** (1 / 3), 6);
   });
 });
 

@@ -1,5 +1,6 @@
+import { hodgesLehmann, studentQuantile } from '../statistics';
 import { blocksAdded, LOOKS, type Design, type Look, type Placed } from './design';
-import { chanceBeyond, hodgesLehmann, shiftInterval, studentQuantile } from './estimate';
+import { chanceBeyond, shiftInterval } from './estimate';
 import { OUTCOME_DEFINITIONS, type Outcome } from './outcomes';
 import { observedDifference, permutationTest, turned, type Block, type Stage } from './permute';
 import type { Arm, Shot } from './types';

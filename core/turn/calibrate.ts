@@ -2,6 +2,7 @@ import type { FootName } from '../setup';
 import type { Angle } from '../units';
 import { MEASURED_FLARE_UNCERTAINTY, reachOf, stopsOf, STOP_DEFINITIONS, TURN_PER_LIFT_MM } from './stops';
 import type { Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
+import { normalDensity, normalProbability, SD_IN_95_PERCENT } from '../statistics';
 
 /** A turn that was measured on known feet. */
 export interface MeasuredTurn {
@@ -59,17 +60,6 @@ function combined(a: Angle, b: Angle): Angle {
   };
 }
 
-const density = (z: number): number => Math.exp(-(z ** 2) / 2) / Math.sqrt(2 * Math.PI);
-
-/** The normal distribution's upper tail (Abramowitz & Stegun 26.2.17, error below 7.5e-8). */
-function upperTail(z: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(z));
-  const series =
-    t * (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))));
-  const tail = density(z) * series;
-  return z >= 0 ? tail : 1 - tail;
-}
-
 /** Beyond this many deviations a bound says nothing. */
 const FAR = 5;
 
@@ -83,15 +73,13 @@ function boundedBelow(angle: Angle, least: Angle): Angle {
   const spread = Math.hypot(uncertainty, least.uncertainty);
   const z = (value - least.value) / spread;
   if (z >= FAR) return angle;
-  const ratio = density(z) / Math.max(upperTail(-z), 1e-12);
+  const ratio = normalDensity(z) / Math.max(normalProbability(z), 1e-12);
   const variance = uncertainty ** 2 - (uncertainty ** 4 / spread ** 2) * ratio * (z + ratio);
   return {
     value: value + (uncertainty ** 2 / spread) * ratio,
     uncertainty: Math.sqrt(Math.max(variance, 1)),
   };
 }
-
-const REACH_95 = 1.96;
 
 /**
  * Fits a student's legs to measured turns. The stop that was met is updated by what was measured,
@@ -106,7 +94,7 @@ export function calibrate(body: TurningBody, measured: readonly MeasuredTurn[]):
   const met = measured.flatMap((each) => {
     const stop = metStop(body, each);
     if (!stop) return [];
-    const halfWidth = REACH_95 * Math.hypot(stop.at.uncertainty, each.reached.uncertainty);
+    const halfWidth = SD_IN_95_PERCENT * Math.hypot(stop.at.uncertainty, each.reached.uncertainty);
     const missed = Math.abs(each.reached.value - stop.at.value) > halfWidth;
     residuals.push({ measured: each, predicted: stop.at.value, halfWidth, stop: stop.name, missed });
     return [{ each, name: stop.name }];

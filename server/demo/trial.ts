@@ -16,7 +16,7 @@ import { simulatedMonitor } from '../devices/simulatedMonitor';
 import { simulatedStudent } from '../devices/simulatedStudent';
 import { addEntry } from '../store/lessons';
 import type { Writer } from '../store/rows';
-import { stanceOf } from '../store/standIns';
+import { stanceOf } from '../devices/stance';
 
 /** A trial of the change a demo lesson agreed on. */
 export interface DemoTrial {

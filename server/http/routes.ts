@@ -24,7 +24,7 @@ import { addEntry, addLesson, listEntries } from '../store/lessons';
 import { addMethodVersion, listMethods } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addScreen, listScreens } from '../store/screens';
-import { letHit } from '../store/standIns';
+import { simulateShots } from '../devices/simulateShots';
 import { addStudent, editStudent, findStudent, listStudents, NoSuchStudent } from '../store/students';
 import { parsedBody } from './guards';
 import { Refusal } from './problems';
@@ -202,7 +202,7 @@ export function routes(services: Services): Route[] {
       path: '/api/stand-in',
       access: instructor,
       handler: landing(services, 'stand-in', StandIn, (client, body, writer) =>
-        letHit(client, body, writer, services.standInPaceMs),
+        simulateShots(client, body, writer, services.standInPaceMs),
       ),
     },
     {

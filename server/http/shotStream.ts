@@ -2,7 +2,7 @@ import { Id } from '@pedastance/contract';
 import type { RequestHandler } from 'express';
 import type { Pool } from 'pg';
 import { inAcademy } from '../store/database';
-import { readyShots } from '../store/standIns';
+import { readyShots } from '../store/standInShots';
 import { Refusal } from './problems';
 
 /** How often it is looked for shots that have become ready, and how often a quiet line is kept alive, ms. */

@@ -1,7 +1,6 @@
 import type { Student } from '@pedastance/contract';
 import { bodyWith } from '@pedastance/core/body';
-import { asPlayed, type HouseMethod, type Played } from '@pedastance/core/method';
-import type { Setup } from '@pedastance/core/setup';
+import { asPlayed, type HouseMethod } from '@pedastance/core/method';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -11,22 +10,16 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { StudentPage } from '../../ui/Page';
 import { Body } from '../../ui/Words';
-import { useHouseMethods } from '../methods/useHouseMethods';
-import type { LogRecord } from '../log/records';
-import { clubAndShot } from '../log/sentences';
-import { useStudentLog } from '../log/useStudentLog';
-import { PRESET_METHODS } from '../methods/useMethodNamed';
-import { Waiting } from '../shell/Shell';
-import { day } from '../students/format';
+import { useHouseMethods } from '../../state/useHouseMethods';
+import type { LogRecord } from '../../domain/records';
+import { clubAndShot } from '../../domain/sentences';
+import { useStudentLog } from '../../state/useStudentLog';
+import { PRESET_METHODS } from '../../state/useVersions';
+import { day } from '../../domain/students';
 import { SideBySide } from './SideBySide';
 import { WholeBag } from './WholeBag';
-
-/** Feet to set methods on: where they are from, and what was played from them. */
-export interface Feet {
-  setup: Setup;
-  played: Played;
-  from: string;
-}
+import { Waiting } from '../../ui/Waiting';
+import type { Feet } from './feet';
 
 /** The feet of a lesson in progress, of a record, or of the newest record there is. */
 function useFeet(records: readonly LogRecord[]): Feet | null {

@@ -19,15 +19,14 @@ import {
 import { PARTS, FIGURE_WORDS } from '@pedastance/core/setup';
 import { Fragment, useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { VERDICT_SHAPES } from '../../plan/drawing';
 import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
-import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { PART_NAMES } from '../lesson/parts';
-import { useSpeech } from '../log/sentences';
-import type { Feet } from './CompareScreen';
+import { PART_NAMES } from '../../domain/parts';
+import type { Feet } from './feet';
+import { useSpeech } from '../../state/useSpeech';
+import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 
 function cellVerdict({ question }: ComparedRow, verdict: NonNullable<ComparedCell['verdict']>): string {
   if (verdict === 'as taught') return `${VERDICT_SHAPES.in} as taught`;

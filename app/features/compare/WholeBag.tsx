@@ -16,8 +16,9 @@ import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
-import { lastShoulderGoal } from '../log/records';
-import { clubAndShot, useSpeech } from '../log/sentences';
+import { lastShoulderGoal } from '../../domain/records';
+import { clubAndShot } from '../../domain/sentences';
+import { useSpeech } from '../../state/useSpeech';
 
 const COLUMNS: readonly { question: FigureQuestion; head: string; width: string }[] = [
   { question: 'stanceWidth', head: 'Width', width: 'w-[84px]' },

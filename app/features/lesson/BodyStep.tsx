@@ -19,12 +19,13 @@ import { lesson, notePosture, openStep, undo } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { itemName, spoken, useSpeech } from '../log/sentences';
-import { typedNumber } from '../students/buildForm';
+import { itemName, spoken } from '../../domain/sentences';
 import { useLessonContext } from './context';
 import { NeedsClub } from './NeedsClub';
-import { PART_NAMES } from './parts';
+import { PART_NAMES } from '../../domain/parts';
 import { WorkPlace } from './WorkPlace';
+import { useSpeech } from '../../state/useSpeech';
+import { typedNumber } from '../../domain/typedNumber';
 
 interface Chip {
   words: string;

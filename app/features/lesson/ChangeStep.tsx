@@ -8,22 +8,23 @@ import { lesson, openStep, replaceAgreed } from '../../state/lesson';
 import { prefer } from '../../state/preferences';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { findingFigure, itemName, tellAgreed, tellChange, useSpeech } from '../log/sentences';
+import { findingFigure, itemName, tellAgreed, tellChange } from '../../domain/sentences';
 import { useJudge, useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
 import { Desk } from './Desk';
-import { PathPanel } from '../trial/PathPanel';
+import { PathPanel } from './PathPanel';
 import { FitPanel } from './FitPanel';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
 import { NotPlaced } from './ReadStep';
 import { TurnPanel } from './TurnPanel';
-import { useLeadHeelLift } from './turning';
 import { useReading } from './useReading';
 import { useSettled } from './useSettled';
 import { WorkPlace } from './WorkPlace';
+import { useSpeech } from '../../state/useSpeech';
+import { useLeadHeelLift } from './turning';
+import { verdictWords } from '../../domain/verdicts';
 
 /** Changes agreed at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 2;

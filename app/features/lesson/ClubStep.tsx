@@ -11,10 +11,10 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Quiet } from '../../ui/Words';
-import { outgrown } from '../log/Outgrown';
-import { recordsOf } from '../log/records';
-import { typedNumber } from '../students/buildForm';
+import { recordsOf } from '../../domain/records';
 import { useLessonContext } from './context';
+import { outgrown } from '../../domain/outgrown';
+import { typedNumber } from '../../domain/typedNumber';
 
 /** The feet this body last agreed on, or stood in, with a club and shot; none from before it grew. */
 function useLastFeet(studentId: string, build: NewBuild) {

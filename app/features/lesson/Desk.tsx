@@ -4,7 +4,7 @@ import UndoIcon from 'lucide-react-native/icons/undo-2';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
 import { useStore } from 'zustand';
-import { LiveFigure } from '../../plan/LiveFigure';
+import { LiveFigure } from './LiveFigure';
 import {
   currentSetup,
   DIAL_RANGES,
@@ -20,9 +20,9 @@ import {
 import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { ON_DESK } from '../../ui/colours';
-import { typedNumber } from '../students/buildForm';
 import { mainFigure } from './figures';
 import { dialName } from './MeasureRows';
+import { typedNumber } from '../../domain/typedNumber';
 
 type AnyDial = Dial | LoadDial;
 type Kind = 'length' | 'angle' | 'percent';

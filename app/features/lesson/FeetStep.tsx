@@ -2,13 +2,13 @@ import { View } from 'react-native';
 import { openStep } from '../../state/lesson';
 import { prefer, usePreferences } from '../../state/preferences';
 import { Button } from '../../ui/Button';
-import { useSpeech } from '../log/sentences';
 import { useJudge, useLessonContext } from './context';
 import { Desk } from './Desk';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
 import { TurnPanel } from './TurnPanel';
 import { WorkPlace } from './WorkPlace';
+import { useSpeech } from '../../state/useSpeech';
 
 /** Whose eyes the plan is seen through. */
 function ViewButton() {

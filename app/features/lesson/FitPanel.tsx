@@ -18,13 +18,13 @@ import { useStore } from 'zustand';
 import { lesson, replaceAgreed } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { PickSeveral } from '../../ui/PickSeveral';
-import { verdictWords } from '../../ui/VerdictMark';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { findingFigure, itemName, tellAgreed } from '../log/sentences';
+import { findingFigure, itemName, tellAgreed } from '../../domain/sentences';
 import { useJudge, useLessonContext } from './context';
 import { offeredGhosts } from './offers';
-import { useGoal, useTurningBody } from './turning';
 import { useReckoning } from '../../workers/useReckoning';
+import { useGoal, useTurningBody } from './turning';
+import { verdictWords } from '../../domain/verdicts';
 
 /** Moves made at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 3;

@@ -7,17 +7,19 @@ import { useStore } from 'zustand';
 import { currentOwner } from '../../state/account';
 import { removeDraft } from '../../state/drafts';
 import { changeDraft, closeLesson, lesson, openStep } from '../../state/lesson';
-import type { LessonDraft } from '../../state/lessonDraft';
+import type { LessonDraft } from '../../domain/lessonDraft';
 import { useOutbox } from '../../state/outbox';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { clubAndShot, tellAgreed, useSpeech } from '../log/sentences';
+import { clubAndShot, tellAgreed } from '../../domain/sentences';
 import { useLessonContext } from './context';
-import { hasChange, recordLesson } from './record';
+import { recordLesson } from '../../state/writes/record';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
+import { useSpeech } from '../../state/useSpeech';
+import { hasChange } from '../../domain/lessonDraft';
 
 async function finish(studentId: string): Promise<void> {
   const { draft } = lesson.getState();

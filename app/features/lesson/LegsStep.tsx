@@ -24,13 +24,15 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
-import { spoken, useSpeech } from '../log/sentences';
-import { day } from '../students/format';
-import { typedNumber } from '../students/buildForm';
+import { spoken } from '../../domain/sentences';
+import { day } from '../../domain/students';
 import { useLessonContext } from './context';
 import { Dial } from './Dial';
 import { Gauge } from './Gauge';
-import { EMPTY_SCREEN, itemIn, keepScreen, SCREEN_WORDS, takesTheTurn, withScreened } from './screening';
+import { keepScreen } from '../../state/writes/screen';
+import { useSpeech } from '../../state/useSpeech';
+import { typedNumber } from '../../domain/typedNumber';
+import { EMPTY_SCREEN, itemIn, SCREEN_WORDS, takesTheTurn, withScreened } from '../../domain/legsAndTrunk';
 
 /** How far a width is off when it is taken from a picture, as a share of it (starting value). */
 const WIDTH_ERROR = 0.03;

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
-import { holdFeet, holdLoad, lessonScene } from '../../plan/livePlan';
+import { holdFeet, holdLoad, lessonScene } from './livePlan';
 import { wholeGhost } from '../../plan/drawing';
 import { Plan } from '../../plan/Plan';
 import { lesson } from '../../state/lesson';

@@ -6,14 +6,13 @@ import { useStore } from 'zustand';
 import { currentOwner } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { closeLesson, lesson, openLesson, openStep } from '../../state/lesson';
-import type { Step } from '../../state/lessonDraft';
+import type { Step } from '../../domain/lessonDraft';
 import { newestScreen, refreshStudent, useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
 import { BackTo } from '../../ui/Page';
 import { Body, Quiet } from '../../ui/Words';
-import { Waiting } from '../shell/Shell';
-import { inShort } from '../students/format';
+import { inShort } from '../../domain/students';
 import { BodyStep } from './BodyStep';
 import { ChangeStep } from './ChangeStep';
 import { ClubStep } from './ClubStep';
@@ -24,8 +23,9 @@ import { LessonPlan } from './LessonPlan';
 import { LegsStep } from './LegsStep';
 import { ReadStep } from './ReadStep';
 import { StepBar } from './StepBar';
-import { TryStep } from '../trial/TryStep';
+import { TryStep } from './try/TryStep';
 import { WhoStep } from './WhoStep';
+import { Waiting } from '../../ui/Waiting';
 
 const PLACES: Record<Step, ComponentType> = {
   who: WhoStep,

@@ -3,7 +3,7 @@ import type { Item } from '@pedastance/core/setup';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useStore } from 'zustand';
-import { LiveFigure, type Figure } from '../../plan/LiveFigure';
+import { LiveFigure, type Figure } from './LiveFigure';
 import { LOAD_DIALS, lesson, type Dial, type LoadDial } from '../../state/lesson';
 import { Body } from '../../ui/Words';
 import type { Judge } from './context';

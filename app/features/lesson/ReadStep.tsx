@@ -10,15 +10,16 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Choice } from '../../ui/Choice';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { ChoiceCard, FindingCard } from '../log/FindingCard';
-import { noticeWords } from '../log/notices';
-import { tellChange, useSpeech } from '../log/sentences';
-import { Cautions } from '../log/StudentScreen';
-import { useHouseMethods } from '../methods/useHouseMethods';
+import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
+import { noticeWords } from '../../domain/notices';
+import { tellChange } from '../../domain/sentences';
+import { useHouseMethods } from '../../state/useHouseMethods';
 import { useLessonContext } from './context';
 import { NeedsClub } from './NeedsClub';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
+import { useSpeech } from '../../state/useSpeech';
+import { Cautions } from '../../cards/StudentFacts';
 
 const adviceFor = (setup: Setup, finding: Finding, speech: Speech): string[] =>
   finding.verdict === 'in' ? [] : tellChange(setup, withFigure(setup, finding.item, finding.middle), speech);

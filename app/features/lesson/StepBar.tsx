@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
 import { lesson, openStep } from '../../state/lesson';
-import { STEPS, type LessonDraft, type Step } from '../../state/lessonDraft';
+import { STEPS, type LessonDraft, type Step } from '../../domain/lessonDraft';
 
 const DONE: Partial<Record<Step, (draft: LessonDraft) => boolean>> = {
   club: (draft) => draft.club !== null,

@@ -18,9 +18,10 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Body, LargeFigure, Heading, Quiet } from '../../ui/Words';
 import { useLessonContext } from './context';
-import { useBudgets, useGoal, useLeadHeelLift, useTurningBody, type Turning } from './turning';
+import { useBudgets, type Turning } from '../../cards/turning';
 import { useSettled } from './useSettled';
-import { WhereItStops } from './WhereItStops';
+import { WhereItStops } from '../../cards/WhereItStops';
+import { useGoal, useLeadHeelLift, useTurningBody } from './turning';
 
 function tradeName({ change, by }: TurnTrade, speech: Speech): string {
   const names: Record<TurnTrade['change'], string> = {

@@ -3,9 +3,9 @@ import { ScrollView, View } from 'react-native';
 import { openStep } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Body, Heading } from '../../ui/Words';
-import { BuildTable, Cautions } from '../log/StudentScreen';
-import { inShort } from '../students/format';
+import { inShort } from '../../domain/students';
 import { useLessonContext } from './context';
+import { BuildTable, Cautions } from '../../cards/StudentFacts';
 
 export function WhoStep() {
   const { student } = useLessonContext();

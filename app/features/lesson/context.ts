@@ -7,8 +7,8 @@ import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
-import { useHouseMethods } from '../methods/useHouseMethods';
-import { ageOf } from '../students/format';
+import { useHouseMethods } from '../../state/useHouseMethods';
+import { ageOf } from '../../domain/students';
 
 /** What every step of a lesson knows; none of it changes while a shoe is dragged. */
 export interface LessonContext {

@@ -8,12 +8,11 @@ import {
   type Item,
 } from '@pedastance/core/setup';
 import { angleFigure, lengthFigure, lengthWithUnit } from '@pedastance/core/units';
-import type { Figure } from '../../plan/LiveFigure';
-import { VERDICT_SHAPES } from '../../plan/drawing';
+import type { Figure } from './LiveFigure';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
-import { verdictWords } from '../../ui/VerdictMark';
-import { findingBand } from '../log/sentences';
+import { findingBand } from '../../domain/sentences';
 import type { Judge } from './context';
+import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 
 const measured = new WeakMap<Setup, AddressMeasures>();
 

@@ -1,24 +1,8 @@
-import { measureAddress, type Setup } from '@pedastance/core/setup';
-import {
-  turningBody,
-  goalOf,
-  turnBudget,
-  USUAL_GOAL,
-  type Goal,
-  type TurnBudget,
-  type TurningBody,
-  type TurningFeet,
-} from '@pedastance/core/turn';
-import { useMemo } from 'react';
 import { useStore } from 'zustand';
-import { lesson } from '../../state/lesson';
+import { useMemo } from 'react';
+import { turningBody, USUAL_GOAL, goalOf, type TurningBody, type Goal } from '@pedastance/core/turn';
 import { useLessonContext } from './context';
-import { useReckoning } from '../../workers/useReckoning';
-
-const feetOf = ({ address }: Setup, leadHeelLift: number): TurningFeet => {
-  const { leadFlare, trailFlare } = measureAddress(address);
-  return { flare: { lead: leadFlare, trail: trailFlare }, leadHeelLift };
-};
+import { lesson } from '../../state/lesson';
 
 /** What this student brings to a turn; null before the legs have been screened. */
 export function useTurningBody(): TurningBody | null {
@@ -33,33 +17,4 @@ export const useLeadHeelLift = (): number => useStore(lesson, (state) => state.d
 export function useGoal(): Goal {
   const shoulders = useStore(lesson, (state) => state.draft?.shoulderGoal ?? USUAL_GOAL.shoulders);
   return useMemo(() => goalOf(shoulders), [shoulders]);
-}
-
-/** A body on its feet, and how far both ways of turning get on them. */
-export interface Turning {
-  body: TurningBody;
-  feet: TurningFeet;
-  goal: Goal;
-  back: TurnBudget;
-  through: TurnBudget;
-}
-
-/** Both ways of turning on these feet at once, their intervals and chances as soon as a worker drew them. */
-export function useBudgets(
-  body: TurningBody | null,
-  setup: Setup | null,
-  lift: number,
-  goal: Goal,
-): Turning | null {
-  const of = useMemo(
-    () => body && setup && { body, feet: feetOf(setup, lift), goal },
-    [body, setup, lift, goal],
-  );
-  const question = useMemo(() => of && { ask: 'budgets' as const, of }, [of]);
-  const { answer } = useReckoning(question);
-  return useMemo(() => {
-    if (!of) return null;
-    const undrawn = (turn: 'back' | 'through') => turnBudget(turn, of.body, of.feet, of.goal, { draws: 0 });
-    return { ...of, ...(answer ?? { back: undrawn('back'), through: undrawn('through') }) };
-  }, [of, answer]);
 }

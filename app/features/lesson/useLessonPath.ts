@@ -1,7 +1,7 @@
 import type { PersonalPath } from '@pedastance/core/path';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
-import { usePersonalPath } from '../trial/usePersonalPath';
+import { usePersonalPath } from '../../state/usePersonalPath';
 import { useLessonContext } from './context';
 
 /** What the lesson's setup does to this student's path, with the lesson's club. */

@@ -18,9 +18,9 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Quiet } from '../../ui/Words';
-import { join, split, withRule, withTolerance } from './contents';
+import { join, split, withRule, withTolerance } from '../../domain/methodContents';
 import { NumberBox } from './NumberBox';
-import { clubsWords, RULE_FIELDS, RULE_NAMES, startingRule } from './rules';
+import { clubsWords, RULE_FIELDS, RULE_NAMES, startingRule } from '../../domain/methodRules';
 
 interface AnswerEditorProps {
   method: HouseMethod;

@@ -29,13 +29,13 @@ import { useWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { BackTo } from '../../ui/Page';
 import { Body, Heading, Quiet, Title } from '../../ui/Words';
-import { PART_NAMES } from '../lesson/parts';
-import { Waiting } from '../shell/Shell';
+import { PART_NAMES } from '../../domain/parts';
 import { AnswerEditor } from './AnswerEditor';
-import { contentsOf, withWhy } from './contents';
+import { contentsOf, withWhy } from '../../domain/methodContents';
 import { answerWords, caseWords } from './MethodScreen';
-import { saveMethod } from './save';
-import { isPreset, useVersions } from './useMethodNamed';
+import { saveMethod } from '../../state/writes/method';
+import { isPreset, useVersions } from '../../state/useVersions';
+import { Waiting } from '../../ui/Waiting';
 
 /** Three bodies to see at once what an answer does; invented, with the usual breadths of their height. */
 const DEMO_BODIES: readonly { name: string; body: StudentBody }[] = [

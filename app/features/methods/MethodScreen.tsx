@@ -21,12 +21,12 @@ import { Choice } from '../../ui/Choice';
 import { Notice } from '../../ui/Notice';
 import { BackTo } from '../../ui/Page';
 import { Body, Heading, Quiet, Title } from '../../ui/Words';
-import { PART_NAMES } from '../lesson/parts';
-import { Waiting } from '../shell/Shell';
+import { PART_NAMES } from '../../domain/parts';
 import { saveMethodFile } from './fileExchange';
-import { clubsWords, ruleWords } from './rules';
-import { saveMethod } from './save';
-import { isPreset, useVersions } from './useMethodNamed';
+import { clubsWords, ruleWords } from '../../domain/methodRules';
+import { saveMethod } from '../../state/writes/method';
+import { isPreset, useVersions } from '../../state/useVersions';
+import { Waiting } from '../../ui/Waiting';
 
 /** How far a band reaches to each side. */
 function toleranceWords(question: Question, { tolerance, rule }: Answer, length: LengthUnit): string {

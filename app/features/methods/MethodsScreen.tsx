@@ -8,10 +8,10 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { useHouseMethods } from './useHouseMethods';
+import { useHouseMethods } from '../../state/useHouseMethods';
 import { faultsWords, pickMethodFile } from './fileExchange';
-import { saveMethod } from './save';
-import { PRESET_METHODS } from './useMethodNamed';
+import { saveMethod } from '../../state/writes/method';
+import { PRESET_METHODS } from '../../state/useVersions';
 
 const Open = ({ method }: { method: HouseMethod }) => (
   <Link href={`/methods/${method.id}`} className="min-h-[48px] py-3" aria-label={`Open “${method.name}”`}>

@@ -1,8 +1,8 @@
 import { lengthIn, millimetres, type Unit, type LengthUnit } from '@pedastance/core/units';
 import { useState } from 'react';
 import { Field } from '../../ui/Field';
-import { typedNumber } from '../students/buildForm';
-import type { FieldUnit } from './rules';
+import type { FieldUnit } from '../../domain/methodRules';
+import { typedNumber } from '../../domain/typedNumber';
 
 const UNIT_WORDS: Record<Exclude<FieldUnit, 'question' | 'mm'>, string | undefined> = {
   degrees: '°',

@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Body, Quiet } from '../../ui/Words';
-import { dayAndTime } from '../students/format';
+import { dayAndTime } from '../../domain/students';
 
 const madeAt = ({ writing }: Letter): string =>
   writing.route === 'lesson' ? writing.body.startedAt : writing.body.madeAt;

@@ -6,13 +6,14 @@ import { View } from 'react-native';
 import { currentOwner, signOut, useAccount } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { useOutbox } from '../../state/outbox';
-import { prefer, usePreferences, type Light, type Viewpoint } from '../../state/preferences';
+import { prefer, usePreferences, type Light } from '../../state/preferences';
 import { forgetCopies } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
+import type { Viewpoint } from '../../plan/frame';
 
 const LENGTHS: { value: LengthUnit; words: string }[] = [
   { value: 'cm', words: 'Centimetres' },

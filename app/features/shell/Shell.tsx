@@ -3,10 +3,10 @@ import { Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { useAccount } from '../../state/account';
 import { usePreferences } from '../../state/preferences';
-import { Body } from '../../ui/Words';
 import { Shortcuts } from './Shortcuts';
 import { StatusStrip } from './StatusStrip';
 import { startApp } from './start';
+import { Waiting } from '../../ui/Waiting';
 
 function useLight(): void {
   const light = usePreferences((state) => state.light);
@@ -22,12 +22,6 @@ function useLight(): void {
     return () => dark.removeEventListener('change', apply);
   }, [light]);
 }
-
-export const Waiting = ({ words = 'One moment …' }: { words?: string }) => (
-  <View className="flex-1 items-center justify-center bg-paper p-6">
-    <Body>{words}</Body>
-  </View>
-);
 
 /** Around every screen: who is signed in, what is not sent yet, and the light. */
 export function Shell() {

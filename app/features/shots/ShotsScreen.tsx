@@ -15,13 +15,14 @@ import { StudentPage } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useReckoning } from '../../workers/useReckoning';
-import { clubAndShot } from '../log/sentences';
-import { useStudentLog } from '../log/useStudentLog';
-import { addressesIn } from '../trial/trials';
-import { Waiting } from '../shell/Shell';
-import { dayAndTime } from '../students/format';
+import { clubAndShot } from '../../domain/sentences';
+import { useStudentLog } from '../../state/useStudentLog';
+import { addressesIn, shotCount } from '../../domain/trials';
+import { dayAndTime } from '../../domain/students';
 import { COLUMN_NAMES, ColumnMapper } from './ColumnMapper';
-import { exportShots, keepShots, shotCount } from './writes';
+import { keepShots } from '../../state/writes/shots';
+import { exportShots } from './exportShots';
+import { Waiting } from '../../ui/Waiting';
 
 interface ShotFile {
   name: string;

@@ -11,8 +11,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet, Title } from '../../ui/Words';
-import { startLesson } from '../lesson/startLesson';
-import { Waiting } from '../shell/Shell';
+import { startLesson } from '../../state/startLesson';
 import {
   EMPTY_FIELDS,
   estimatesFor,
@@ -20,9 +19,10 @@ import {
   studentFrom,
   type FieldName,
   type StudentFields,
-} from './buildForm';
-import { buildFigure } from './format';
-import { addStudent, saveStudent } from './save';
+} from '../../domain/studentForm';
+import { buildFigure } from '../../domain/students';
+import { addStudent, saveStudent } from '../../state/writes/student';
+import { Waiting } from '../../ui/Waiting';
 
 interface BoxProps {
   control: Control<StudentFields>;

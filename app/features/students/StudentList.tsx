@@ -11,7 +11,7 @@ import { useRecords } from '../../state/records';
 import { Button, IconButton } from '../../ui/Button';
 import { INK, ON_LAGOON } from '../../ui/colours';
 import { Body, Quiet, Title } from '../../ui/Words';
-import { day, inShort } from './format';
+import { day, inShort } from '../../domain/students';
 
 /** More rows than this are not drawn at once: a few letters of the name find anybody. */
 const MOST_SHOWN = 60;

@@ -11,13 +11,14 @@ import { useWide } from '../../ui/layout';
 import { StudentPage } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useReckoning } from '../../workers/useReckoning';
-import { clubAndShot, tellChange, useSpeech } from '../log/sentences';
-import { useStudentLog } from '../log/useStudentLog';
-import { Waiting } from '../shell/Shell';
-import { dayAndTime } from '../students/format';
-import { ApartResult } from './ApartResult';
-import { hitsOf, planOf, trialsOf, type Trial } from './trials';
-import { TrialResult } from './TrialResult';
+import { clubAndShot, tellChange } from '../../domain/sentences';
+import { useStudentLog } from '../../state/useStudentLog';
+import { dayAndTime } from '../../domain/students';
+import { ApartResult } from '../../cards/FactorialResult';
+import { hitsOf, planOf, trialsOf, type Trial } from '../../domain/trials';
+import { TrialResult } from '../../cards/TrialResult';
+import { useSpeech } from '../../state/useSpeech';
+import { Waiting } from '../../ui/Waiting';
 
 const DECISION_WORDS: Record<(typeof DECISIONS)[number], string> = {
   keep: 'kept',

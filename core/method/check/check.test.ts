@@ -1,8 +1,9 @@
-import { CLUBS_AND_SHOTS, type Answer, type FigureQuestion, type HouseMethod, type Rule } from '..';
 import { FREE_THE_HIPS } from '../presets/freeTheHips';
 import { TRIED_BODIES } from './bodies';
 import { checkMethod, travelToPost } from './check';
+import { CLUBS_AND_SHOTS, type Answer, type FigureQuestion, type HouseMethod, type Rule } from '..';
 import { build, method } from '../../test/example';
+
 const withRule = (question: FigureQuestion, rule: Rule): HouseMethod => {
   const given = method.questions[question];
   const answers = given.answers.map((answer): Answer =>

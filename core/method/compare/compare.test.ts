@@ -1,11 +1,12 @@
-import { asPlayed, bandsFor, type HouseMethod } from '..';
 import { differenceSentence } from '../../phrases';
 import { measureAddress, toePoint, withFigure } from '../../setup';
 import { PRESETS } from '../presets';
 import { laidOnLeadToe, wholeBag } from './bag';
 import { compareMethods } from './compare';
 import { disputesAmong } from './disputes';
+import { asPlayed, bandsFor, type HouseMethod } from '..';
 import { body, setup } from '../../test/example';
+
 const methods: HouseMethod[] = PRESETS.map(({ key, contents }) => ({ id: key, version: 1, ...contents }));
 const named = (key: string): HouseMethod => methods.find((method) => method.id === key)!;
 const iron = asPlayed({ club: '7-iron', shot: 'full' });

@@ -1,22 +1,22 @@
 import {
   bandsFor,
   verdictFor,
+  questionOf,
   type Band,
   type HouseMethod,
   type Played,
   type Question,
   type BandVerdict,
-  questionOf,
 } from '..';
 import type { Body } from '../../body';
 import {
   CHOICE_QUESTIONS,
   ITEMS,
+  measureSetup,
+  measuredFigure,
   type Setup,
   type Item,
   type Measured,
-  measureSetup,
-  measuredFigure,
 } from '../../setup';
 
 // Piece by piece: who compares methods loads nothing of the reading.

@@ -1,3 +1,8 @@
+import type { Body } from '../../body';
+import { BAG, type ClubId, type ShotType } from '../../club';
+import { soleOutline, toePoint, type Address } from '../../setup';
+import { checkMethod, STIFF_LEGS, usualBody } from '../check';
+import { PRESETS } from './index';
 import {
   asPlayed,
   bandsFor,
@@ -9,12 +14,8 @@ import {
   type FigureQuestion,
   type HouseMethod,
 } from '..';
-import type { Body } from '../../body';
-import { BAG, type ClubId, type ShotType } from '../../club';
-import { soleOutline, toePoint, type Address } from '../../setup';
-import { checkMethod, STIFF_LEGS, usualBody } from '../check';
-import { PRESETS } from './index';
 import { body, build } from '../../test/example';
+
 const methods: HouseMethod[] = PRESETS.map(({ key, contents }) => ({ id: key, version: 1, ...contents }));
 const named = (key: string): HouseMethod => methods.find((method) => method.id === key)!;
 const band = (

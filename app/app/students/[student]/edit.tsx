@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../features/beyondTheList').then((screens) => ({ default: screens.EditStudentScreen })),
+  import('../../../features/lazyScreens').then((screens) => ({ default: screens.EditStudentScreen })),
 );

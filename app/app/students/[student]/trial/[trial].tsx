@@ -1,5 +1,5 @@
 import { lazy } from 'react';
 
 export default lazy(() =>
-  import('../../../../features/beyondTheList').then((screens) => ({ default: screens.TrialScreen })),
+  import('../../../../features/lazyScreens').then((screens) => ({ default: screens.TrialScreen })),
 );

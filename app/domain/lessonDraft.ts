@@ -1,0 +1,103 @@
+import type { Screen } from '@pedastance/core/body';
+import type { ClubId, ShotType } from '@pedastance/core/club';
+import { differences, type Setup, type Item } from '@pedastance/core/setup';
+
+export const STEPS = [
+  'who',
+  'legs',
+  'club',
+  'feet',
+  'balance',
+  'body',
+  'read',
+  'change',
+  'try',
+  'keep',
+] as const;
+export type Step = (typeof STEPS)[number];
+
+/** What a lesson has recorded, so that it is not offered to be recorded again. */
+export interface Recorded {
+  readingId: string;
+  changeId: string | null;
+  club: ClubId;
+}
+
+/** A lesson in progress, kept on the device until it is finished. */
+export interface LessonDraft {
+  id: string;
+  studentId: string;
+  startedAt: string;
+  updatedAt: string;
+  /** The lesson itself is in the outbox or beyond: something of it was recorded or tried. */
+  begun: boolean;
+  step: Step;
+  /** The house method it is read with; null is the coach's usual one. */
+  methodId: string | null;
+  /** How far the shoulders are to turn at the top, degrees. */
+  shoulderGoal: number;
+  /** A screen being taken; null before one is begun, and once it is kept. */
+  screen: Screen | null;
+  club: ClubId | null;
+  clubLengthInches: number;
+  shot: ShotType;
+  /** Today's feet and balance; null until a club is chosen. */
+  setup: Setup | null;
+  /** The coach has placed the feet, or noted the balance; before that they only stand there. */
+  feetPlaced: boolean;
+  balanceNoted: boolean;
+  /** The agreed feet and balance; null until a change is begun. */
+  agreed: Setup | null;
+  taken: Item[];
+  /** How far the lead heel may come up going back, mm. */
+  leadHeelLift: number;
+  reason: string;
+  feel: string;
+  note: string;
+  recorded: Recorded[];
+}
+
+export function newDraft(
+  id: string,
+  studentId: string,
+  startedAt: string,
+  shoulderGoal: number,
+): LessonDraft {
+  return {
+    id,
+    studentId,
+    startedAt,
+    updatedAt: startedAt,
+    begun: false,
+    step: 'who',
+    methodId: null,
+    shoulderGoal,
+    screen: null,
+    recorded: [],
+    ...untouchedClub,
+  };
+}
+
+/** The part of a draft that starts anew with each club. */
+export const untouchedClub = {
+  club: null,
+  clubLengthInches: 0,
+  shot: 'full' as const,
+  setup: null,
+  feetPlaced: false,
+  balanceNoted: false,
+  agreed: null,
+  taken: [],
+  leadHeelLift: 0,
+  reason: '',
+  feel: '',
+  note: '',
+};
+
+/** Whether the draft agrees on anything other than how the student stands and turns today. */
+export const hasChange = ({
+  setup,
+  agreed,
+  leadHeelLift,
+}: Pick<LessonDraft, 'setup' | 'agreed' | 'leadHeelLift'>): boolean =>
+  leadHeelLift > 0 || Boolean(setup && agreed && differences(setup, agreed).length > 0);

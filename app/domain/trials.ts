@@ -1,0 +1,167 @@
+import type { AddressEntry, LogEntry, LookEntry, ShotsEntry, TrialEntry } from '@pedastance/contract';
+import {
+  made,
+  nextApart,
+  nextOf,
+  type ApartShot,
+  type Arm,
+  type Look,
+  type TrialPlan,
+  type TrialShot,
+} from '@pedastance/core/trial';
+
+type Of<Kind> = Kind & Pick<LogEntry, 'studentId' | 'receivedAt'>;
+
+interface Hit {
+  id: string;
+  madeAt: string;
+}
+
+/** A trial as its log has it: what was declared, every shot that stands, every look. */
+export interface Trial {
+  entry: Of<TrialEntry>;
+  /** The two setups. */
+  addresses: Record<Arm, AddressEntry>;
+  /** Every way of standing: A and B, or each way of combining the changes that are taken apart. */
+  ways: AddressEntry[];
+  /** In the order they were hit, those taken back left out; warm-ups, and shots of one of the two setups. */
+  shots: (TrialShot & Hit)[];
+  /** The same of a trial that takes changes apart. */
+  apartShots: (ApartShot & Hit)[];
+  looks: Of<LookEntry>[];
+}
+
+const isKind =
+  <Kind extends LogEntry['kind']>(kind: Kind) =>
+  (entry: LogEntry): entry is Extract<LogEntry, { kind: Kind }> =>
+    entry.kind === kind;
+
+const inTime = (a: { madeAt: string; id: string }, b: { madeAt: string; id: string }): number =>
+  a.madeAt.localeCompare(b.madeAt) || a.id.localeCompare(b.id);
+
+/** The addresses among entries, by their identifiers. */
+export const addressesIn = (entries: readonly LogEntry[]): Map<string, Of<AddressEntry>> =>
+  new Map(entries.filter(isKind('address')).map((entry) => [entry.id, entry]));
+
+/** Shots that stand: those that were taken back, and those that replaced them with nothing, are not there. */
+export function standingShots(entries: readonly LogEntry[]): Of<ShotsEntry>[] {
+  const shots = entries.filter(isKind('shots'));
+  const replaced = new Set(shots.map(({ replaces }) => replaces));
+  return shots.filter(({ id, shots: hit }) => !replaced.has(id) && hit.length > 0).sort(inTime);
+}
+
+/** A trial's shots with their places, in the one order or the other. */
+function placedShots(entries: readonly Of<ShotsEntry>[]): Pick<Trial, 'shots' | 'apartShots'> {
+  const placed: Pick<Trial, 'shots' | 'apartShots'> = { shots: [], apartShots: [] };
+  for (const { id, madeAt, place, sitting, shots } of entries) {
+    for (const shot of shots) {
+      const hit = { id, madeAt, sitting, shot };
+      if (!place) continue;
+      if (place.warmUp) {
+        placed.shots.push({ ...hit, place });
+        placed.apartShots.push({ ...hit, place });
+        continue;
+      }
+      const { block, arm, cell } = place;
+      if (arm !== undefined) placed.shots.push({ ...hit, place: { warmUp: false, block, arm } });
+      if (cell !== undefined) placed.apartShots.push({ ...hit, place: { warmUp: false, block, cell } });
+    }
+  }
+  return placed;
+}
+
+/** A student's trials, newest first. One whose parts have not all come yet waits. */
+export function trialsOf(entries: readonly LogEntry[], studentId: string): Trial[] {
+  const own = entries.filter((entry) => entry.studentId === studentId);
+  const addresses = addressesIn(own);
+  const shots = standingShots(own);
+  const looks = own.filter(isKind('look'));
+  return own
+    .filter(isKind('trial'))
+    .flatMap((entry): Trial[] => {
+      const a = addresses.get(entry.addressAId);
+      const b = addresses.get(entry.addressBId);
+      const ways = entry.apart ? entry.apart.addressIds.map((id) => addresses.get(id)) : [a, b];
+      if (!a || !b || !ways.every((way) => way !== undefined)) return [];
+      return [
+        {
+          entry,
+          addresses: { A: a, B: b },
+          ways,
+          ...placedShots(shots.filter(({ trialId }) => trialId === entry.id)),
+          looks: looks
+            .filter(({ trialId }) => trialId === entry.id)
+            .sort((one, other) => one.look - other.look),
+        },
+      ];
+    })
+    .sort((one, other) => inTime(other.entry, one.entry));
+}
+
+export const planOf = ({ entry }: Pick<Trial, 'entry'>): TrialPlan => {
+  const { primary, margin, mishits, warmUps, blockSize, seed } = entry;
+  return { primary, margin, mishits, warmUps, blockSize, seed };
+};
+
+/** What a trial came to; null while it goes on. */
+export function decided({ looks }: Pick<Trial, 'looks'>): 'keep' | 'drop' | null {
+  const last = looks[looks.length - 1];
+  return last && last.decision !== 'go on' ? last.decision : null;
+}
+
+/** A pause this long ends a sitting (starting value): the next shot is cold again. */
+const SITTING_ENDS_MS = 3 * 60 * 60 * 1000;
+
+/** Every shot of a trial, of whichever kind it is. */
+export const hitsOf = ({ entry, shots, apartShots }: Trial): readonly ((TrialShot | ApartShot) & Hit)[] =>
+  entry.apart ? apartShots : shots;
+
+/** The way a shot was stood, by its place among the ways; warm-ups are stood as today. */
+export function wayOf(place: TrialShot['place'] | ApartShot['place']): number {
+  if (place.warmUp) return 0;
+  return 'cell' in place ? place.cell : place.arm === 'A' ? 0 : 1;
+}
+
+/** The sitting a shot hit now belongs to. */
+export function sittingNow(trial: Trial, now: Date): number {
+  const last = hitsOf(trial).at(-1);
+  if (!last) return 0;
+  return now.getTime() - Date.parse(last.madeAt) > SITTING_ENDS_MS ? last.sitting + 1 : last.sitting;
+}
+
+/** What comes next in a trial of either kind; the way to stand by its place among the ways. */
+export type NextUp =
+  | { kind: 'look'; look: Look }
+  | { kind: 'warm-up'; left: number; way: 0 }
+  | { kind: 'shot'; way: number; block: number; inBlock: number; toLook: number; changed: boolean };
+
+export type NextShot = Exclude<NextUp, { kind: 'look' }>;
+
+/** What comes next in a trial by its log. */
+export function nextIn(trial: Trial, now: Date): NextUp {
+  const { entry, shots, apartShots, looks } = trial;
+  const plan = planOf(trial);
+  const sitting = sittingNow(trial, now);
+  if (entry.apart) {
+    const next = nextApart(plan, entry.apart.changes.length, apartShots, sitting);
+    if (next.kind === 'look') return { kind: 'look', look: 1 };
+    return next.kind === 'warm-up' ? { ...next, way: 0 } : { ...next, way: next.cell };
+  }
+  const next = nextOf(plan, entry.warmUps, shots, sitting, looks.length);
+  if (next.kind === 'look') return next;
+  return next.kind === 'warm-up' ? { ...next, way: 0 } : { ...next, way: next.arm === 'A' ? 0 : 1 };
+}
+
+/** What a way of standing is called: A today, B with all of it, between them A with the changes' numbers. */
+export function wayName({ entry, ways }: Trial, way: number): string {
+  if (way === 0) return 'A';
+  if (way === ways.length - 1 || !entry.apart) return 'B';
+  return `A${entry.apart.changes.flatMap((_, change) => (made(way, change) ? [change + 1] : [])).join('+')}`;
+}
+
+/** How many shots of a student the log has. */
+export const shotCount = (entries: readonly LogEntry[], studentId: string): number =>
+  standingShots(entries.filter((entry) => entry.studentId === studentId)).reduce(
+    (sum, { shots }) => sum + shots.length,
+    0,
+  );

@@ -1,0 +1,15 @@
+/**
+ * Every screen that is opened from the students' list, loaded together when the first of them is:
+ * they share most of what they are made of, and what several parts share would otherwise have to
+ * load with the list.
+ */
+export { CompareScreen } from './compare/CompareScreen';
+export { LessonScreen } from './lesson/LessonScreen';
+export { RecordScreen } from './record/RecordScreen';
+export { StudentScreen } from './student/StudentScreen';
+export { EditorScreen } from './methods/EditorScreen';
+export { MethodScreen } from './methods/MethodScreen';
+export { MethodsScreen } from './methods/MethodsScreen';
+export { ShotsScreen } from './shots/ShotsScreen';
+export { TrialScreen } from './trial/TrialScreen';
+export { EditStudentScreen, NewStudentScreen } from './students/StudentFormScreen';

@@ -1,0 +1,100 @@
+import {
+  predictedPath,
+  straightLine,
+  type PathCause,
+  type PersonalPath,
+  type Slope,
+} from '@pedastance/core/path';
+import { pathWords, type Speech } from '@pedastance/core/phrases';
+import { lineWords, type Setup } from '@pedastance/core/setup';
+import { angleFigure } from '@pedastance/core/units';
+import { View } from 'react-native';
+import { useStore } from 'zustand';
+import { currentSetup, lesson } from '../../state/lesson';
+import { Button } from '../../ui/Button';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { useSettled } from './useSettled';
+
+/** What a cause is counted in when it is told, and how many of the model's own units that is. */
+const TOLD_PER: Record<PathCause, { words: string; by: number }> = {
+  closed: { words: 'each degree closed', by: 1 },
+  toeward: { words: 'each 10 % of load toward the toes', by: 10 },
+  ball: { words: 'each 10 mm of ball forward', by: 10 },
+};
+
+const signed = (value: number): string => `${value < 0 ? '' : '+'}${angleFigure(value, 1)}`;
+
+function SlopeRow({ slope }: { slope: Slope }) {
+  const { words, by } = TOLD_PER[slope.cause];
+  const [least, most] = slope.interval;
+  return (
+    <View className="border-b border-grid py-1">
+      <View className="flex-row justify-between gap-2">
+        <Body className="flex-1">{words}</Body>
+        <Body className="figures font-semibold">{signed(slope.value * by)}</Body>
+      </View>
+      <Quiet className="figures">
+        {slope.guess
+          ? 'the general guess, not this student: no shots yet from setups that differ in it'
+          : `95%: ${signed(least * by)} to ${signed(most * by)}`}
+      </Quiet>
+    </View>
+  );
+}
+
+/** The line that would straighten the path, how sure, and the way to have the fit look for it. */
+function Straight({ path, setup }: { path: PersonalPath; setup: Setup }) {
+  const asked = useStore(lesson, (state) => state.lineAsked);
+  const straight = straightLine(path, setup);
+  const own = path.slopes.some(({ cause, guess }) => cause === 'closed' && !guess);
+  if (!straight) {
+    return <Body>No line within 20° would straighten it: look at the ball, the load or the shoulders.</Body>;
+  }
+  const [least, most] = straight.interval;
+  const end = (closed: number) => (Number.isFinite(closed) ? lineWords(closed) : 'further than is looked at');
+  return (
+    <View className="gap-1">
+      <Body>
+        {`A stance line ${lineWords(straight.closed)} would straighten it${own ? '' : ', by the general guess'} (95%: ${end(least)} to ${end(most)}).`}
+      </Body>
+      <View className="flex-row">
+        <Button
+          look={asked === null ? 'plain' : 'act'}
+          words={asked === null ? 'Have the fit look for it' : '✓ The fit looks for it. Leave it'}
+          onPress={() => lesson.setState({ lineAsked: asked === null ? straight.closed : null })}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** What these feet do to this student's path: predicted, by which slopes, and what would straighten it. */
+export function PathPanel({ path, speech }: { path: PersonalPath; speech: Speech }) {
+  const setup = useSettled(currentSetup);
+  if (!setup) return null;
+  const { value, interval } = predictedPath(path, setup);
+  const shoulders = setup.posture?.figures.shoulderLine;
+  return (
+    <View className="gap-2 pt-3" testID="path-panel">
+      <Heading>The path</Heading>
+      <Body>
+        {path.shots === 0
+          ? `No shots of this student yet. By the general guess these feet give ${pathWords(value)} (95%: ${pathWords(interval[0])} to ${pathWords(interval[1])}).`
+          : `By ${path.shots} of this student’s own shots these feet give ${pathWords(value)} on the whole (95%: ${pathWords(interval[0])} to ${pathWords(interval[1])}).`}
+      </Body>
+      {path.slopes.map((slope) => (
+        <SlopeRow key={slope.cause} slope={slope} />
+      ))}
+      <Straight path={path} setup={setup} />
+      {!shoulders && (
+        <Quiet>
+          Closing often only cancels shoulders that opened: look at the shoulder line before you close the
+          feet.
+        </Quiet>
+      )}
+      <Quiet>
+        {`The general guess and its spread are starting values${speech.length === 'cm' ? '' : ' (10 mm is 0.4 in)'}. All clubs’ shots count together; mishits do not.`}
+      </Quiet>
+    </View>
+  );
+}

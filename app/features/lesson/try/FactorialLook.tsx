@@ -1,0 +1,74 @@
+import type { Student } from '@pedastance/contract';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { lesson, replaceAgreed } from '../../../state/lesson';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { Notice } from '../../../ui/Notice';
+import { Heading, Quiet } from '../../../ui/Words';
+import { useReckoning } from '../../../workers/useReckoning';
+import { ApartResult } from '../../../cards/FactorialResult';
+import { planOf, type Trial } from '../../../domain/trials';
+import { decide } from '../../../state/writes/trial';
+import { useSpeech } from '../../../state/useSpeech';
+
+/** The one look at changes that were taken apart: pain first, then what each did, and what is kept of them. */
+export function ApartLook({ student, trial }: { student: Student; trial: Trial }) {
+  const speech = useSpeech(student.hand);
+  const [pain, setPain] = useState<'no' | 'yes' | null>(null);
+  const [fault, setFault] = useState('');
+  const changes = trial.entry.apart?.changes.length ?? 0;
+  const question = useMemo(() => {
+    if (pain === null) return null;
+    const of = { plan: planOf(trial), changes, shots: trial.apartShots, painUp: pain === 'yes' };
+    return { ask: 'apart' as const, of };
+  }, [pain, trial, changes]);
+  const { answer } = useReckoning(question);
+  const take = async () => {
+    if (!answer) return;
+    const { verdict, because, effects, helps } = answer;
+    try {
+      await decide(
+        student,
+        trial,
+        { look: 1, verdict, because, primary: null, effects },
+        pain === 'yes',
+        verdict,
+        '',
+      );
+      // What helped is what stays agreed, and nothing else of it.
+      if (lesson.getState().draft) replaceAgreed(verdict === 'keep' ? trial.ways[helps]!.setup : null, []);
+    } catch (error) {
+      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+    }
+  };
+  return (
+    <View className="gap-3" testID="look">
+      <Heading>The look</Heading>
+      <Choice
+        label="Does anything hurt more than before?"
+        options={[
+          { value: 'no', words: 'No' },
+          { value: 'yes', words: 'Yes, it hurts' },
+        ]}
+        value={pain}
+        onChange={setPain}
+      />
+      {pain !== null && !answer && <Quiet>Reckoning …</Quiet>}
+      {answer && (
+        <>
+          <ApartResult trial={trial} verdict={answer} speech={speech} />
+          {fault !== '' && (
+            <Notice kind="trouble" live>
+              {fault}
+            </Notice>
+          )}
+          <Button
+            words={answer.verdict === 'keep' ? 'Keep what helped, drop the rest' : 'Drop it'}
+            onPress={() => void take()}
+          />
+        </>
+      )}
+    </View>
+  );
+}

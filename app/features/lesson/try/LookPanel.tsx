@@ -1,0 +1,120 @@
+import type { LookEntry, Student } from '@pedastance/contract';
+import { decisionOf, type Look } from '@pedastance/core/trial';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { Field } from '../../../ui/Field';
+import { Notice } from '../../../ui/Notice';
+import { Body, Heading, Quiet } from '../../../ui/Words';
+import { useReckoning } from '../../../workers/useReckoning';
+import { planOf, type Trial } from '../../../domain/trials';
+import { TrialResult } from '../../../cards/TrialResult';
+import { decide } from '../../../state/writes/trial';
+import { useSpeech } from '../../../state/useSpeech';
+
+const DECISION_WORDS: Record<LookEntry['decision'], string> = {
+  keep: 'Keep it',
+  'go on': 'Go on to the next look',
+  drop: 'Drop it',
+};
+
+/** A look that is due: pain first, then what the shots say, then the decision with its evidence. */
+export function LookPanel({ student, trial, look }: { student: Student; trial: Trial; look: Look }) {
+  const speech = useSpeech(student.hand);
+  const [pain, setPain] = useState<'no' | 'yes' | null>(null);
+  const [overruling, setOverruling] = useState(false);
+  const [note, setNote] = useState('');
+  const [fault, setFault] = useState('');
+  const question = useMemo(
+    () =>
+      pain === null
+        ? null
+        : {
+            ask: 'look' as const,
+            of: { plan: planOf(trial), shots: trial.shots, look, painUp: pain === 'yes' },
+          },
+    [pain, trial, look],
+  );
+  const { answer, done } = useReckoning(question);
+  const take = async (decision: LookEntry['decision']) => {
+    if (!answer) return;
+    if (decision !== decisionOf(answer.verdict.verdict) && note.trim() === '') {
+      return setFault('Why: expected a reason to overrule the verdict, found nothing');
+    }
+    try {
+      await decide(student, trial, answer.verdict, pain === 'yes', decision, note);
+    } catch (error) {
+      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+    }
+  };
+  const says = answer && decisionOf(answer.verdict.verdict);
+  const others = (['keep', 'go on', 'drop'] as const).filter(
+    (decision) => decision !== says && !(decision === 'go on' && look === 3),
+  );
+  return (
+    <View className="gap-3" testID="look">
+      <Heading>{`Look ${look} of 3`}</Heading>
+      <Choice
+        label="Does anything hurt more with B than before?"
+        options={[
+          { value: 'no', words: 'No' },
+          { value: 'yes', words: 'Yes, it hurts' },
+        ]}
+        value={pain}
+        onChange={setPain}
+      />
+      {pain !== null && !answer && (
+        <Quiet>{done === null ? 'Reckoning …' : `Reckoning … ${Math.round(100 * done)} %`}</Quiet>
+      )}
+      {answer && says && (
+        <>
+          <TrialResult
+            trial={trial}
+            verdict={answer.verdict}
+            comparisons={answer.comparisons}
+            speech={speech}
+          />
+          {fault !== '' && !overruling && (
+            <Notice kind="trouble" live>
+              {fault}
+            </Notice>
+          )}
+          <Button words={DECISION_WORDS[says]} onPress={() => void take(says)} />
+          <View className="flex-row">
+            <Button
+              look="quiet"
+              words={overruling ? 'Leave it to the shots' : 'Decide otherwise'}
+              onPress={() => {
+                setFault('');
+                setOverruling(!overruling);
+              }}
+            />
+          </View>
+          {overruling && (
+            <View className="gap-2">
+              <Body>It is yours to decide; that it was against the verdict is noted.</Body>
+              <Field
+                label="Why"
+                value={note}
+                onChangeText={setNote}
+                maxLength={500}
+                fault={fault || undefined}
+              />
+              <View className="flex-row flex-wrap gap-2">
+                {others.map((decision) => (
+                  <Button
+                    key={decision}
+                    look="plain"
+                    words={DECISION_WORDS[decision]}
+                    onPress={() => void take(decision)}
+                  />
+                ))}
+              </View>
+            </View>
+          )}
+        </>
+      )}
+    </View>
+  );
+}

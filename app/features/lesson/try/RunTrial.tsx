@@ -1,0 +1,96 @@
+import type { Student } from '@pedastance/contract';
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { lesson, tryOn } from '../../../state/lesson';
+import { Body, LargeFigure, Quiet } from '../../../ui/Words';
+import { tellChange } from '../../../domain/sentences';
+import { ApartLook } from './FactorialLook';
+import { HandPad } from './HandPad';
+import { LookPanel } from './LookPanel';
+import { MonitorPad } from './MonitorPad';
+import { hitsOf, nextIn, wayName, wayOf, type NextShot, type Trial } from '../../../domain/trials';
+import { useSpeech } from '../../../state/useSpeech';
+
+/** Between two blocks the student steps off and settles (starting value), s. */
+const REST_S = 20;
+
+/** Counts the rest down from the last shot; nothing waits for it. */
+function Rest({ since }: { since: string }) {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const ticking = setInterval(() => setNow(Date.now()), 500);
+    return () => clearInterval(ticking);
+  }, []);
+  const left = Math.ceil(REST_S - (now - Date.parse(since)) / 1000);
+  if (left <= 0 || left > REST_S) return null;
+  return <Quiet role="timer">{`Step off and settle: ${left} s`}</Quiet>;
+}
+
+/** How far a trial is, and to what. */
+function howFar(trial: Trial, next: Extract<NextShot, { kind: 'shot' }>): string {
+  const hit = hitsOf(trial).filter(({ place }) => !place.warmUp).length;
+  const to = trial.entry.apart ? 'to the look' : `to look ${trial.looks.length + 1} of 3`;
+  return `Shot ${hit + 1} of ${hit + next.toLook}, ${to}`;
+}
+
+/** What is to be stood in next, large enough to be read from the ball. */
+function NextUp({ student, trial, next }: { student: Student; trial: Trial; next: NextShot }) {
+  const speech = useSpeech(student.hand);
+  const name = wayName(trial, next.way);
+  const cue = name === 'A' ? trial.entry.cueA : name === 'B' ? trial.entry.cueB : '';
+  const last = hitsOf(trial).at(-1);
+  const before = trial.ways[last ? wayOf(last.place) : 0]!;
+  const lines = tellChange(before.setup, trial.ways[next.way]!.setup, speech);
+  return (
+    <View className="gap-1" testID="next-up" aria-live="polite">
+      <View className="flex-row items-center gap-4">
+        <LargeFigure testID="next-arm">{next.kind === 'warm-up' ? '~' : name}</LargeFigure>
+        <View className="flex-1">
+          <Body className="text-lg font-semibold">
+            {next.kind === 'warm-up'
+              ? `Warm-up, as today: ${next.left} more`
+              : `Setup ${name}, shot ${next.inBlock} of ${trial.entry.blockSize}`}
+          </Body>
+          {next.kind === 'shot' && <Quiet>{howFar(trial, next)}</Quiet>}
+        </View>
+      </View>
+      {next.kind === 'shot' && next.changed && lines.map((line) => <Body key={line}>{line}</Body>)}
+      {next.kind === 'shot' && next.changed && lines.length === 0 && <Quiet>The same feet again.</Quiet>}
+      {cue !== '' && <Body className="font-semibold">{`Think: ${cue}`}</Body>}
+      {next.kind === 'shot' && next.changed && last && <Rest since={last.madeAt} />}
+    </View>
+  );
+}
+
+/** A trial that goes on: what is next, the way to note it, and a look when one is due. */
+export function RunTrial({ student, trial }: { student: Student; trial: Trial }) {
+  const next = nextIn(trial, new Date());
+  const way = next.kind === 'look' ? trial.ways.length - 1 : next.way;
+  const { ways } = trial;
+  const setup = ways[way]!.setup;
+  const other = ways[way === 0 ? ways.length - 1 : 0]!.setup;
+  useEffect(() => {
+    tryOn({ setup, other });
+    return () => {
+      if (lesson.getState().trying) tryOn(null);
+    };
+  }, [setup, other]);
+  if (next.kind === 'look') {
+    return trial.entry.apart ? (
+      <ApartLook student={student} trial={trial} />
+    ) : (
+      <LookPanel student={student} trial={trial} look={next.look} />
+    );
+  }
+  return (
+    <View className="gap-3" testID="run-trial">
+      <NextUp student={student} trial={trial} next={next} />
+      {trial.entry.source === 'by hand' ? (
+        <HandPad student={student} trial={trial} next={next} />
+      ) : (
+        <MonitorPad student={student} trial={trial} next={next} />
+      )}
+      <Quiet>Stop whenever you like: it goes on from here, also another day, after a new warm-up.</Quiet>
+    </View>
+  );
+}

@@ -1,9 +1,0 @@
-import type { HouseMethod } from '@pedastance/core/method';
-import { useMemo } from 'react';
-import { newestMethods, useRecords } from '../../state/records';
-
-/** The academy's house methods, each in its newest version. */
-export function useHouseMethods(): HouseMethod[] {
-  const methods = useRecords((state) => state.methods);
-  return useMemo(() => newestMethods(methods), [methods]);
-}

@@ -1,0 +1,196 @@
+import type { NewBuild, Student } from '@pedastance/contract';
+import type { Speech } from '@pedastance/core/phrases';
+import { USUAL_GOAL } from '@pedastance/core/turn';
+import { angleFigure } from '@pedastance/core/units';
+import { Link, router, useLocalSearchParams } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { wholeGhost } from '../../plan/drawing';
+import { Plan, stillScene } from '../../plan/Plan';
+import { usePreferences } from '../../state/preferences';
+import { useRecords } from '../../state/records';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { useWide } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
+import { StudentPage } from '../../ui/Page';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { startLesson } from '../../state/startLesson';
+import { dayAndTime } from '../../domain/students';
+import { CorrectWords } from './CorrectWords';
+import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
+import { noticeWords } from '../../domain/notices';
+import { Outgrown } from '../../cards/Outgrown';
+import type { LogRecord } from '../../domain/records';
+import { clubAndShot, tellAgreed } from '../../domain/sentences';
+import { useStudentLog } from '../../state/useStudentLog';
+import { useSpeech } from '../../state/useSpeech';
+import { Waiting } from '../../ui/Waiting';
+
+type Shown = 'today' | 'agreed';
+
+function RecordPlan({
+  record,
+  student,
+  build,
+}: {
+  record: LogRecord;
+  student: Student;
+  build: NewBuild | undefined;
+}) {
+  const viewpoint = usePreferences((state) => state.viewpoint);
+  const length = usePreferences((state) => state.length);
+  const [shown, setShown] = useState<Shown>(record.agreed ? 'agreed' : 'today');
+  const { address, agreed } = record;
+  const setup = shown === 'agreed' && agreed ? agreed.setup : address.setup;
+  const ghosts = useMemo(
+    () => (shown === 'agreed' ? [wholeGhost(address.setup)] : []),
+    [shown, address.setup],
+  );
+  const scene = useMemo(
+    () => stillScene(setup, agreed ? [address.setup, agreed.setup].map(wholeGhost) : []),
+    [setup, address.setup, agreed],
+  );
+  return (
+    <View className="gap-2">
+      <View className="h-[430px] border border-grid">
+        <Plan
+          key={`${shown}-${viewpoint}`}
+          scene={scene}
+          ghosts={ghosts}
+          hand={student.hand}
+          viewpoint={viewpoint}
+          length={length}
+          shoulderBreadth={build?.figures.shoulderBreadth.value ?? 0}
+          holds="none"
+          label={`${clubAndShot(address.club, address.shot)}: the feet as ${shown === 'today' ? 'they stood' : 'agreed'}`}
+        />
+      </View>
+      {agreed && (
+        <Choice
+          label="Feet"
+          options={[
+            { value: 'today', words: 'As they stood' },
+            { value: 'agreed', words: 'As agreed' },
+          ]}
+          value={shown}
+          onChange={setShown}
+        />
+      )}
+      {ghosts.length > 0 && <Quiet>Dashed: as they stood before.</Quiet>}
+    </View>
+  );
+}
+
+function Provenance({ record, build }: { record: LogRecord; build: NewBuild | undefined }) {
+  const { reading, address } = record;
+  const method = useRecords((state) =>
+    state.methods.find((each) => each.id === reading.methodId && each.version === reading.methodVersion),
+  );
+  const received = reading.receivedAt === '' ? 'not sent yet' : `received ${dayAndTime(reading.receivedAt)}`;
+  return (
+    <View>
+      <Quiet>{`Made ${dayAndTime(reading.madeAt)}, ${received}.`}</Quiet>
+      <Quiet>{`Read with ${method?.name ?? 'a house method'}, version ${reading.methodVersion}; model ${reading.modelVersion}.`}</Quiet>
+      <Quiet>{`Club ${address.clubLengthInches} in. Build ${build ? `of ${dayAndTime(build.madeAt)}` : 'as it was then'}.`}</Quiet>
+    </View>
+  );
+}
+
+function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
+  const { change, agreed, address } = record;
+  const [correcting, setCorrecting] = useState(false);
+  if (!change || !agreed) return null;
+  return (
+    <View className="gap-2">
+      <Heading>What was agreed</Heading>
+      {tellAgreed(address.setup, agreed.setup, change.leadHeelLift, speech).map((line) => (
+        <Body key={line} className="text-lg">
+          {line}
+        </Body>
+      ))}
+      <Body>{`Because: ${change.reason}`}</Body>
+      {change.shoulderGoal !== USUAL_GOAL.shoulders && (
+        <Body>{`For a turn of the shoulders of ${angleFigure(change.shoulderGoal)}.`}</Body>
+      )}
+      {change.feel !== '' && <Body>{`Feel: ${change.feel}`}</Body>}
+      {change.note !== '' && <Body>{`Note: ${change.note}`}</Body>}
+      {record.corrections > 0 && (
+        <Quiet>{`Words corrected ${record.corrections === 1 ? 'once' : `${record.corrections} times`}; what stood before is kept.`}</Quiet>
+      )}
+      {correcting ? (
+        <CorrectWords change={change} onDone={() => setCorrecting(false)} />
+      ) : (
+        <View className="flex-row">
+          <Button look="quiet" words="Correct the words" onPress={() => setCorrecting(true)} />
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** An old address on the plan again, with the verdict it had then. */
+export function RecordScreen() {
+  const { student: id, reading: readingId } = useLocalSearchParams<{ student: string; reading: string }>();
+  const { student, records, loaded } = useStudentLog(id);
+  const record = records.find((each) => each.reading.id === readingId);
+  const build = useRecords((state) => (record ? state.builds[record.reading.buildId] : undefined));
+  const speech = useSpeech(student?.hand ?? 'right');
+  const wide = useWide();
+
+  if (!student || !record)
+    return <Waiting words={loaded ? 'This record is not on this device.' : undefined} />;
+  const { address, reading } = record;
+  const again = async () => {
+    const setup = record.agreed?.setup ?? address.setup;
+    const { club, clubLengthInches, shot } = address;
+    const lesson = await startLesson(student.id, 'feet', {
+      club,
+      clubLengthInches,
+      shot,
+      setup,
+      feetPlaced: true,
+      balanceNoted: true,
+    });
+    router.push(`/lessons/${lesson}`);
+  };
+  return (
+    <StudentPage
+      student={student}
+      label={`Record of ${student.name}`}
+      title={clubAndShot(address.club, address.shot)}
+      under={`${student.name} · ${dayAndTime(reading.madeAt)}`}
+    >
+      <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
+        <View className={wide ? 'flex-1' : ''}>
+          <RecordPlan record={record} student={student} build={build} />
+        </View>
+        <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
+          <Outgrown record={record} />
+          <Agreed record={record} speech={speech} />
+          <View>
+            <Heading>What was found</Heading>
+            {reading.notices.map((notice) => (
+              <Notice key={notice.kind} kind="caution">
+                {noticeWords(notice, speech)}
+              </Notice>
+            ))}
+            {reading.findings.map((finding) => (
+              <FindingCard key={finding.item} finding={finding} speech={speech} />
+            ))}
+            {reading.choices.map((choice) => (
+              <ChoiceCard key={choice.question} choice={choice} speech={speech} />
+            ))}
+          </View>
+          <Provenance record={record} build={build} />
+          <Button look="plain" words="Start a lesson from these feet" onPress={() => void again()} />
+          <Link href={`/students/${id}/compare?reading=${reading.id}`} className="min-h-[48px] py-3">
+            <Body tone="lagoon" className="font-semibold underline">
+              Set methods side by side on these feet
+            </Body>
+          </Link>
+        </View>
+      </View>
+    </StudentPage>
+  );
+}

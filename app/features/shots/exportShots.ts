@@ -1,0 +1,20 @@
+import type { Student, LogEntry } from '@pedastance/contract';
+import { addressesIn, standingShots } from '../../domain/trials';
+import { clubAndShot } from '../../domain/sentences';
+import { shotRows, OUR_HEADERS } from '@pedastance/core/formats';
+import { saveFile, fileName } from '../../ui/files';
+
+/** All shots of a student as a file, each with when, with what and from which setup it was hit. */
+export async function exportShots(student: Student, entries: readonly LogEntry[]): Promise<void> {
+  const { default: Papa } = await import('papaparse');
+  const own = entries.filter((entry) => entry.studentId === student.id);
+  const addresses = addressesIn(own);
+  const rows = standingShots(own).flatMap(({ madeAt, addressId, place, shots }) => {
+    const address = addresses.get(addressId);
+    const club = address ? clubAndShot(address.club, address.shot) : '';
+    const setup = !place ? '' : place.warmUp ? 'warm-up' : place.arm;
+    return shotRows(shots, student.hand).map((row) => [madeAt, club, setup, ...row]);
+  });
+  const text = Papa.unparse([['when', 'with', 'setup', ...OUR_HEADERS], ...rows], { newline: '\r\n' });
+  saveFile(fileName(`shots of ${student.name}`, 'csv'), text, 'text/csv');
+}

@@ -1,0 +1,76 @@
+import type { Speech } from '@pedastance/core/phrases';
+import { differences } from '@pedastance/core/setup';
+import { lengthWithUnit } from '@pedastance/core/units';
+import { Link } from 'expo-router';
+import { View } from 'react-native';
+import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
+import { day } from '../../domain/students';
+import { Outgrown } from '../../cards/Outgrown';
+import { landed, type LogRecord } from '../../domain/records';
+import {
+  changeFigure,
+  changeName,
+  clubAndShot,
+  findingBand,
+  findingFigure,
+  itemName,
+  spoken,
+} from '../../domain/sentences';
+import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
+
+function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
+  const out = record.reading.findings.filter((finding) => finding.verdict !== 'in');
+  if (out.length === 0) return <Body>● Everything in its band.</Body>;
+  return (
+    <View className="gap-0.5">
+      {out.map((finding) => (
+        <Body key={finding.item} className="figures">
+          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)} ${findingBand(finding, speech)}`}
+        </Body>
+      ))}
+    </View>
+  );
+}
+
+function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
+  if (!record.change || !record.agreed) return null;
+  return (
+    <View className="gap-1 border-l-4 border-lagoon pl-3">
+      {differences(record.address.setup, record.agreed.setup).map((each) => (
+        <View key={each.change} className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+          <Body>{changeName(each.change, speech)}</Body>
+          <FigureWords className="text-base">{`${each.from === null ? 'not looked at' : changeFigure(each, each.from, speech)} → ${changeFigure(each, each.to, speech)}`}</FigureWords>
+        </View>
+      ))}
+      {record.change.leadHeelLift > 0 && (
+        <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
+          <Body>{spoken('Lead heel up, going back', speech)}</Body>
+          <FigureWords className="text-base">{`0 → ${lengthWithUnit(record.change.leadHeelLift, speech.length)}`}</FigureWords>
+        </View>
+      )}
+      <Body>{record.change.reason}</Body>
+      {record.change.feel !== '' && <Body>{`Feel: ${record.change.feel}`}</Body>}
+    </View>
+  );
+}
+
+/** One record of the log: what was found, what was changed, from what to what. Opens on the plan. */
+export function LogCard({ record, speech }: { record: LogRecord; speech: Speech }) {
+  const { address, reading } = record;
+  return (
+    <View testID="log-card" className="gap-2 border-b border-grid py-4">
+      <View className="flex-row items-baseline justify-between gap-2">
+        <Heading>{clubAndShot(address.club, address.shot)}</Heading>
+        <Quiet>{landed(record) ? day(reading.madeAt) : `${day(reading.madeAt)} · ◐ not sent yet`}</Quiet>
+      </View>
+      <Found record={record} speech={speech} />
+      <Changed record={record} speech={speech} />
+      <Outgrown record={record} />
+      <Link href={`/students/${address.studentId}/log/${reading.id}`} className="min-h-[48px] py-3">
+        <Body tone="lagoon" className="font-semibold underline">
+          {record.change ? 'Both addresses on the plan' : 'This address on the plan'}
+        </Body>
+      </Link>
+    </View>
+  );
+}

@@ -1,0 +1,100 @@
+import { useMemo } from 'react';
+import { View, ScrollView } from 'react-native';
+import { router, useLocalSearchParams, Link } from 'expo-router';
+import type { Student } from '@pedastance/contract';
+import { Cautions, BuildTable } from '../../cards/StudentFacts';
+import { useDrafts, draftsOf } from '../../state/drafts';
+import { startLesson } from '../../state/startLesson';
+import { Button } from '../../ui/Button';
+import { Quiet, Title, Heading, Body } from '../../ui/Words';
+import { day, inShort } from '../../domain/students';
+import { useStudentLog } from '../../state/useStudentLog';
+import { useSpeech } from '../../state/useSpeech';
+import { useWide } from '../../ui/layout';
+import { useRecords } from '../../state/records';
+import { trialsOf, type Trial } from '../../domain/trials';
+import type { LogRecord } from '../../domain/records';
+import { Waiting } from '../../ui/Waiting';
+import { BackTo } from '../../ui/Page';
+import { TurnCard } from './TurnCard';
+import { LogCard } from './LogCard';
+import { TrialCard } from './TrialCard';
+
+function LessonButtons({ student }: { student: Student }) {
+  const drafts = useDrafts((state) => state.drafts);
+  const open = draftsOf(drafts, student.id)[0];
+  const start = async () => router.push(`/lessons/${await startLesson(student.id, 'who')}`);
+  if (!open) return <Button words="Start a lesson" onPress={() => void start()} />;
+  return (
+    <View className="gap-1">
+      <Button words="Go on with the lesson" onPress={() => router.push(`/lessons/${open.id}`)} />
+      <Quiet>{`In progress since ${day(open.startedAt)}, kept on this device.`}</Quiet>
+    </View>
+  );
+}
+
+export function StudentScreen() {
+  const { student: id } = useLocalSearchParams<{ student: string }>();
+  const { student, records, loaded } = useStudentLog(id);
+  const speech = useSpeech(student?.hand ?? 'right');
+  const wide = useWide();
+  const entries = useRecords((state) => state.entries);
+  const logged = useMemo(() => {
+    const trials = trialsOf(Object.values(entries), id);
+    const when = (each: LogRecord | Trial) => ('reading' in each ? each.reading : each.entry).madeAt;
+    return [...records, ...trials].sort((a, b) => when(b).localeCompare(when(a)));
+  }, [records, entries, id]);
+
+  if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  return (
+    <ScrollView
+      className="flex-1 bg-paper"
+      contentContainerClassName="p-4 pb-12"
+      tabIndex={0}
+      aria-label={`Page of ${student.name}`}
+    >
+      <View role="main" className="w-full max-w-3xl gap-4">
+        <View className="flex-row items-start gap-1">
+          {!wide && <BackTo label="Back to the students" href="/students" />}
+          <View className="flex-1">
+            <Title>{student.name}</Title>
+            <Quiet>{inShort(student, new Date())}</Quiet>
+          </View>
+          <Link href={`/students/${id}/edit`} className="min-h-[48px] px-2 py-3">
+            <Body tone="lagoon" className="font-semibold underline">
+              Edit
+            </Body>
+          </Link>
+        </View>
+        <Cautions student={student} />
+        <LessonButtons student={student} />
+        <TurnCard student={student} records={records} speech={speech} />
+        <View>
+          <Heading>Log</Heading>
+          {logged.length === 0 && (
+            <Body className="py-3">
+              Nothing recorded yet. A lesson ends with a record: the address, what was read in it, and what
+              you agreed to change.
+            </Body>
+          )}
+          {logged.map((each) =>
+            'reading' in each ? (
+              <LogCard key={each.reading.id} record={each} speech={speech} />
+            ) : (
+              <TrialCard key={each.entry.id} trial={each} />
+            ),
+          )}
+        </View>
+        <Link href={`/students/${id}/shots`} className="min-h-[48px] py-3">
+          <Body tone="lagoon" className="font-semibold underline">
+            Shots from a file, or to one
+          </Body>
+        </Link>
+        <View className="gap-1">
+          <Heading>Build</Heading>
+          <BuildTable student={student} />
+        </View>
+      </View>
+    </ScrollView>
+  );
+}

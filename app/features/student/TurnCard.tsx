@@ -1,0 +1,46 @@
+import type { Student } from '@pedastance/contract';
+import type { Speech } from '@pedastance/core/phrases';
+import { turningBody, goalOf } from '@pedastance/core/turn';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { newestScreen, useRecords } from '../../state/records';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { useBudgets } from '../../cards/turning';
+import { WhereItStops } from '../../cards/WhereItStops';
+import { day } from '../../domain/students';
+import { lastShoulderGoal, type LogRecord } from '../../domain/records';
+import { clubAndShot } from '../../domain/sentences';
+
+interface TurnCardProps {
+  student: Student;
+  /** The student's records, newest first. */
+  records: readonly LogRecord[];
+  speech: Speech;
+}
+
+/** What stops this student's turn on the feet last recorded, and what would free it. */
+export function TurnCard({ student, records, speech }: TurnCardProps) {
+  const screen = useRecords((state) => newestScreen(state.screens, student.id));
+  const shoulders = useRecords((state) => lastShoulderGoal(Object.values(state.entries), student.id));
+  // A pitch holds the turn short on purpose.
+  const newest = records.find(({ address }) => address.shot === 'full') ?? null;
+  const body = useMemo(() => screen && turningBody(screen), [screen]);
+  const goal = useMemo(() => goalOf(shoulders), [shoulders]);
+  const feet = newest && (newest.agreed ?? newest.address);
+  const turning = useBudgets(body, feet && feet.setup, newest?.change?.leadHeelLift ?? 0, goal);
+  return (
+    <View className="gap-1" testID="turn-card">
+      <Heading>The turn</Heading>
+      {!screen && <Body>Legs and trunk have not been screened: what stops the turn is not known.</Body>}
+      {screen && !feet && (
+        <Body>Screened, and no feet of a full swing recorded yet to turn on: start a lesson.</Body>
+      )}
+      {turning && feet && (
+        <>
+          <WhereItStops turning={turning} speech={speech} />
+          <Quiet>{`On the feet ${newest.agreed ? 'agreed' : 'recorded'} with the ${clubAndShot(feet.club, feet.shot)} on ${day(newest.reading.madeAt)}.`}</Quiet>
+        </>
+      )}
+    </View>
+  );
+}

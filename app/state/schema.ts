@@ -1,0 +1,29 @@
+import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contract';
+import type { HouseMethod } from '@pedastance/core/method';
+import type { DBSchema } from 'idb';
+import type { LessonDraft } from '../domain/lessonDraft';
+import type { Letter } from './letter';
+
+/** Everything on the device belongs to one academy and one instructor, named by `owner`. */
+interface Owned {
+  owner: string;
+}
+
+type ById<Value> = { key: [string, string]; value: Owned & { id: string; value: Value } };
+type OfStudent<Value> = {
+  key: [string, string];
+  value: Owned & { id: string; studentId: string; value: Value };
+  indexes: { byStudent: [string, string] };
+};
+
+export interface Schema extends DBSchema {
+  /** Who is signed in, and how this device is set. */
+  device: { key: string; value: unknown };
+  students: ById<Student>;
+  methods: ById<HouseMethod>;
+  builds: OfStudent<NewBuild>;
+  screens: OfStudent<NewScreen>;
+  entries: OfStudent<LogEntry>;
+  drafts: ById<LessonDraft>;
+  outbox: { key: number; value: Letter; indexes: { byOwner: string } };
+}

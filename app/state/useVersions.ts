@@ -1,0 +1,22 @@
+import type { HouseMethod } from '@pedastance/core/method';
+import { PRESETS } from '@pedastance/core/method/presets';
+import { useMemo } from 'react';
+import { useRecords } from './records';
+
+/** Presets as methods to look at: they have no version until an academy makes one its own. */
+export const PRESET_METHODS: readonly HouseMethod[] = PRESETS.map(({ key, contents }) => ({
+  id: key,
+  version: 0,
+  ...contents,
+}));
+
+export const isPreset = (method: Pick<HouseMethod, 'version'>): boolean => method.version === 0;
+
+/** The versions of a method, newest first: an academy's own, or a preset as it stands. */
+export function useVersions(id: string): HouseMethod[] {
+  const methods = useRecords((state) => state.methods);
+  return useMemo(() => {
+    const own = methods.filter((method) => method.id === id).sort((a, b) => b.version - a.version);
+    return own.length > 0 ? own : PRESET_METHODS.filter((method) => method.id === id);
+  }, [methods, id]);
+}

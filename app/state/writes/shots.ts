@@ -1,0 +1,57 @@
+import { v7 as newId } from 'uuid';
+import type { AddressEntry, ShotsEntry, Student } from '@pedastance/contract';
+import type { Shot } from '@pedastance/core/trial';
+import { post } from '../outbox';
+
+/** Shots one write may bring, and how many letters they may come to: what the server takes, with some room. */
+const AT_ONCE = { shots: 500, letters: 56_000 };
+
+/** Shots in as few writes as the server takes. */
+export function batchesOf(shots: readonly Shot[]): Shot[][] {
+  const batches: Shot[][] = [];
+  let letters = Infinity;
+  for (const shot of shots) {
+    const size = JSON.stringify(shot).length + 1;
+    const last = batches.at(-1);
+    if (!last || last.length === AT_ONCE.shots || letters + size > AT_ONCE.letters) {
+      batches.push([shot]);
+      letters = size;
+    } else {
+      last.push(shot);
+      letters += size;
+    }
+  }
+  return batches;
+}
+
+/** Keeps the shots of a file as hit from an address: all of them on the device before any is sent. */
+export async function keepShots(
+  student: Student,
+  address: AddressEntry,
+  shots: readonly Shot[],
+): Promise<void> {
+  const madeAt = new Date().toISOString();
+  const batches = batchesOf(shots);
+  await post(
+    batches.map((batch, at) => {
+      const body: ShotsEntry = {
+        id: newId(),
+        lessonId: address.lessonId,
+        madeAt,
+        replaces: null,
+        kind: 'shots',
+        addressId: address.id,
+        trialId: null,
+        source: 'file',
+        sitting: 0,
+        place: null,
+        shots: batch,
+      };
+      return {
+        subjectId: student.id,
+        label: `Shots of ${student.name}, part ${at + 1} of ${batches.length}`,
+        writing: { route: 'entry', body },
+      };
+    }),
+  );
+}
