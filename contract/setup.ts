@@ -1,4 +1,3 @@
-import { FIGURE_QUESTIONS } from '@pedastance/core/method';
 import {
   CHOICES,
   CHOICE_QUESTIONS,
@@ -7,6 +6,13 @@ import {
   anythingSeen,
   type ChoiceQuestion,
   type PostureFigure,
+  FIGURES,
+  type LoadFigure,
+  MEASUREMENT_WAYS,
+  LOAD_FIGURES,
+  PLACED_FIGURES,
+  upgradedSetup,
+  type Setup,
 } from '@pedastance/core/setup';
 import { z } from 'zod';
 
@@ -16,16 +22,22 @@ const coordinate = z.number().min(-FURTHEST_MM).max(FURTHEST_MM);
 
 const PlacedFoot = z.strictObject({
   heel: z.strictObject({ x: coordinate, y: coordinate }),
-  flare: z.number().min(-45).max(90),
+  flare: z.number().min(FIGURES.leadFlare.range.least).max(FIGURES.leadFlare.range.most),
 });
 
-const share = z.number().min(0).max(100);
+const load = (name: LoadFigure) => z.number().min(FIGURES[name].range.least).max(FIGURES[name].range.most);
+
+/** One standard deviation of anything that is measured is less than this, mm, degrees or percent. */
+const MOST_UNCERTAINTY = 500;
+
+const measurement = {
+  way: z.enum(MEASUREMENT_WAYS),
+  uncertainty: z.number().positive().max(MOST_UNCERTAINTY),
+};
 
 const sighting = (figure: PostureFigure) => {
-  const { least, most } = FIGURE_QUESTIONS[figure].range;
-  return z
-    .strictObject({ value: z.number().min(least).max(most), by: z.enum(['eye', 'measured']) })
-    .optional();
+  const { least, most } = FIGURES[figure].range;
+  return z.strictObject({ value: z.number().min(least).max(most), ...measurement }).optional();
 };
 
 const choice = (question: ChoiceQuestion) => z.enum(CHOICES[question] as [string, ...string[]]).optional();
@@ -33,7 +45,7 @@ const choice = (question: ChoiceQuestion) => z.enum(CHOICES[question] as [string
 const ofEach = <Name extends string, Shape>(names: readonly Name[], shape: (name: Name) => Shape) =>
   Object.fromEntries(names.map((name) => [name, shape(name)])) as Record<Name, Shape>;
 
-/** What was looked at above the feet; what was not is not there. */
+/** What was looked at above the feet; absent means not observed. */
 const PostureShape = z
   .strictObject({
     figures: z.strictObject(ofEach(POSTURE_FIGURES, sighting)),
@@ -42,7 +54,7 @@ const PostureShape = z
   })
   .refine(anythingSeen, { error: 'at least one thing looked at, or no posture at all' });
 
-export const SetupShape = z.strictObject({
+const SetupToday = z.strictObject({
   address: z
     .strictObject({
       shoe: z.strictObject({ length: z.number().min(150).max(380), breadth: z.number().min(50).max(160) }),
@@ -53,6 +65,17 @@ export const SetupShape = z.strictObject({
       path: ['trail', 'heel', 'x'],
       error: 'the trail heel further from the target than the lead heel',
     }),
-  balance: z.strictObject({ leadShare: share, leadHeelToe: share, trailHeelToe: share }),
+  balance: z.strictObject(ofEach<LoadFigure, z.ZodNumber>(LOAD_FIGURES, load)),
+  /** Absent means that the figure only stands as it is drawn. */
+  measured: z.strictObject(ofEach(PLACED_FIGURES, () => z.strictObject(measurement).optional())),
   posture: PostureShape.optional(),
 });
+
+/**
+ * A setup as it crosses the wire. One from before figures said how they were measured is read as it
+ * was meant, so that what an older app holds can still land.
+ */
+export const SetupShape = z.preprocess((given) => {
+  const isSetup = typeof given === 'object' && given !== null && !Array.isArray(given);
+  return isSetup ? upgradedSetup(given as Setup) : given;
+}, SetupToday);

@@ -2,7 +2,7 @@ import { apartSentence, effectSentences, OUTCOME_WORDS, type Speech } from '@ped
 import { APART_LEVEL, made, OUTCOME_DEFINITIONS, type ApartVerdict } from '@pedastance/core/trial';
 import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../ui/Words';
-import { changeName } from '../domain/sentences';
+import { figureName } from '../domain/sentences';
 import { StripPlot } from './StripPlot';
 import type { Trial } from '../domain/trials';
 
@@ -47,7 +47,7 @@ export function ApartResult({
       <Quiet>{`${OUTCOME_WORDS[primary].name} decides. A: without the change; B: with it, the others made and not alike.`}</Quiet>
       {verdict.effects.map((effect, change) => (
         <View key={change} className="gap-1 border-b border-grid pb-2">
-          <Heading>{`${effect ? SHAPES[effect.verdict] : '·'} ${change + 1}  ${changeName(apart.changes[change]!, speech)}`}</Heading>
+          <Heading>{`${effect ? SHAPES[effect.verdict] : '·'} ${change + 1}  ${figureName(apart.changes[change]!, speech)}`}</Heading>
           <StripPlot
             outcome={primary}
             shots={shotsBy(change)}

@@ -6,7 +6,7 @@ import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Body, FigureWords, Quiet } from '../ui/Words';
-import { figure, findingBand, findingFigure, itemName, spoken } from '../domain/sentences';
+import { figure, findingBand, findingFigure, figureName, spoken } from '../domain/sentences';
 
 const BUILD_WORDS: Record<BuildFigureName, string> = {
   height: 'height',
@@ -85,7 +85,7 @@ export function FindingCard({
   const head = (
     <>
       <View className="flex-1">
-        <Body className="font-semibold">{itemName(finding.item, speech)}</Body>
+        <Body className="font-semibold">{figureName(finding.item, speech)}</Body>
         <View className="flex-row flex-wrap items-center gap-x-2">
           <VerdictMark question={finding.question} verdict={verdict} />
           <Quiet>{findingBand(finding, speech)}</Quiet>

@@ -1,18 +1,14 @@
-import { measureAddress, type Setup } from '@pedastance/core/setup';
+import { type Setup } from '@pedastance/core/setup';
 import {
   turnBudget,
   type Goal,
   type TurnBudget,
   type TurningBody,
   type TurningFeet,
+  turningFeet,
 } from '@pedastance/core/turn';
 import { useMemo } from 'react';
 import { useReckoning } from '../workers/useReckoning';
-
-const feetOf = ({ address }: Setup, leadHeelLift: number): TurningFeet => {
-  const { leadFlare, trailFlare } = measureAddress(address);
-  return { flare: { lead: leadFlare, trail: trailFlare }, leadHeelLift };
-};
 
 /** A body on its feet, and how far both ways of turning get on them. */
 export interface Turning {
@@ -23,17 +19,20 @@ export interface Turning {
   through: TurnBudget;
 }
 
-/** Both ways of turning on these feet at once, their intervals and chances as soon as a worker drew them. */
+/**
+ * Both ways of turning on these feet at once, their intervals and chances as soon as a worker drew
+ * them; null before the legs were tested, and while a flare is not measured.
+ */
 export function useBudgets(
   body: TurningBody | null,
   setup: Setup | null,
   lift: number,
   goal: Goal,
 ): Turning | null {
-  const of = useMemo(
-    () => body && setup && { body, feet: feetOf(setup, lift), goal },
-    [body, setup, lift, goal],
-  );
+  const of = useMemo(() => {
+    const feet = setup && turningFeet(setup, lift);
+    return body && feet && { body, feet, goal };
+  }, [body, setup, lift, goal]);
   const question = useMemo(() => of && { ask: 'budgets' as const, of }, [of]);
   const { answer } = useReckoning(question);
   return useMemo(() => {

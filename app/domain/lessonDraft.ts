@@ -41,11 +41,8 @@ export interface LessonDraft {
   club: ClubId | null;
   clubLengthInches: number;
   shot: ShotType;
-  /** Today's feet and balance; null until a club is chosen. */
+  /** Today's feet and balance, and what of them was measured; null until a club is chosen. */
   setup: Setup | null;
-  /** The coach has placed the feet, or noted the balance; before that they only stand there. */
-  feetPlaced: boolean;
-  balanceNoted: boolean;
   /** The agreed feet and balance; null until a change is begun. */
   agreed: Setup | null;
   taken: Item[];
@@ -84,8 +81,6 @@ export const untouchedClub = {
   clubLengthInches: 0,
   shot: 'full' as const,
   setup: null,
-  feetPlaced: false,
-  balanceNoted: false,
   agreed: null,
   taken: [],
   leadHeelLift: 0,
@@ -93,6 +88,10 @@ export const untouchedClub = {
   feel: '',
   note: '',
 };
+
+/** Whether anything of a setup was measured today. */
+export const anyMeasured = ({ measured, posture }: Setup): boolean =>
+  Object.keys(measured).length > 0 || posture !== undefined;
 
 /** Whether the draft agrees on anything other than how the student stands and turns today. */
 export const hasChange = ({

@@ -17,6 +17,7 @@ import {
   FIGURE_WORDS,
   type Difference,
   type Setup,
+  type FigureName,
 } from '@pedastance/core/setup';
 import { figureWithUnit, type Unit } from '@pedastance/core/units';
 
@@ -24,11 +25,9 @@ import { figureWithUnit, type Unit } from '@pedastance/core/units';
 export const findingBand = (finding: Pick<Finding, 'question' | 'low' | 'high'>, speech: Speech): string =>
   bandWords(finding.question, finding, speech.length);
 
-export const itemName = (item: Finding['item'], speech: Speech): string =>
-  capitalised(inFootWords(FIGURE_WORDS[item].name, speech.feet, speech.hand));
-
-export const changeName = (change: Difference['change'], speech: Speech): string =>
-  capitalised(inFootWords(FIGURE_WORDS[change].name, speech.feet, speech.hand));
+/** What a figure is called, as this coach speaks of this student's feet. */
+export const figureName = (name: FigureName, speech: Speech): string =>
+  capitalised(inFootWords(FIGURE_WORDS[name].name, speech.feet, speech.hand));
 
 export const figure = (value: number, unit: Unit, speech: Speech): string =>
   figureWithUnit(value, unit, speech.length);

@@ -5,7 +5,6 @@ import { pathWords } from '@pedastance/core/phrases';
 import type { Reading } from '@pedastance/core/reading';
 import {
   heelToToe,
-  measureAddress,
   outwardSign,
   soleOutline,
   toePoint,
@@ -14,6 +13,7 @@ import {
   type Point,
   type Setup,
   type Shoe,
+  uncertaintyOf,
 } from '@pedastance/core/setup';
 import {
   inOrderMet,
@@ -22,11 +22,13 @@ import {
   type Goal,
   type Turn,
   type TurningBody,
+  type TurningFeet,
 } from '@pedastance/core/turn';
 import { radians, angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
 import { MARGINS_MM, STRIP_MM, projection, type Frame, type Projection } from './frame';
 import type { Viewpoint } from './frame';
 import { VERDICT_SHAPES } from '../domain/verdicts';
+import { measuredOf } from '../domain/measured';
 
 /** Attributes of the drawing's parts by part and attribute; `text` is a part's words. */
 export type Drawing = Record<string, Record<string, string>>;
@@ -157,10 +159,14 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
   const along = setup.balance[foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe'] / 100;
   const share = (foot === 'lead' ? setup.balance.leadShare : 100 - setup.balance.leadShare) / 50;
   return {
-    [foot]: { transform: footMatrix(setup, foot, place) },
+    [foot]: { transform: footMatrix(setup, foot, place), 'data-measured': String(footMeasured(setup, foot)) },
     [`${foot}-grip`]: { transform: `translate(0 ${n(length * GRIP_SHARE)}) scale(${n(0.62 * mmPerPx)})` },
     [`${foot}-handle`]: { cy: n(length), r: n(9 * mmPerPx) },
-    [`${foot}-load`]: { cy: n(along * length), r: n(22 * Math.sqrt(share)) },
+    [`${foot}-load`]: {
+      cy: n(along * length),
+      r: n(22 * Math.sqrt(share)),
+      'data-measured': String(loadMeasured(setup, foot)),
+    },
     [`${foot}-square`]: segment(at, straight),
     [`${foot}-arc`]: {
       d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}`,
@@ -169,9 +175,17 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
       transform: moved(sole.x + aside, sole.y + 5 * mmPerPx),
       text: shaped(angleFigure(flare), verdict),
       'data-verdict': verdict ?? 'none',
+      'data-measured': String(setup.measured[`${foot}Flare`] !== undefined),
     },
   };
 }
+
+/** What was not measured is drawn faintly: a shoe whose flare or place only stands as it is drawn. */
+const footMeasured = ({ measured }: Setup, foot: FootName): boolean =>
+  Boolean(measured[`${foot}Flare`] && measured.stanceWidth && measured.setback);
+
+const loadMeasured = ({ measured }: Setup, foot: FootName): boolean =>
+  Boolean(measured[`${foot}HeelToe`] && measured.leadShare);
 
 /** A figure on the plan, with the shape of its verdict before it when it is out of its band. */
 const shaped = (words: string, verdict: BandVerdict | null): string =>
@@ -197,6 +211,7 @@ function behindHeels(
   const half = input.shoulderBreadth / 2;
   const tick = 6 * mmPerPx;
   const verdict = verdictOf(input.reading, 'stanceWidth');
+  const widthMeasured = String(input.setup.measured.stanceWidth !== undefined);
   const widthY = rowY(16);
   const plumbY = rowY(40);
   const widthWords = shaped(lengthWithUnit(measures.stanceWidth, input.length), verdict);
@@ -210,11 +225,12 @@ function behindHeels(
     return `${end(left)}M${n(left)} ${n(y)}H${n(middle - room)}M${n(middle + room)} ${n(y)}H${n(right)}${end(right)}`;
   };
   return {
-    width: { d: dimension(trailX, leadX, widthY, widthWords, 8.6) },
+    width: { d: dimension(trailX, leadX, widthY, widthWords, 8.6), 'data-measured': widthMeasured },
     'width-figure': {
       transform: moved(middle, widthY + 5 * mmPerPx),
       text: widthWords,
       'data-verdict': verdict ?? 'none',
+      'data-measured': widthMeasured,
     },
     shoulders: { d: dimension(middle - half, middle + half, plumbY, shoulderWords, 6.2) },
     'shoulders-figure': { transform: moved(middle, plumbY + 4 * mmPerPx), text: shoulderWords },
@@ -234,6 +250,7 @@ function strip(
   const ballX = place.toScreen({ x: 0, y: 0 }).x;
   const leadHeel = place.toScreen(input.setup.address.lead.heel);
   const toTarget = place.signs.x;
+  const ballMeasured = String(input.setup.measured.ballAlong !== undefined);
   const ballRadius = Math.max(BALL_RADIUS_MM, 9 * mmPerPx);
   const faceX = ballX - toTarget * (ballRadius + 6 * mmPerPx);
   const zig = 9 * mmPerPx;
@@ -254,10 +271,11 @@ function strip(
     break: {
       d: `M${n(left - 5)} ${n(breakY)}H${n(-2 * zig)}L${n(-zig)} ${n(breakY - zig)}L${n(zig)} ${n(breakY + zig)}L${n(2 * zig)} ${n(breakY)}H${n(right + 5)}`,
     },
-    ball: { cx: n(ballX), cy: n(y), r: n(ballRadius) },
+    ball: { cx: n(ballX), cy: n(y), r: n(ballRadius), 'data-measured': ballMeasured },
     face: segment({ x: faceX, y: y - 16 * mmPerPx }, { x: faceX, y: y + 16 * mmPerPx }),
     'ball-drop': segment(leadHeel, { x: leadHeel.x, y }),
     'ball-figure': {
+      'data-measured': ballMeasured,
       transform: moved(left + 10 * mmPerPx, below(30)),
       text: `ball ${lengthWithUnit(measures.ballAlong, input.length)} inside the lead heel`,
     },
@@ -348,11 +366,17 @@ interface Fan {
 function fanAboutMiddle(
   { body, leadHeelLift, goal }: Turning,
   measures: AddressMeasures,
+  flaresMeasured: boolean,
   shoeLength: number,
   place: Projection,
   mmPerPx: number,
 ): Fan {
-  const feet = { flare: { lead: measures.leadFlare, trail: measures.trailFlare }, leadHeelLift };
+  const feet: TurningFeet = {
+    flare: { lead: measures.leadFlare, trail: measures.trailFlare },
+    // The drawing shows the middle; how sure it is stands in the words.
+    flareUncertainty: { lead: 0, trail: 0 },
+    leadHeelLift,
+  };
   const radius = shoeLength * FAN_SHARE;
   const parts: Drawing = {};
   const end = (turn: Turn): FanEnd => {
@@ -362,7 +386,7 @@ function fanAboutMiddle(
       y: place.signs.y * radius * share * Math.cos(radians(angle)),
     });
     const stops = stopsOf(turn, body, feet).filter(({ name }) => name !== 'trail through');
-    const known = stops.every((stop) => stop.at !== null);
+    const known = flaresMeasured && stops.every((stop) => stop.at !== null);
     const first = inOrderMet(stops)[0]!;
     const limit = known ? Math.max(0, Math.min(90, first.at!.value)) : 0;
     const needed = neededTurn(turn, body, goal).value;
@@ -397,10 +421,13 @@ function fanParts(
   const { turning, setup, frame, hand, viewpoint, size } = input;
   if (!turning) return NO_FAN;
   const { shoe, lead, trail } = setup.address;
-  const from = [turning, lead.flare, trail.flare, shoe, frame, hand, viewpoint, size];
+  const flaresMeasured = Boolean(setup.measured.leadFlare && setup.measured.trailFlare);
+  const from = [turning, flaresMeasured, lead.flare, trail.flare, shoe, frame, hand, viewpoint, size];
   const before = memory.fan;
   const same = before?.from.every((value, at) => value === from[at]) ?? false;
-  const fan = same ? before!.fan : fanAboutMiddle(turning, measures, shoe.length, place, mmPerPx);
+  const fan = same
+    ? before!.fan
+    : fanAboutMiddle(turning, measures, flaresMeasured, shoe.length, place, mmPerPx);
   memory.fan = { from, fan };
   const middle = place.toScreen({ x: (lead.heel.x + trail.heel.x) / 2, y: (lead.heel.y + trail.heel.y) / 2 });
   const leg = (turn: Turn) => {
@@ -411,7 +438,10 @@ function fanParts(
   };
   return {
     ...fan.parts,
-    fan: { opacity: '1', transform: moved(middle.x, middle.y) },
+    fan: {
+      opacity: '1',
+      transform: moved(middle.x, middle.y),
+    },
     'fan-back-leg': leg('back'),
     'fan-through-leg': leg('through'),
   };
@@ -439,7 +469,8 @@ function ghostParts({ ghosts = [] }: DrawingInput, place: Projection, mmPerPx: n
 export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawing {
   const place = projection(input.frame, input.hand, input.viewpoint);
   const view = viewOf(input);
-  const measures = measureAddress(input.setup.address);
+  const measured = measuredOf(input.setup);
+  const { measures } = measured;
   const footOf = (foot: FootName) => {
     const { frame, hand, viewpoint, size, setup, reading } = input;
     const item = foot === 'lead' ? 'leadFlare' : 'trailFlare';
@@ -447,6 +478,8 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
       setup.address[foot],
       setup.address.shoe,
       setup.balance,
+      footMeasured(setup, foot),
+      loadMeasured(setup, foot),
       frame,
       hand,
       viewpoint,
@@ -470,7 +503,10 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
     ...footOf('lead'),
     ...ghostParts(input, place, view.mmPerPx),
     ...fanParts(input, measures, place, view.mmPerPx, memory),
-    'toe-line': extended(at('trail'), at('lead')),
+    'toe-line': {
+      ...extended(at('trail'), at('lead')),
+      'data-measured': String(uncertaintyOf(measured, 'stanceLine') !== null),
+    },
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
     ...behindHeels(input, measures, place, view.mmPerPx),
     ...strip(input, measures, place, view),

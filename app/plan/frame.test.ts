@@ -1,4 +1,4 @@
-import { readSetup, toePoint, type Setup } from '@pedastance/core';
+import { readSetup, toePoint, withMeasured, type Setup } from '@pedastance/core';
 import fc from 'fast-check';
 import { build, method, setup } from '../../core/test/example';
 import { drawPlan, footMatrix, type DrawingInput } from './drawing';
@@ -113,6 +113,37 @@ describe('the drawing', () => {
     const drawn = drawPlan(input(of, { reading }));
     expect(drawn['lead-flare']).toMatchObject({ text: '▼ 2°', 'data-verdict': 'below' });
     expect(drawn['trail-flare']).toMatchObject({ text: '▲ 40°', 'data-verdict': 'above' });
+  });
+
+  test('what was not measured is drawn faintly, its figures without a verdict', () => {
+    const of = { ...setup({ leadFlare: 2, trailFlare: 40 }), measured: {} };
+    const reading = readSetup({
+      setup: of,
+      build: build(),
+      legs: null,
+      club: '7-iron',
+      clubLengthInches: 37,
+      shot: 'full',
+      method,
+    });
+    const drawn = drawPlan(input(of, { reading }));
+    for (const part of [
+      'lead',
+      'trail',
+      'lead-flare',
+      'lead-load',
+      'width',
+      'width-figure',
+      'toe-line',
+      'ball',
+    ]) {
+      expect([part, drawn[part]!['data-measured']]).toEqual([part, 'false']);
+    }
+    expect(drawn['lead-flare']).toMatchObject({ text: '2°', 'data-verdict': 'none' });
+    const placed = withMeasured(of, ['stanceWidth', 'setback', 'leadFlare'], 'drag');
+    const half = drawPlan(input(placed));
+    expect([half.lead!['data-measured'], half.trail!['data-measured']]).toEqual(['true', 'false']);
+    expect(half['toe-line']!['data-measured']).toBe('false');
   });
 
   test('inches where the coach likes them', () => {

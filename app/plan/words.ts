@@ -1,9 +1,17 @@
-import { measureAddress, lineWords, setbackMark, type Setup } from '@pedastance/core/setup';
+import { lineWords, setbackMark, type Setup, notMeasured, FIGURE_WORDS } from '@pedastance/core/setup';
 import { angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
+import { measuredOf } from '../domain/measured';
+
+/** What of the plan only stands as it is drawn. */
+function notMeasuredWords(setup: Setup): string[] {
+  const names = notMeasured(setup).map((name) => FIGURE_WORDS[name].name.toLowerCase());
+  return names.length > 0 ? [`Not measured: ${names.join('; ')}.`] : [];
+}
 
 /** The plan in words, for those who do not see it. */
-export function planWords({ address, balance }: Setup, length: LengthUnit): string {
-  const measures = measureAddress(address);
+export function planWords(setup: Setup, length: LengthUnit): string {
+  const { balance } = setup;
+  const { measures } = measuredOf(setup);
   const mm = (value: number) => lengthWithUnit(value, length);
   return [
     `Heels ${mm(measures.stanceWidth)} apart.`,
@@ -12,5 +20,6 @@ export function planWords({ address, balance }: Setup, length: LengthUnit): stri
     `Trail toe ${setbackMark(measures.setbackMarks)}.`,
     `Ball ${mm(measures.ballAlong)} inside the lead heel and ${mm(measures.ballOut)} out from the toe line.`,
     `${Math.round(balance.leadShare)} percent of the weight on the lead foot.`,
+    ...notMeasuredWords(setup),
   ].join(' ');
 }

@@ -7,7 +7,7 @@ export type DeviceDatabase = IDBPDatabase<Schema>;
 export const COPIES = ['students', 'methods', 'builds', 'screens', 'entries'] as const;
 
 const NAME = 'pedastance';
-const VERSION = 3;
+const VERSION = 4;
 
 let opened: Promise<DeviceDatabase> | undefined;
 

@@ -1,35 +1,36 @@
+import type { Range } from '@pedastance/core/setup';
 import type { Build } from '@pedastance/core/body';
 import { clubById, canPitch, type ClubId, type ShotType } from '@pedastance/core/club';
 import { startingSetup } from '@pedastance/core/method';
 import {
-  dropFoot,
-  dropFootTurned,
-  flareAboutHeel,
-  flareToeKept,
-  measureAddress,
   moveFoot,
   setBallAlong,
-  setBallOut,
-  setSetback,
-  setStanceWidth,
   anythingSeen,
   NOT_LOOKED_AT,
   type Address,
-  type Balance,
   type FootName,
   type Setup,
   type Posture,
+  type FeetFigure,
+  type LoadFigure,
+  type MeasurementWay,
+  withMeasured,
+  type SetupFigure,
+  withFigure,
+  type PlacedFigure,
+  FIGURES,
+  figureOf,
 } from '@pedastance/core/setup';
 import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
 import { frameFor, needsNewFrame, type Frame } from '../plan/frame';
 import { keepDraft } from './drafts';
-import type { LessonDraft } from '../domain/lessonDraft';
+import { type LessonDraft, anyMeasured } from '../domain/lessonDraft';
+import { measuredOf } from '../domain/measured';
 
 /** What the steppers, the keyboard and typed figures set on the plan. */
-export type Dial = 'stanceWidth' | 'leadFlare' | 'trailFlare' | 'setback' | 'ballAlong' | 'ballOut';
-export const LOAD_DIALS = ['leadShare', 'leadHeelToe', 'trailHeelToe'] as const;
-export type LoadDial = (typeof LOAD_DIALS)[number];
+export type Dial = FeetFigure;
+export type LoadDial = LoadFigure;
 
 /** Which of the lesson's two setups is being placed: as the student stands, or as is agreed. */
 export type Standing = 'setup' | 'agreed';
@@ -147,14 +148,20 @@ export function openStep(step: LessonDraft['step']): void {
 /** The feet as this student last stood with a club, where the log has them. */
 export type LastFeet = (club: ClubId, shot: ShotType) => Setup | null;
 
+/** Where the shoes are drawn before anything is measured: as the student last stood, else plainly. */
+const startingFrom = (last: Setup | null, build: Build, clubLengthInches: number): Setup =>
+  last
+    ? { address: last.address, balance: last.balance, measured: {} }
+    : startingSetup(build, clubLengthInches);
+
 /** Chooses club and shot. Feet not placed yet start as the student last stood with it, or plainly. */
 export function chooseClub(club: ClubId, shot: ShotType, build: Build, lastFeet: LastFeet): void {
   const { draft } = lesson.getState();
   if (!draft) return;
   const played: ShotType = canPitch(club) ? shot : 'full';
   const { lengthInches } = clubById(club);
-  const untouched = !draft.setup || (!draft.feetPlaced && !draft.balanceNoted);
-  const setup = untouched ? (lastFeet(club, played) ?? startingSetup(build, lengthInches)) : draft.setup;
+  const untouched = !draft.setup || !anyMeasured(draft.setup);
+  const setup = untouched ? startingFrom(lastFeet(club, played), build, lengthInches) : draft.setup;
   changeDraft({
     club,
     shot: played,
@@ -189,20 +196,37 @@ export function undo(): void {
   reframe();
 }
 
-/** Puts a setup where the standing says, as placed by the coach. */
-function place(setup: Setup, touched: Partial<Pick<LessonDraft, 'feetPlaced' | 'balanceNoted'>>): void {
+/** Puts a setup where the standing says. */
+function place(setup: Setup): void {
   const { standing } = lesson.getState();
-  changeDraft(standing === 'agreed' ? { agreed: setup } : { setup, ...touched });
+  changeDraft(standing === 'agreed' ? { agreed: setup } : { setup });
 }
 
-export function placeAddress(change: (address: Address) => Address): void {
+/** What is agreed is to be met with a tape, however it was set on the plan. */
+const wayNow = (way: MeasurementWay): MeasurementWay =>
+  lesson.getState().standing === 'agreed' ? 'tape' : way;
+
+/** Moves the feet by a drag, which measures the figures given. */
+export function placeFeet(change: (address: Address) => Address, figures: readonly FeetFigure[]): void {
   const setup = currentSetup(lesson.getState());
-  if (setup) place({ ...setup, address: change(setup.address) }, { feetPlaced: true });
+  if (setup) place(withMeasured({ ...setup, address: change(setup.address) }, figures, wayNow('drag')));
 }
 
-export function placeLoad(change: Partial<Balance>): void {
+/** Sets a figure by the way of moving that is chosen. */
+function placeFigure(name: SetupFigure, value: number, way: MeasurementWay): void {
+  const { keepToe, turnWithLine } = lesson.getState();
   const setup = currentSetup(lesson.getState());
-  if (setup) place({ ...setup, balance: { ...setup.balance, ...change } }, { balanceNoted: true });
+  if (setup) place(withFigure(setup, name, value, { keepToe, turnWithLine }, wayNow(way)));
+}
+
+export const placeLoad = (name: LoadFigure, value: number): void => placeFigure(name, value, 'drag');
+
+/** Notes that figures stand as they are drawn: looked at, and judged by eye. */
+export function standAsDrawn(figures: readonly PlacedFigure[]): void {
+  const { draft } = lesson.getState();
+  if (!draft?.setup) return;
+  markPast();
+  changeDraft({ setup: withMeasured(draft.setup, figures, 'by eye') });
 }
 
 /** Notes what is seen of the posture; an undefined figure or word takes it back. Nothing left is no posture. */
@@ -246,20 +270,23 @@ export function endDrag(): void {
   reframe();
 }
 
-export const flareFoot = (foot: FootName, flare: number): void => {
-  const turn = lesson.getState().keepToe ? flareToeKept : flareAboutHeel;
-  placeAddress((address) => turn(address, foot, flare));
+export const flareFoot = (foot: FootName, flare: number): void => placeFigure(`${foot}Flare`, flare, 'drag');
+
+/** What a shoe that is dragged says: a trail shoe where it stands to the lead one, a lead shoe to both. */
+const DRAGGED: Record<FootName, readonly FeetFigure[]> = {
+  trail: ['stanceWidth', 'setback'],
+  lead: ['stanceWidth', 'setback', 'ballAlong', 'ballOut'],
 };
 
 export const dragFoot = (foot: FootName, along: number, out: number): void =>
-  placeAddress((address) => moveFoot(address, foot, along, out));
+  placeFeet((address) => moveFoot(address, foot, along, out), DRAGGED[foot]);
 
 /** Moves the ball along its line; the feet stay where they are drawn. */
 export function dragBall(along: number): void {
   lesson.setState(({ frame }) => ({
     frame: frame && { ...frame, centre: { ...frame.centre, x: frame.centre.x - along } },
   }));
-  placeAddress((address) => setBallAlong(address, address.lead.heel.x - along));
+  placeFeet((address) => setBallAlong(address, address.lead.heel.x - along), ['ballAlong']);
 }
 
 /** Keeps the feet where they are drawn while the ball's place among them is set. */
@@ -275,46 +302,14 @@ function shiftFrameWith(before: Address, after: Address): void {
   }));
 }
 
-function dialled(address: Address, dial: Dial, value: number): Address {
-  const { keepToe, turnWithLine } = lesson.getState();
-  const turn = keepToe ? flareToeKept : flareAboutHeel;
-  switch (dial) {
-    case 'stanceWidth':
-      return setStanceWidth(address, value);
-    case 'leadFlare':
-      return turn(address, 'lead', value);
-    case 'trailFlare':
-      return turn(address, 'trail', value);
-    case 'setback':
-      return setSetback(address, value, turnWithLine ? dropFootTurned : dropFoot);
-    case 'ballAlong':
-      return setBallAlong(address, value);
-    case 'ballOut':
-      return setBallOut(address, value);
-  }
-}
+const within = (value: number, { least, most }: Range): number => Math.min(most, Math.max(least, value));
 
-/** What a dial may be set to, mm or degrees; the same ranges as the log takes. */
-export const DIAL_RANGES: Record<Dial | LoadDial, { least: number; most: number }> = {
-  stanceWidth: { least: 10, most: 1500 },
-  leadFlare: { least: -45, most: 90 },
-  trailFlare: { least: -45, most: 90 },
-  setback: { least: -600, most: 600 },
-  ballAlong: { least: -600, most: 1000 },
-  ballOut: { least: 50, most: 1600 },
-  leadShare: { least: 0, most: 100 },
-  leadHeelToe: { least: 0, most: 100 },
-  trailHeelToe: { least: 0, most: 100 },
-};
-
-const within = (value: number, { least, most }: { least: number; most: number }): number =>
-  Math.min(most, Math.max(least, value));
-
-export function setDial(dial: Dial, value: number): void {
+/** Sets a figure of the feet to a value, kept within what it can be. */
+export function setDial(dial: Dial, value: number, way: MeasurementWay = 'drag'): void {
   const before = currentSetup(lesson.getState());
   if (!before) return;
   markPast();
-  placeAddress((address) => dialled(address, dial, within(value, DIAL_RANGES[dial])));
+  placeFigure(dial, within(value, FIGURES[dial].range), way);
   if (dial === 'ballAlong' || dial === 'ballOut') {
     shiftFrameWith(before.address, currentSetup(lesson.getState())!.address);
   }
@@ -323,8 +318,8 @@ export function setDial(dial: Dial, value: number): void {
 
 export function setLoadDial(dial: LoadDial, value: number): void {
   markPast();
-  placeLoad({ [dial]: within(value, DIAL_RANGES[dial]) });
+  placeLoad(dial, within(value, FIGURES[dial].range));
 }
 
-export const dialValue = ({ address, balance }: Setup, dial: Dial | LoadDial): number =>
-  dial in balance ? balance[dial as LoadDial] : measureAddress(address)[dial as Dial];
+export const dialValue = (setup: Setup, dial: Dial | LoadDial): number =>
+  figureOf(setup, dial, measuredOf(setup).measures)!;

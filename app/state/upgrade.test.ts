@@ -1,4 +1,5 @@
-import type { LogEntry, NewScreen } from '@pedastance/contract';
+import type { AddressEntry, LogEntry, NewScreen } from '@pedastance/contract';
+import { LOAD_FIGURES, notMeasured, PLACED_FIGURES } from '@pedastance/core/setup';
 import { startingSetup } from '@pedastance/core/method';
 import { openDB } from 'idb';
 import { build } from '../../core/test/example';
@@ -32,12 +33,37 @@ const SCREEN = {
   stoppedThrough: null,
   soreKnee: { lead: false, trail: false },
 };
+/** Feet as they were before each figure said how it was measured. */
+const { measured: _none, ...BARE } = setup;
+const EARLIER_SETUP = {
+  ...BARE,
+  posture: { figures: { hipBump: { value: 20, by: 'eye' } }, choices: {} },
+};
+const ADDRESS = {
+  ...CHANGE,
+  id: 'address',
+  kind: 'address',
+  standing: 'today',
+  club: '7-iron',
+  clubLengthInches: 37,
+  shot: 'full',
+  setup: EARLIER_SETUP,
+};
+const TRIAL = {
+  ...CHANGE,
+  id: 'trial',
+  kind: 'trial',
+  apart: { changes: ['ballOut', 'stanceWidth'], addressIds: [] },
+};
 const DRAFT = {
   id: 'draft',
   studentId: 'student',
   step: 'keep',
   screen: { ...SCREEN, id: undefined },
-  setup,
+  setup: EARLIER_SETUP,
+  feetPlaced: true,
+  balanceNoted: false,
+  agreed: EARLIER_SETUP,
   recorded: [{ readingId: 'reading', changeId: 'change', club: '7-iron' }],
   leadHeelLift: 0,
 };
@@ -62,10 +88,14 @@ async function keptBefore(): Promise<void> {
   const row = (value: { id: string }) => ({ owner: OWNER, id: value.id, studentId: 'student', value });
   await database.put('entries', row(CHANGE));
   await database.put('screens', row(SCREEN));
+  await database.put('entries', row(ADDRESS));
   await database.put('drafts', row(DRAFT));
+  await database.put('drafts', row({ ...DRAFT, id: 'untouched', feetPlaced: false }));
   const letter = { owner: OWNER, subjectId: 'student', label: '', refusal: null };
   await database.put('outbox', { ...letter, writing: { route: 'entry', body: CHANGE } });
   await database.put('outbox', { ...letter, writing: { route: 'screen', body: SCREEN } });
+  await database.put('outbox', { ...letter, writing: { route: 'entry', body: ADDRESS } });
+  await database.put('outbox', { ...letter, writing: { route: 'entry', body: TRIAL } });
   database.close();
 }
 
@@ -77,9 +107,35 @@ test('what a device kept before goals and lifts comes up whole, and goes on as w
   const screen = (await database.get('screens', [OWNER, 'screen']))!.value;
   expect(screen.items).toEqual([{ ...SCREEN.items[0], uncertainty: null }]);
   const draft = (await database.get('drafts', [OWNER, 'draft']))!.value;
-  expect(draft).toMatchObject({ shoulderGoal: 90, begun: true, setup, recorded: DRAFT.recorded });
+  expect(draft).toMatchObject({ shoulderGoal: 90, begun: true, setup: BARE, recorded: DRAFT.recorded });
   expect(draft.screen!.items[0]!.uncertainty).toBeNull();
   const [change, legs] = await database.getAll('outbox');
   expect(change!.writing.body).toMatchObject({ leadHeelLift: 0, shoulderGoal: 90, reason: 'Narrow.' });
   expect((legs!.writing.body as NewScreen).items[0]!.uncertainty).toBeNull();
+});
+
+test('feet kept before say how they were measured: as they were meant', async () => {
+  const database = await deviceDatabase();
+  const seen = { hipBump: { value: 20, way: 'by eye', uncertainty: 12 } };
+  const taped = { way: 'tape', uncertainty: 10 };
+  const address = (await database.get('entries', [OWNER, 'address']))!.value as AddressEntry;
+  expect(address.setup).toMatchObject({ ...BARE, posture: { figures: seen } });
+  expect(address.setup.measured).toMatchObject({
+    stanceWidth: taped,
+    leadShare: { way: 'drag', uncertainty: 2 },
+  });
+  const [, , waiting, trial] = await database.getAll('outbox');
+  expect(waiting!.writing.body).toEqual({ ...ADDRESS, setup: address.setup });
+  expect(trial!.writing.body).toMatchObject({ apart: { changes: ['leadToeOut', 'stanceWidth'] } });
+});
+
+test('a lesson in progress is measured in what its coach had placed or noted, and in nothing else', async () => {
+  const database = await deviceDatabase();
+  const [placed, untouched] = await Promise.all(
+    ['draft', 'untouched'].map(async (id) => (await database.get('drafts', [OWNER, id]))!.value),
+  );
+  expect(notMeasured(placed!.setup!)).toEqual(LOAD_FIGURES);
+  expect(notMeasured(untouched!.setup!)).toEqual(PLACED_FIGURES);
+  expect(placed).not.toHaveProperty('feetPlaced');
+  expect(placed!.agreed!.measured.stanceWidth).toEqual({ way: 'tape', uncertainty: 10 });
 });

@@ -5,6 +5,13 @@ import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './schema';
 import type { LessonDraft } from '../domain/lessonDraft';
 import type { Letter } from './letter';
+import {
+  type ChangeName,
+  upgradedSetup,
+  type Setup,
+  FEET_FIGURES,
+  LOAD_FIGURES,
+} from '@pedastance/core/setup';
 
 /** What a finding says of itself that it did not before the whole body was read: nothing. */
 const SAID_NOTHING: Pick<Finding, 'untested' | 'weight' | 'because' | 'withheld'> = {
@@ -20,8 +27,16 @@ const LIFTED_NOTHING: Pick<ChangeEntry, 'leadHeelLift' | 'shoulderGoal'> = {
   shoulderGoal: 90,
 };
 
+/** What a change was called before the lead toe's distance had a name of its own. */
+const renamedChange = (change: string): ChangeName =>
+  (change === 'ballOut' ? 'leadToeOut' : change) as ChangeName;
+
 /** An entry of any earlier shape in today's. */
 export function wholeEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
+  if (entry.kind === 'address') return { ...entry, setup: upgradedSetup(entry.setup) };
+  if (entry.kind === 'trial' && entry.apart) {
+    return { ...entry, apart: { ...entry.apart, changes: entry.apart.changes.map(renamedChange) } };
+  }
   if (entry.kind === 'change') return { ...LIFTED_NOTHING, ...entry };
   if (entry.kind !== 'reading') return entry;
   const findings = entry.findings.map((finding) => ({ ...SAID_NOTHING, ...finding }));
@@ -34,13 +49,31 @@ export const wholeScreen = <Taken extends Screen>(screen: Taken): Taken => ({
   items: screen.items.map((item) => ({ ...item, uncertainty: item.uncertainty ?? null })),
 });
 
+/** What a lesson in progress said of its feet and its load before each figure did. */
+interface EarlierDraft {
+  feetPlaced?: boolean;
+  balanceNoted?: boolean;
+}
+
+/** Today's setup of a lesson in progress, measured in what the coach had placed or noted. */
+function wholeSetup(setup: Setup, { feetPlaced = false, balanceNoted = false }: EarlierDraft): Setup {
+  if ((setup as Partial<Setup>).measured) return setup;
+  const whole = upgradedSetup(setup);
+  const names = [...(feetPlaced ? FEET_FIGURES : []), ...(balanceNoted ? LOAD_FIGURES : [])];
+  return { ...whole, measured: Object.fromEntries(names.map((name) => [name, whole.measured[name]])) };
+}
+
 /** A lesson in progress of any earlier shape in today's. */
-const wholeDraft = (draft: LessonDraft): LessonDraft => ({
-  ...draft,
-  begun: draft.begun ?? draft.recorded.length > 0,
-  shoulderGoal: draft.shoulderGoal ?? LIFTED_NOTHING.shoulderGoal,
-  screen: draft.screen && wholeScreen(draft.screen),
-});
+function wholeDraft({ feetPlaced, balanceNoted, ...draft }: LessonDraft & EarlierDraft): LessonDraft {
+  return {
+    ...draft,
+    begun: draft.begun ?? draft.recorded.length > 0,
+    shoulderGoal: draft.shoulderGoal ?? LIFTED_NOTHING.shoulderGoal,
+    screen: draft.screen && wholeScreen(draft.screen),
+    setup: draft.setup && wholeSetup(draft.setup, { feetPlaced, balanceNoted }),
+    agreed: draft.agreed && upgradedSetup(draft.agreed),
+  };
+}
 
 /** A letter of any earlier shape in today's. */
 function wholeLetter({ studentId, ...letter }: Letter & { studentId?: string }): Letter {

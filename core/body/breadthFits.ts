@@ -1,4 +1,4 @@
-import type { LinearFit } from '../statistics';
+import type { LinearFit } from '../statistics/linearFit';
 
 /**
  * Bony shoulder and hip breadth (cm) from height (cm), by least squares over 507 adults.

@@ -1,4 +1,4 @@
-import { predict, type LinearFit, type Prediction } from '../statistics';
+import { predict, type LinearFit, type Prediction } from '../statistics/linearFit';
 import { BREADTH_FITS } from './breadthFits';
 import type { BuildFigure } from './build';
 import { SHOE_LONGER_THAN_FOOT_MM } from './shoeSize';

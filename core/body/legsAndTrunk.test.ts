@@ -64,7 +64,11 @@ test('what hurt is not built upon', () => {
   const hurt = screen([...WHOLE.slice(0, 4), item('turnInTrail', [8], 'in the test'), ...WHOLE.slice(5)]);
   expect(angleOf(hurt, 'turnInTrail')).toBeNull();
   expect(legTestOf(hurt)).toBeNull();
-  const budget = turnBudget('back', turningBody(hurt), { flare: { lead: 15, trail: 15 }, leadHeelLift: 0 });
+  const budget = turnBudget('back', turningBody(hurt), {
+    flare: { lead: 15, trail: 15 },
+    flareUncertainty: { lead: 2, trail: 2 },
+    leadHeelLift: 0,
+  });
   expect(budget.limit).toBeNull();
   expect(budget.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 50]);
 });

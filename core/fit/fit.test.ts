@@ -21,6 +21,7 @@ import {
   type Bands,
   type Setup,
   type TurningBody,
+  type Band,
 } from '..';
 import { gridOf, leastByGrid, type GridProblem } from '../test/grid';
 import { body as studentBody, build } from '../test/example';
@@ -106,17 +107,19 @@ test('an answer’s setup holds what it promises, measured and budgeted again', 
     const problem = problemOf(legs, { setup: withFigure(start, 'leadShare', 40 + 20 * random()) });
     for (const answer of fit(problem).answers) {
       const measures = measureAddress(answer.setup.address);
-      const within = (value: number, { low, high }: { low: number; high: number }) => {
-        expect(value).toBeGreaterThan(low - 1e-6);
-        expect(value).toBeLessThan(high + 1e-6);
+      // A band is no narrower than what the figure was measured to.
+      const within = (value: number, { low, middle, high }: Band, sure = 0) => {
+        expect(value).toBeGreaterThan(Math.min(low, middle - sure) - 1e-6);
+        expect(value).toBeLessThan(Math.max(high, middle + sure) + 1e-6);
       };
       const { figures } = problem.bands;
       within(measures.stanceWidth, figures.stanceWidth!);
       within(measures.toeLine, figures.stanceLine!);
       within(measures.ballAlong, figures.ballAlong!);
-      within(answer.setup.balance.leadShare, figures.leadShare!);
+      within(answer.setup.balance.leadShare, figures.leadShare!, 5);
       const feet = {
         flare: { lead: measures.leadFlare, trail: measures.trailFlare },
+        flareUncertainty: { lead: 2, trail: 2 },
         leadHeelLift: answer.leadHeelLift,
       };
       const back = turnBudget('back', problem.body, feet, USUAL_GOAL, { draws: 0 });

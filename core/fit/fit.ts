@@ -1,13 +1,5 @@
-import {
-  flareToeKept,
-  setBallAlong,
-  setSetback,
-  setStanceWidth,
-  dropFoot,
-  NOT_LOOKED_AT,
-  type Setup,
-} from '../setup';
-import { backLimit, JUST_NOTICEABLE, modelOf, type FitModel } from './model';
+import { type Setup, withFigure, FIGURES } from '../setup';
+import { backLimit, modelOf, type FitModel } from './model';
 import { search, type Found } from './search';
 import {
   MOVES,
@@ -19,7 +11,9 @@ import {
   type Move,
   type Relaxation,
   type Requirement,
+  type MoveName,
 } from './types';
+import type { Unit } from '../units';
 
 /** How far beyond what is needed the turn goes, the worse way. */
 const margin = ({ back, through }: FitModel, leadFlare: number, trailFlare: number, lift: number): number =>
@@ -31,28 +25,23 @@ const margin = ({ back, through }: FitModel, leadFlare: number, trailFlare: numb
 /** No more than one to three moves make an answer that a student can take home. */
 const MOST_MOVES = 3;
 
-/** A setup with an answer's values, by the moves coaches make: toes kept, trail foot alone, straight back. */
-function setupWith(setup: Setup, values: Found['values']): Setup {
-  const { posture = NOT_LOOKED_AT } = setup;
-  const flared = flareToeKept(
-    flareToeKept(setup.address, 'lead', values.leadFlare),
-    'trail',
-    values.trailFlare,
+/** The order in which an answer's moves are made: flares with their toes kept, trail foot alone, straight back. */
+const MADE_IN_ORDER = [
+  'leadFlare',
+  'trailFlare',
+  'stanceWidth',
+  'setback',
+  'ballAlong',
+  'leadShare',
+  'hipBump',
+] as const satisfies readonly MoveName[];
+
+/** A setup with an answer's values; what the answer leaves alone stays as it stands. */
+const setupWith = (setup: Setup, today: FitModel['today'], values: Found['values']): Setup =>
+  MADE_IN_ORDER.filter((move) => values[move] !== today[move]).reduce(
+    (moved, move) => withFigure(moved, move, values[move]),
+    setup,
   );
-  const wide = setStanceWidth(flared, values.stanceWidth);
-  const address = setBallAlong(setSetback(wide, values.setback, dropFoot), values.ballAlong);
-  const seen = posture.figures.hipBump;
-  const moved = seen && seen.value !== values.hipBump;
-  const figures = moved
-    ? { ...posture.figures, hipBump: { value: values.hipBump, by: 'measured' as const } }
-    : null;
-  return {
-    ...setup,
-    address,
-    balance: { ...setup.balance, leadShare: values.leadShare },
-    ...(figures && { posture: { ...posture, figures } }),
-  };
-}
 
 function answerOf(
   kind: FitKind,
@@ -65,14 +54,14 @@ function answerOf(
   const moves = MOVES.flatMap((move): Move[] => {
     const from = today[move];
     const to = found.values[move];
-    return from === to ? [] : [{ move, from, to, size: Math.abs(to - from) / JUST_NOTICEABLE[move] }];
+    return from === to ? [] : [{ move, from, to, size: Math.abs(to - from) / FIGURES[move].justNoticeable }];
   });
   const { leadFlare, trailFlare, leadHeelLift } = found.values;
   return {
     kind,
     moves,
     size: found.size,
-    setup: setupWith(problem.setup, found.values),
+    setup: setupWith(problem.setup, today, found.values),
     unmet,
     leadHeelLift,
     back: back && {
@@ -90,7 +79,7 @@ function answerOf(
 
 /** Two answers are one when no move of theirs differs by what can be noticed. */
 const same = (a: Found, b: Found): boolean =>
-  MOVES.every((move) => Math.abs(a.values[move] - b.values[move]) < JUST_NOTICEABLE[move]);
+  MOVES.every((move) => Math.abs(a.values[move] - b.values[move]) < FIGURES[move].justNoticeable);
 
 /** The up to three answers that differ in kind: least change, most turn, easiest on the knees. */
 function answersFor(problem: FitProblem, model: FitModel): FitAnswer[] {
@@ -130,23 +119,14 @@ export function leastChange(problem: FitProblem): FitAnswer | null {
 }
 
 /** Relaxations are looked for in these steps and up to these, mm, degrees and percent (starting values). */
-const RELAXED_BY: Record<'mm' | 'degrees' | 'percent', { step: number; most: number }> = {
+const RELAXED_BY: Record<Unit, { step: number; most: number }> = {
   mm: { step: 5, most: 400 },
   degrees: { step: 1, most: 60 },
   percent: { step: 2.5, most: 50 },
 };
 
-const UNIT: Record<Requirement, keyof typeof RELAXED_BY> = {
-  'turn back': 'degrees',
-  'turn through': 'degrees',
-  stanceWidth: 'mm',
-  stanceLine: 'degrees',
-  leadFlare: 'degrees',
-  trailFlare: 'degrees',
-  ballAlong: 'mm',
-  leadShare: 'percent',
-  hipBump: 'mm',
-};
+const unitOf = (requirement: Requirement): Unit =>
+  requirement === 'turn back' || requirement === 'turn through' ? 'degrees' : FIGURES[requirement].unit;
 
 /** What is relaxed, by requirement, mm, degrees or percent. */
 type Relaxed = Partial<Record<Requirement, number>>;
@@ -156,7 +136,7 @@ type Relaxed = Partial<Record<Requirement, number>>;
  * nothing, null where no answer is there even when it gives the most.
  */
 function leastGiven(problem: FitProblem, requirement: Requirement, beside: Relaxed = {}): number | null {
-  const { step, most } = RELAXED_BY[UNIT[requirement]];
+  const { step, most } = RELAXED_BY[unitOf(requirement)];
   const possible = (steps: number) => {
     const model = modelOf(problem, { ...beside, [requirement]: steps * step });
     return search(model, { mostTogether: 5, any: true }) !== null;
@@ -180,7 +160,7 @@ function leastGiven(problem: FitProblem, requirement: Requirement, beside: Relax
  */
 function givenTogether(problem: FitProblem): Relaxed {
   const relaxed: Relaxed = Object.fromEntries(
-    REQUIREMENTS.map((requirement) => [requirement, RELAXED_BY[UNIT[requirement]].most]),
+    REQUIREMENTS.map((requirement) => [requirement, RELAXED_BY[unitOf(requirement)].most]),
   );
   for (const requirement of [...REQUIREMENTS].reverse()) {
     const { [requirement]: most, ...others } = relaxed;
@@ -202,7 +182,8 @@ function nearestOf(problem: FitProblem, least: Relaxation | undefined): FitAnswe
   return found && answerOf('the nearest to it', problem, modelOf(problem), found, relaxationsOf(relaxed));
 }
 
-const inNoticeable = ({ requirement, by }: Relaxation): number => by / (UNIT[requirement] === 'mm' ? 10 : 5);
+const inNoticeable = ({ requirement, by }: Relaxation): number =>
+  by / (unitOf(requirement) === 'mm' ? 10 : 5);
 
 /** What a fit tells while it is at work: how much of the looking is done, 0 to 1. */
 export type FitProgress = (done: number) => void;

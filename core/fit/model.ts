@@ -1,30 +1,14 @@
-import { measureAddress } from '../setup';
+import type { Band } from '../method';
+import {
+  figureOf,
+  measureSetup,
+  uncertaintyOf,
+  type FootName,
+  type MeasuredSetup,
+  type SetupFigure,
+} from '../setup';
 import { neededTurn, reachOf, TURN_PER_LIFT_MM } from '../turn';
-import type { FitProblem, MoveName, Requirement } from './types';
-
-/** What a coach can just notice, mm, degrees and percent (starting values). */
-export const JUST_NOTICEABLE: Record<MoveName, number> = {
-  stanceWidth: 10,
-  leadFlare: 5,
-  trailFlare: 5,
-  setback: 10,
-  ballAlong: 10,
-  leadShare: 5,
-  hipBump: 10,
-  leadHeelLift: 10,
-};
-
-/** The steps in which answers are looked for (starting values). */
-export const STEPS: Record<MoveName, number> = {
-  stanceWidth: 5,
-  leadFlare: 1,
-  trailFlare: 1,
-  setback: 5,
-  ballAlong: 5,
-  leadShare: 2.5,
-  hipBump: 5,
-  leadHeelLift: 5,
-};
+import { MOVES, type FitProblem, type MoveName, type Requirement } from './types';
 
 /** So much flare starts to stop the turn again (common practice, no source), degrees. */
 const MOST_FLARE = 45;
@@ -54,34 +38,62 @@ export interface FitModel {
 
 const wider = ({ low, high }: Range, by: number): Range => ({ low: low - by, high: high + by });
 
-/** The problem as numbers, with some requirements relaxed by so much (mm, degrees, percent). */
+/** A band that is no narrower than what the measuring can tell apart. */
+const noNarrower = ({ low, middle, high }: Band, uncertainty: number): Range => ({
+  low: Math.min(low, middle - uncertainty),
+  high: Math.max(high, middle + uncertainty),
+});
+
+/** Toed in locks the turn, and a foot is not asked to point in from where it does by itself. */
+const flareRange = (naturalToeOut: number | undefined): Range => ({
+  low: Math.min(MOST_FLARE, Math.max(0, naturalToeOut ?? 0)),
+  high: MOST_FLARE,
+});
+
+/** Today's values of what may be moved; a lift that nobody agreed on is none. */
+function todayOf(measured: MeasuredSetup): FitModel['today'] {
+  const { setup, measures } = measured;
+  const value = (name: Exclude<MoveName, 'leadHeelLift'>) => figureOf(setup, name, measures) ?? 0;
+  return {
+    stanceWidth: value('stanceWidth'),
+    leadFlare: value('leadFlare'),
+    trailFlare: value('trailFlare'),
+    setback: value('setback'),
+    ballAlong: value('ballAlong'),
+    leadShare: value('leadShare'),
+    hipBump: value('hipBump'),
+    leadHeelLift: 0,
+  };
+}
+
+/**
+ * The problem as numbers.
+ * @param problem what is asked, of whom, on which feet
+ * @param relaxed how far some requirements are relaxed, mm, degrees or percent
+ * @returns today's values, what each requirement lets them be, and what may be moved
+ */
 export function modelOf(problem: FitProblem, relaxed: Partial<Record<Requirement, number>> = {}): FitModel {
   const { setup, bands, body, goal, naturalToeOut, pinned } = problem;
-  const measures = measureAddress(setup.address);
-  const bump = setup.posture?.figures.hipBump?.value;
+  const measured = measureSetup(setup);
+  const sure = (name: SetupFigure) => uncertaintyOf(measured, name);
   const give = (requirement: Requirement) => relaxed[requirement] ?? 0;
-  const band = (question: 'stanceWidth' | 'stanceLine' | 'ballAlong' | 'leadShare' | 'hipBump'): Range =>
-    wider(bands.figures[question] ?? ANY, give(question));
-  // Toed in locks the turn, and a foot is not asked to point in from where it does by itself.
-  const flare = (foot: 'lead' | 'trail'): Range => {
-    const least = Math.min(MOST_FLARE, Math.max(0, naturalToeOut?.[foot] ?? 0));
-    return wider({ low: least, high: MOST_FLARE }, give(foot === 'lead' ? 'leadFlare' : 'trailFlare'));
+  // What was not measured cannot be out of its band.
+  const band = (question: 'stanceWidth' | 'stanceLine' | 'ballAlong' | 'leadShare' | 'hipBump'): Range => {
+    const asked = bands.figures[question];
+    const uncertainty = sure(question);
+    return asked && uncertainty !== null ? wider(noNarrower(asked, uncertainty), give(question)) : ANY;
   };
+  const flare = (foot: FootName): Range =>
+    sure(`${foot}Flare`) === null ? ANY : wider(flareRange(naturalToeOut?.[foot]), give(`${foot}Flare`));
   const trailBack = reachOf('trail back', body);
   const leadBack = reachOf('lead back', body);
   const leadThrough = reachOf('lead through', body);
+  const knowsLead = sure('leadFlare') !== null;
+  const knowsBoth = knowsLead && sure('trailFlare') !== null;
   const back = neededTurn('back', body, goal).value - give('turn back');
+  const free = (move: MoveName) => !pinned.includes(move) && (move === 'leadHeelLift' || sure(move) !== null);
   return {
-    today: {
-      stanceWidth: measures.stanceWidth,
-      leadFlare: measures.leadFlare,
-      trailFlare: measures.trailFlare,
-      setback: measures.setback,
-      ballAlong: measures.ballAlong,
-      leadShare: setup.balance.leadShare,
-      hipBump: bump ?? 0,
-      leadHeelLift: 0,
-    },
+    today: todayOf(measured),
     shoeLength: setup.address.shoe.length,
     width: band('stanceWidth'),
     line: band('stanceLine'),
@@ -89,15 +101,16 @@ export function modelOf(problem: FitProblem, relaxed: Partial<Record<Requirement
     trailFlare: flare('trail'),
     ball: band('ballAlong'),
     share: band('leadShare'),
-    // What was not looked at cannot be out of its band.
-    bump: bump === undefined ? ANY : band('hipBump'),
-    back: trailBack && leadBack && { trail: trailBack.value, lead: leadBack.value, needed: back },
-    through: leadThrough && { lead: leadThrough.value, needed: goal.through - give('turn through') },
-    movable: new Set(
-      (Object.keys(STEPS) as MoveName[]).filter(
-        (move) => !pinned.includes(move) && (move !== 'hipBump' || bump !== undefined),
-      ),
-    ),
+    bump: band('hipBump'),
+    back:
+      knowsBoth && trailBack && leadBack
+        ? { trail: trailBack.value, lead: leadBack.value, needed: back }
+        : null,
+    through:
+      knowsLead && leadThrough
+        ? { lead: leadThrough.value, needed: goal.through - give('turn through') }
+        : null,
+    movable: new Set(MOVES.filter(free)),
   };
 }
 

@@ -1,7 +1,8 @@
 import { MOST_LIFT_MM, TURN_PER_LIFT_MM } from '../turn';
 import { radians } from '../units';
-import { JUST_NOTICEABLE, STEPS, type FitModel } from './model';
+import type { FitModel } from './model';
 import type { MoveName } from './types';
+import { FIGURES } from '../setup';
 
 /** The moves that bear on one another: the line and the turn hang on all of them. */
 const TOGETHER = ['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'leadHeelLift'] as const;
@@ -24,7 +25,7 @@ const ROUNDING = 1e-9;
 const inside = (value: number, { low, high }: { low: number; high: number }): boolean =>
   value >= low - ROUNDING && value <= high + ROUNDING;
 
-const sizeOf = (move: MoveName, by: number): number => Math.abs(by) / JUST_NOTICEABLE[move];
+const sizeOf = (move: MoveName, by: number): number => Math.abs(by) / FIGURES[move].justNoticeable;
 
 /** The nearest whole number of steps from today that is in a range; null where there is none. */
 function nearestIn(today: number, step: number, range: { low: number; high: number }): number | null {
@@ -40,7 +41,7 @@ function nearestIn(today: number, step: number, range: { low: number; high: numb
 /** Values a move may take, today's own left out, nearest first. */
 function valuesOf(model: FitModel, move: Together, range: { low: number; high: number }): number[] {
   const today = model.today[move];
-  const step = STEPS[move];
+  const step = FIGURES[move].step;
   const first = Math.ceil((range.low - today) / step - ROUNDING);
   const last = Math.floor((range.high - today) / step + ROUNDING);
   const values: number[] = [];
@@ -140,7 +141,7 @@ function placed(
     ),
   };
   const stanceWidth = made.has('stanceWidth')
-    ? nearestIn(today.stanceWidth, STEPS.stanceWidth, range)
+    ? nearestIn(today.stanceWidth, FIGURES.stanceWidth.step, range)
     : inside(today.stanceWidth, range)
       ? today.stanceWidth
       : null;
@@ -148,7 +149,7 @@ function placed(
   if (!free) return { stanceWidth, setback: today.setback };
   const at = (angle: number) =>
     (stanceWidth + beyondHeels) * Math.tan(radians(Math.max(-89, Math.min(89, angle))));
-  const setback = nearestIn(today.setback, STEPS.setback, {
+  const setback = nearestIn(today.setback, FIGURES.setback.step, {
     low: Math.max(at(line.low), -SETBACK_SEARCHED),
     high: Math.min(at(line.high), SETBACK_SEARCHED),
   });
@@ -162,7 +163,7 @@ function alone(model: FitModel): Partial<Record<MoveName, number>> | null {
   const values: Partial<Record<MoveName, number>> = {};
   for (const move of ALONE) {
     const value = movable.has(move)
-      ? nearestIn(today[move], STEPS[move], ranges[move])
+      ? nearestIn(today[move], FIGURES[move].step, ranges[move])
       : inside(today[move], ranges[move])
         ? today[move]
         : null;

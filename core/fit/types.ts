@@ -1,6 +1,6 @@
 import type { Build } from '../body';
 import type { Bands } from '../method';
-import type { FootName, Setup } from '../setup';
+import type { FigureName, FootName, Setup } from '../setup';
 import type { Goal, TurningBody } from '../turn';
 
 /** What may be changed, from the ground up. */
@@ -13,7 +13,7 @@ export const MOVES = [
   'leadShare',
   'hipBump',
   'leadHeelLift',
-] as const;
+] as const satisfies readonly FigureName[];
 export type MoveName = (typeof MOVES)[number];
 
 /** What has to hold. */

@@ -1,6 +1,6 @@
 import type { Body, Build, BuildFigureName } from '../body';
 import { arcOf, pathOnArc } from '../club';
-import { SD_IN_95_PERCENT } from '../statistics';
+import { SD_IN_95_PERCENT } from '../statistics/normalInterval';
 import { InputError, degrees, radians } from '../units';
 import type { Played } from './coverage';
 import type { FigureQuestion } from './questions';

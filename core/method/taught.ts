@@ -28,7 +28,7 @@ export function startingSetup(build: Build, clubLengthInches: number): Setup {
     lead: { heel: { x: START.ballAlong, y }, flare: START.flare },
     trail: { heel: { x: START.ballAlong - width, y }, flare: START.flare },
   };
-  return { address, balance: EVEN_BALANCE };
+  return { address, balance: EVEN_BALANCE, measured: {} };
 }
 
 /**

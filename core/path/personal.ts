@@ -35,11 +35,12 @@ export interface PathShot {
 
 /** Closed, degrees of the toe line; load toward the toes, % from the middle; ball, mm forward of a usual one. */
 export const causesOf = (
-  { address, balance }: Setup,
+  { address, balance, measured }: Setup,
   { toeLine, ballAlong }: Pick<AddressMeasures, 'toeLine' | 'ballAlong'> = measureAddress(address),
 ): Record<PathCause, number> => ({
   closed: toeLine,
-  toeward: balance.leadHeelToe - 50,
+  // A load that was not measured is taken for the middle.
+  toeward: measured.leadHeelToe ? balance.leadHeelToe - 50 : 0,
   ball: USUAL_BALL - ballAlong,
 });
 

@@ -20,7 +20,7 @@ export interface Speech {
 export function instructions(changes: readonly Difference[], shoeLength: number, speech: Speech): string[] {
   const toesStay = !changes.some((each) => each.change === 'setback');
   return changes.flatMap(({ change, from, to }) => {
-    const by = from === null ? 0 : to - from;
+    const by = from === null ? null : to - from;
     const told = { by, to, length: speech.length, shoeLength, toesStay };
     const sentence = FIGURE_WORDS[change].instruction?.(told);
     return sentence === undefined ? [] : [inFootWords(sentence, speech.feet, speech.hand)];

@@ -13,7 +13,7 @@ const body = (inTrail: number | null): TurningBody => ({
   soreKnee: { lead: false, trail: false },
 });
 const speech: Speech = { length: 'cm', feet: 'lead and trail', hand: 'right' };
-const feet = { flare: { lead: 20, trail: 7 }, leadHeelLift: 0 };
+const feet = { flare: { lead: 20, trail: 7 }, flareUncertainty: { lead: 2, trail: 2 }, leadHeelLift: 0 };
 const back = (inTrail: number | null) => turnBudget('back', body(inTrail), feet);
 
 test('the trail leg stops it, fifteen degrees of flare get to the lead leg', () => {

@@ -1,13 +1,13 @@
 import type { ShotType } from '../club';
 import type { Bands, BandVerdict } from '../method';
-import { linesDisagree, type AddressMeasures, type Posture, type Item } from '../setup';
+import { linesDisagree, uncertaintyOf, type Item, type MeasuredSetup, type Posture } from '../setup';
 import type { Notice } from './types';
 
 /** Feet or shoulders are said to be turned from this on (starting value), degrees. */
 const TURNED_DEGREES = 3;
 
 export interface Noticed {
-  measures: AddressMeasures;
+  measured: MeasuredSetup;
   posture: Posture | undefined;
   bands: Bands;
   shot: ShotType;
@@ -17,8 +17,10 @@ const inBand = (band: { low: number; high: number } | undefined, value: number):
   band !== undefined && value >= band.low && value <= band.high;
 
 /** Toe line and heel line: told apart, and where a flare made the difference, which foot's. */
-function linesOf({ measures, bands, verdictOf }: Noticed & WithVerdicts): Notice[] {
+function linesOf({ measured, bands, verdictOf }: Noticed & WithVerdicts): Notice[] {
+  const { measures } = measured;
   const { toeLine, heelLine } = measures;
+  if (uncertaintyOf(measured, 'heelLine') === null) return [];
   const wanted = bands.figures.stanceLine;
   if (verdictOf('stanceLine') !== 'in' && inBand(wanted, heelLine)) {
     const foot = toeLine < heelLine ? ('lead' as const) : ('trail' as const);
@@ -28,8 +30,9 @@ function linesOf({ measures, bands, verdictOf }: Noticed & WithVerdicts): Notice
 }
 
 /** Feet that say one thing and face or shoulders another, unless the method means it so. */
-function conflictsOf({ measures, posture, bands }: Noticed): Notice[] {
-  const { toeLine: stanceLine } = measures;
+function conflictsOf({ measured, posture, bands }: Noticed): Notice[] {
+  const { toeLine: stanceLine } = measured.measures;
+  if (uncertaintyOf(measured, 'stanceLine') === null) return [];
   const clubFace = posture?.figures.clubFace?.value;
   const shoulderLine = posture?.figures.shoulderLine?.value;
   const { figures } = bands;
@@ -54,14 +57,17 @@ interface WithVerdicts {
 
 /** What a coach should be told beside the findings. */
 export function noticesFor(noticed: Noticed & WithVerdicts): Notice[] {
-  const { measures, shot, verdictOf } = noticed;
+  const { measured, shot, verdictOf } = noticed;
+  const { measures } = measured;
   const width = verdictOf('stanceWidth');
   const tooFar = verdictOf('hipTurn') === 'above' || verdictOf('shoulderTurn') === 'above';
   return [
-    ...(measures.gap < 0 ? [{ kind: 'shoes overlap' as const, gap: measures.gap }] : []),
+    ...(measures.gap < 0 && uncertaintyOf(measured, 'gap') !== null
+      ? [{ kind: 'shoes overlap' as const, gap: measures.gap }]
+      : []),
     ...linesOf(noticed),
     ...conflictsOf(noticed),
-    ...(width !== 'in' && verdictOf('ballAlong') === 'in'
+    ...(width !== undefined && width !== 'in' && verdictOf('ballAlong') === 'in'
       ? [{ kind: 'ball only looks moved' as const, wider: width === 'above' }]
       : []),
     ...(shot === 'pitch' && verdictOf('trailFlare') === 'above'

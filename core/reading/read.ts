@@ -24,7 +24,10 @@ function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Measur
   const found = band && measuredFigure(taken, item);
   if (!band || !found) return null;
   const { value: measured, uncertainty } = found;
-  const { low, middle, high, widenedBy, untested } = band;
+  const { middle, widenedBy, untested } = band;
+  // A band is no narrower than what the measuring itself can tell apart.
+  const low = Math.min(band.low, middle - uncertainty);
+  const high = Math.max(band.high, middle + uncertainty);
   const verdict = verdictFor(measured, low, high);
   const { why, limitsBelow, limitsAbove } = input.method.questions[question];
   return {
@@ -43,7 +46,7 @@ function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Measur
     mark: answerFor(input.method, question, input.club, input.shot).mark,
     why,
     limits: verdict === 'in' ? '' : verdict === 'below' ? limitsBelow : limitsAbove,
-    weight: weightOf({ item, measured, low, high, verdict }),
+    weight: weightOf({ item, measured, uncertainty, low, high, verdict }),
     because: null,
     withheld: null,
     putForward: false,
@@ -98,7 +101,7 @@ function choicesFor({ method, setup, club, shot }: ReadingInput, bands: Bands): 
 
 /**
  * Reads a setup against a house method for one body, club and shot: a finding for every item that
- * was looked at and that the method has a view on, in body order; what comes from what; at most
+ * was measured and that the method has a view on, in body order; what comes from what; at most
  * two put forward; and what else the coach should be told.
  */
 export function readSetup(input: ReadingInput): Reading {
@@ -121,7 +124,7 @@ export function readSetup(input: ReadingInput): Reading {
     findings,
     choices: choicesFor(input, bands),
     notices: noticesFor({
-      measures: taken.measures,
+      measured: taken,
       posture: setup.posture,
       bands,
       shot: input.shot,

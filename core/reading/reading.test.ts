@@ -10,6 +10,7 @@ import {
   MODEL_VERSION,
   POSTURE_FIGURES,
   readSetup,
+  MEASURED_BEFORE,
   startingSetup,
   verdictFor,
   withFigure,
@@ -43,7 +44,8 @@ const everythingSeen = (of: Setup): Setup =>
   POSTURE_FIGURES.reduce((seen, figure) => withFigure(seen, figure, 0), of);
 
 const middled = (over: Partial<ReadingInput> = {}): Setup => {
-  const start = everythingSeen(startingSetup(over.build ?? build(), over.clubLengthInches ?? 37));
+  const drawn = startingSetup(over.build ?? build(), over.clubLengthInches ?? 37);
+  const start = everythingSeen({ ...drawn, measured: MEASURED_BEFORE });
   return withSuggestions(start, read(start, over).findings);
 };
 
@@ -203,7 +205,7 @@ describe('the whole read', () => {
   test('by eye is less sure than measured', () => {
     const byEye: Setup = {
       ...setup(),
-      posture: { figures: { hipBump: { value: 30, by: 'eye' } }, choices: {} },
+      posture: { figures: { hipBump: { value: 30, way: 'by eye', uncertainty: 12 } }, choices: {} },
     };
     expect(finding(byEye, 'hipBump').uncertainty).toBeGreaterThan(
       finding(put(setup(), { hipBump: 30 }), 'hipBump').uncertainty,

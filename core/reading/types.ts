@@ -4,7 +4,7 @@ import type { ChoiceQuestion, Item, MeasuredSetup, Setup } from '../setup';
 import type { Unit } from '../units';
 
 /** Raised whenever a figure of a reading could come out differently for the same input. */
-export const MODEL_VERSION = '2.0.0';
+export const MODEL_VERSION = '2.1.0';
 
 /** Why a finding weighs what it does, each part in what a coach can just notice. */
 export interface Weight {

@@ -49,15 +49,17 @@ const NO_WEIGHT: Weight = { out: 0, turn: 0, path: 0, total: 0 };
 export function weightOf({
   item,
   measured,
+  uncertainty,
   low,
   high,
   verdict,
-}: Pick<Finding, 'item' | 'measured' | 'low' | 'high' | 'verdict'>): Weight {
+}: Pick<Finding, 'item' | 'measured' | 'uncertainty' | 'low' | 'high' | 'verdict'>): Weight {
   if (verdict === 'in') return NO_WEIGHT;
   const outside = Math.max(low - measured, measured - high);
   const { justNoticeable, part } = FIGURES[item];
   const cost = COSTS[item];
-  const out = outside / justNoticeable;
+  // What is measured no finer than this is weighed no finer.
+  const out = outside / Math.max(justNoticeable, uncertainty);
   const turn = (outside * (cost?.turn?.[verdict] ?? 0)) / TURN_STEP;
   const path = (outside * (cost?.path ?? 0)) / PATH_STEP;
   return { out, turn, path, total: (out + turn + path) * GROUND_UP[part] };

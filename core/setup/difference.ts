@@ -1,12 +1,11 @@
 import type { Unit } from '../units';
 import { CHANGES, FIGURES, type ChangeName } from './figures';
-import { measureAddress } from './measures';
-import { figureOf, withFigure, type Setup } from './setup';
+import { measuredFigure, measureSetup, withFigure, type Setup } from './setup';
 
 export interface Difference {
   change: ChangeName;
   unit: Unit;
-  /** Null where it was not looked at before. */
+  /** Null where it was not measured before. */
   from: number | null;
   to: number;
 }
@@ -18,15 +17,15 @@ const SMALLEST: Record<Unit, number> = { mm: 1, degrees: 0.5, percent: 0.5 };
  * What differs between two setups, from the ground up, from what to what.
  * @param from the setup before
  * @param to the setup after
- * @returns a difference for every figure that a coach would tell; figures not looked at in `to` have none
+ * @returns a difference for every figure that a coach would tell; figures not measured in `to` have none
  */
 export function differences(from: Setup, to: Setup): Difference[] {
-  const before = measureAddress(from.address);
-  const after = measureAddress(to.address);
+  const before = measureSetup(from);
+  const after = measureSetup(to);
   return CHANGES.flatMap((change): Difference[] => {
     const { unit } = FIGURES[change];
-    const was = figureOf(from, change, before) ?? null;
-    const is = figureOf(to, change, after);
+    const was = measuredFigure(before, change)?.value ?? null;
+    const is = measuredFigure(after, change)?.value;
     if (is === undefined) return [];
     const same = was !== null && Math.abs(is - was) < SMALLEST[unit];
     return same ? [] : [{ change, unit, from: was, to: is }];

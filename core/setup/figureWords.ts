@@ -4,8 +4,8 @@ import { lineWords } from './lines';
 
 /** A change with what its sentence needs of the rest. */
 export interface ToldChange {
-  /** From what it was; 0 where it was not looked at before. mm, degrees or percent. */
-  by: number;
+  /** From what it was, mm, degrees or percent; null where it was not measured before. */
+  by: number | null;
   to: number;
   length: LengthUnit;
   /** mm */
@@ -56,13 +56,16 @@ function inShoes(mm: number, shoeLength: number): string {
 const turnFoot =
   (foot: 'lead' | 'trail') =>
   ({ by, to, toesStay }: ToldChange): string =>
-    `Turn the ${foot} foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${toesStay ? ', the toe kept on its line' : ''}.`;
+    by === null
+      ? `Point the ${foot} foot ${flareTarget(to)}.`
+      : `Turn the ${foot} foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${toesStay ? ', the toe kept on its line' : ''}.`;
 
 const shiftLoad =
   (foot: 'lead' | 'trail') =>
   ({ by, to }: ToldChange): string => {
     const target = Math.round(to);
     const place = target === 50 ? 'the middle of the foot' : `${target} on the way from heel to toe`;
+    if (by === null) return `Weight under the ${foot} foot at ${place}.`;
     return `Weight under the ${foot} foot toward the ${by > 0 ? 'toes' : 'heel'}, to ${place}.`;
   };
 
@@ -75,8 +78,10 @@ const NARROW_WIDE = { smaller: 'narrower', larger: 'wider' };
 const BALL_OUT: Pick<FigureWords, 'smaller' | 'larger' | 'instruction'> = {
   smaller: 'nearer the ball',
   larger: 'further from the ball',
-  instruction: ({ by, length }) =>
-    `Stand ${size(by, length)} ${by > 0 ? 'further from' : 'closer to'} the ball.`,
+  instruction: ({ by, to, length }) =>
+    by === null
+      ? `Stand with the lead toe ${lengthWithUnit(to, length)} from the ball’s line.`
+      : `Stand ${size(by, length)} ${by > 0 ? 'further from' : 'closer to'} the ball.`,
 };
 
 export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
@@ -84,7 +89,9 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Width, heel to heel',
     ...NARROW_WIDE,
     instruction: ({ by, to, length }) =>
-      `Trail foot ${size(by, length)} ${by > 0 ? 'wider' : 'narrower'}, to ${lengthWithUnit(to, length)} between the heels.`,
+      by === null
+        ? `Heels ${lengthWithUnit(to, length)} apart.`
+        : `Trail foot ${size(by, length)} ${by > 0 ? 'wider' : 'narrower'}, to ${lengthWithUnit(to, length)} between the heels.`,
   },
   leadFlare: { name: 'Lead flare', ...SQUARE_OUT, instruction: turnFoot('lead') },
   trailFlare: { name: 'Trail flare', ...SQUARE_OUT, instruction: turnFoot('trail') },
@@ -92,8 +99,10 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Trail foot set back',
     smaller: 'further forward',
     larger: 'further back',
-    instruction: ({ by, length, shoeLength }) =>
-      `Trail foot ${by > 0 ? 'back' : 'forward'} ${size(by, length)}${inShoes(by, shoeLength)}.`,
+    instruction: ({ by, to, length, shoeLength }) =>
+      by === null
+        ? `Trail toe ${size(to, length)} ${to < 0 ? 'ahead of' : 'behind'} the lead toe${inShoes(to, shoeLength)}.`
+        : `Trail foot ${by > 0 ? 'back' : 'forward'} ${size(by, length)}${inShoes(by, shoeLength)}.`,
   },
   stanceLine: { name: 'Stance line', ...OPEN_CLOSED, instruction: null },
   heelLine: { name: 'Heel line', ...OPEN_CLOSED, instruction: null },
@@ -104,7 +113,9 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     smaller: 'further forward',
     larger: 'further back',
     instruction: ({ by, to, length }) =>
-      `Ball ${size(by, length)} further ${by > 0 ? 'back' : 'forward'}, to ${lengthWithUnit(to, length)} inside the lead heel.`,
+      by === null
+        ? `Ball ${lengthWithUnit(to, length)} inside the lead heel.`
+        : `Ball ${size(by, length)} further ${by > 0 ? 'back' : 'forward'}, to ${lengthWithUnit(to, length)} inside the lead heel.`,
   },
   ballOut: { name: 'Ball, out from the toe line', ...BALL_OUT },
   leadToeOut: { name: 'Lead toe to the ball’s line', ...BALL_OUT },
@@ -113,7 +124,9 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     smaller: 'less on the lead foot',
     larger: 'more on the lead foot',
     instruction: ({ by, to }) =>
-      `Put ${percent(by)} ${by > 0 ? 'more' : 'less'} of the weight on the lead foot, to ${Math.round(to)} %.`,
+      by === null
+        ? `Put ${percent(to)} of the weight on the lead foot.`
+        : `Put ${percent(by)} ${by > 0 ? 'more' : 'less'} of the weight on the lead foot, to ${Math.round(to)} %.`,
   },
   leadHeelToe: { name: 'Heel to toe, lead foot', ...HEEL_TOE, instruction: shiftLoad('lead') },
   trailHeelToe: { name: 'Heel to toe, trail foot', ...HEEL_TOE, instruction: shiftLoad('trail') },

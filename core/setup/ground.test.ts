@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { sampleStandardDeviation } from 'simple-statistics';
 import {
   dropFoot,
   dropFootTurned,
@@ -6,7 +7,8 @@ import {
   flareToeKept,
   linesDisagree,
   measureAddress,
-  measureUncertainty,
+  measureSetup,
+  uncertaintyOf,
   setBallAlong,
   setBallOut,
   setSetback,
@@ -18,7 +20,7 @@ import {
   turnStance,
   type Address,
 } from '..';
-import { address } from '../test/example';
+import { address, setup } from '../test/example';
 
 const placed: fc.Arbitrary<Address> = fc.record({
   shoe: fc.record({
@@ -193,39 +195,41 @@ describe('soles', () => {
 });
 
 describe('how sure', () => {
-  test('agrees with placing the feet a thousand times over with those errors', () => {
+  test('a line’s doubt is that of what it follows from, as simulated', () => {
     // A seeded linear congruential generator and Box-Muller; nothing of the product's own.
     let state = 42;
     const uniform = () => (state = (state * 1664525 + 1013904223) % 4294967296) / 4294967296;
     const normal = () => Math.sqrt(-2 * Math.log(uniform() + 1e-12)) * Math.cos(2 * Math.PI * uniform());
-    const truth = address({ leadFlare: 20, trailFlare: 10, width: 420 });
-    const lines: number[] = [];
-    const setbacks: number[] = [];
-    for (let draw = 0; draw < 20_000; draw += 1) {
-      const slipped = (which: 'lead' | 'trail') => ({
-        heel: {
-          x: truth[which].heel.x + (normal() * 10) / Math.SQRT2,
-          y: truth[which].heel.y + (normal() * 10) / Math.SQRT2,
-        },
-        flare: truth[which].flare + normal() * 2,
-      });
-      const { toeLine, setback } = measureAddress({
-        ...truth,
-        lead: slipped('lead'),
-        trail: slipped('trail'),
-      });
-      lines.push(toeLine);
-      setbacks.push(setback);
-    }
-    const sd = (values: number[]) => {
-      const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-      return Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1));
+    const truth = { width: 420, lead: 20, trail: 10, setback: 60 };
+    const stand = ({ width, lead, trail, setback }: typeof truth): Address => {
+      const forward = (degrees: number) => 290 * Math.cos((degrees * Math.PI) / 180);
+      return {
+        shoe: { length: 290, breadth: 105 },
+        lead: { heel: { x: 50, y: -900 }, flare: lead },
+        trail: { heel: { x: 50 - width, y: -900 + forward(lead) - forward(trail) - setback }, flare: trail },
+      };
     };
-    const sure = measureUncertainty(truth);
-    expect(sure.toeLine / sd(lines)).toBeGreaterThan(0.97);
-    expect(sure.toeLine / sd(lines)).toBeLessThan(1.03);
-    expect(sure.setback / sd(setbacks)).toBeGreaterThan(0.97);
-    expect(sure.setback / sd(setbacks)).toBeLessThan(1.03);
+    const measured = measureSetup({ ...setup(), address: stand(truth) });
+    const drawn = Array.from({ length: 20_000 }, () =>
+      measureAddress(
+        stand({
+          width: truth.width + 10 * normal(),
+          lead: truth.lead + 2 * normal(),
+          trail: truth.trail + 2 * normal(),
+          setback: truth.setback + 10 * normal(),
+        }),
+      ),
+    );
+    expect(measured.measures.setback).toBeCloseTo(truth.setback, 9);
+    for (const [name, line] of [
+      ['stanceLine', 'toeLine'],
+      ['heelLine', 'heelLine'],
+    ] as const) {
+      const sure = uncertaintyOf(measured, name)!;
+      const simulated = sampleStandardDeviation(drawn.map((measures) => measures[line]));
+      expect(sure / simulated).toBeGreaterThan(0.97);
+      expect(sure / simulated).toBeLessThan(1.03);
+    }
   });
 
   test('says when toe line and heel line disagree', () => {

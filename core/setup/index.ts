@@ -6,5 +6,6 @@ export * from './moves';
 export * from './posture';
 export * from './figures';
 export * from './difference';
+export * from './earlier';
 export * from './lines';
 export * from './figureWords';

@@ -53,53 +53,6 @@ export function measureAddress(address: Address): AddressMeasures {
   };
 }
 
-/** One standard deviation of each figure when feet are placed with sticks and a tape. */
-export interface MeasureUncertainty {
-  stanceWidth: number;
-  flare: number;
-  toeLine: number;
-  heelLine: number;
-  setback: number;
-  ballAlong: number;
-  ballOut: number;
-  leadShare: number;
-  heelToe: number;
-}
-
-/** Starting values, one standard deviation each. */
-const WIDTH_MM = 10;
-const FLARE_DEGREES = 2;
-const BALL_MM = 10;
-const LEAD_SHARE_PERCENT = 2;
-const HEEL_TOE_PERCENT = 5;
-
-/**
- * How sure each figure is. Width +-10 mm means each heel is placed to 10/sqrt 2 mm; a toe is its
- * heel's error with the flare's error over the length of the shoe, and a line's error is that of
- * its two ends over the distance between them.
- */
-export function measureUncertainty(address: Address): MeasureUncertainty {
-  const heel = WIDTH_MM / Math.SQRT2;
-  const { length } = address.shoe;
-  const toeVariance = (flare: number): number =>
-    heel ** 2 + (length * Math.sin(radians(flare)) * radians(FLARE_DEGREES)) ** 2;
-  const setback = Math.sqrt(toeVariance(address.lead.flare) + toeVariance(address.trail.flare));
-  const leadToe = toePoint(address, 'lead');
-  const trailToe = toePoint(address, 'trail');
-  const apart = (from: Point, to: Point): number => Math.max(1, Math.hypot(to.x - from.x, to.y - from.y));
-  return {
-    stanceWidth: WIDTH_MM,
-    flare: FLARE_DEGREES,
-    toeLine: degrees(Math.atan(setback / apart(trailToe, leadToe))),
-    heelLine: degrees(Math.atan(WIDTH_MM / apart(address.trail.heel, address.lead.heel))),
-    setback,
-    ballAlong: BALL_MM,
-    ballOut: BALL_MM,
-    leadShare: LEAD_SHARE_PERCENT,
-    heelToe: HEEL_TOE_PERCENT,
-  };
-}
-
 /** The toe line and the heel line are said to disagree beyond this (starting value), degrees. */
 export const LINES_DISAGREE_DEGREES = 4;
 

@@ -1,4 +1,4 @@
-import type { PostureFigure } from './figures';
+import type { MeasurementWay, PostureFigure } from './figures';
 
 /** Where the seat is: posture, apart from where the load is along the foot. */
 export const SEATS = ['over the heels', 'behind the heels'] as const;
@@ -18,12 +18,11 @@ export const CHOICES: Record<ChoiceQuestion, readonly string[]> = {
   pressureRoute: PRESSURE_ROUTES,
 };
 
-/** How a figure was obtained: judged by eye, or measured. */
-export type SeenBy = 'eye' | 'measured';
-
+/** A figure as it was observed, by which way, with one standard deviation. */
 export interface Sighting {
   value: number;
-  by: SeenBy;
+  way: MeasurementWay;
+  uncertainty: number;
 }
 
 /** Where the club comes through the ball from, as the coach sees it. */
@@ -49,17 +48,3 @@ interface Looked {
 /** Whether anything of a posture was looked at; nothing is no posture. */
 export const anythingSeen = ({ figures, choices, swingPath }: Looked): boolean =>
   [...Object.values(figures), ...Object.values(choices), swingPath].some((seen) => seen !== undefined);
-
-/** One standard deviation of each figure by eye and measured (starting values), mm or degrees. */
-export const POSTURE_UNCERTAINTY: Record<PostureFigure, Record<SeenBy, number>> = {
-  trailKneeInside: { eye: 15, measured: 8 },
-  trailKneeFlex: { eye: 5, measured: 3 },
-  hipBump: { eye: 12, measured: 8 },
-  hipGap: { eye: 15, measured: 8 },
-  hipLine: { eye: 4, measured: 2 },
-  shoulderLine: { eye: 4, measured: 2 },
-  shoulderTilt: { eye: 4, measured: 2 },
-  clubFace: { eye: 2, measured: 1 },
-  hipTurn: { eye: 8, measured: 4 },
-  shoulderTurn: { eye: 8, measured: 4 },
-};

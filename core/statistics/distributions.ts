@@ -5,11 +5,6 @@ import studentCumulative from '@stdlib/stats-base-dists-t-cdf';
 import studentQuantileOf from '@stdlib/stats-base-dists-t-quantile';
 
 /**
- * Half width of a 95% interval of a normal distribution, in standard deviations.
- */
-export const SD_IN_95_PERCENT = 1.96;
-
-/**
  * The upper tail of Student's t distribution.
  * @param t any number
  * @param degreesOfFreedom above 0

@@ -3,3 +3,4 @@ export * from './distributions';
 export * from './shift';
 export * from './linearFit';
 export * from './bayesianRegression';
+export * from './normalInterval';

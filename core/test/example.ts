@@ -1,4 +1,5 @@
 import { SHOULDERS_AND_NEUTRAL } from '../method/presets';
+import { MEASURED_BEFORE } from '..';
 import type { Address, Body, Build, HouseMethod, Setup } from '..';
 
 /** A shoe of 290 by 105 mm on feet 500 mm apart, level, and the ball 50 mm inside the lead heel. */
@@ -16,6 +17,7 @@ export const address = (
 export const setup = (over: Parameters<typeof address>[0] = {}): Setup => ({
   address: address(over),
   balance: { leadShare: 50, leadHeelToe: 50, trailHeelToe: 50 },
+  measured: MEASURED_BEFORE,
 });
 
 const figure = (value: number, source: 'measured' | 'estimated' = 'measured', uncertainty = 8) => ({

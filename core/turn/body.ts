@@ -2,13 +2,20 @@ import { angleOf, type Screen, type ScreenItem } from '../body';
 import type { FootName } from '../setup';
 import { calibrate, type Calibration, type MeasuredTurn } from './calibrate';
 import { STARTING_GIVES } from './stops';
-import type { TurningBody } from './types';
+import type { TurningBody, TurningFeet } from './types';
+
+/** One standard deviation of the flares a turn is measured on, placed with a stick (starting value), degrees. */
+const STOOD_FLARE_UNCERTAINTY = 2;
 
 /** Turns of the hips that were taken in posture, as what they calibrate. */
 function measuredTurns(screen: Screen): MeasuredTurn[] {
   const { turnedOn } = screen;
   if (!turnedOn) return [];
-  const feet = { flare: { lead: turnedOn.leadFlare, trail: turnedOn.trailFlare }, leadHeelLift: 0 };
+  const feet: TurningFeet = {
+    flare: { lead: turnedOn.leadFlare, trail: turnedOn.trailFlare },
+    flareUncertainty: { lead: STOOD_FLARE_UNCERTAINTY, trail: STOOD_FLARE_UNCERTAINTY },
+    leadHeelLift: 0,
+  };
   const turn = (way: 'back' | 'through', item: ScreenItem, stoppedBy: FootName | null): MeasuredTurn[] => {
     const reached = angleOf(screen, item);
     return reached ? [{ turn: way, reached, feet, stoppedBy }] : [];

@@ -1,6 +1,6 @@
 import type { FootName } from '../setup';
 import type { Angle } from '../units';
-import { MEASURED_FLARE_UNCERTAINTY, reachOf, stopsOf, STOP_DEFINITIONS, TURN_PER_LIFT_MM } from './stops';
+import { reachOf, stopsOf, STOP_DEFINITIONS, TURN_PER_LIFT_MM } from './stops';
 import type { Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
 import { normalDensity, normalProbability, SD_IN_95_PERCENT } from '../statistics';
 
@@ -46,7 +46,7 @@ function reachIn(name: StopName, { reached, feet }: MeasuredTurn): Angle {
   const lift = lifts ? feet.leadHeelLift * TURN_PER_LIFT_MM : 0;
   return {
     value: reached.value - flareHelps * feet.flare[leg] - lift,
-    uncertainty: Math.hypot(reached.uncertainty, MEASURED_FLARE_UNCERTAINTY),
+    uncertainty: Math.hypot(reached.uncertainty, feet.flareUncertainty[leg]),
   };
 }
 

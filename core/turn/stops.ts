@@ -2,9 +2,6 @@ import type { FootName } from '../setup';
 import type { Angle } from '../units';
 import type { Gives, LegsAndTrunk, Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
 
-/** A flare placed with a stick (starting value), one standard deviation, degrees. */
-export const MEASURED_FLARE_UNCERTAINTY = 2;
-
 /** Starting values, one standard deviation 6, until measured turns say otherwise. */
 export const STARTING_GIVES: Gives = {
   'trail back': { value: 10, uncertainty: 6 },
@@ -95,7 +92,7 @@ export function stopOf(name: StopName, body: TurningBody, feet: TurningFeet): St
   const lift = lifts ? feet.leadHeelLift * TURN_PER_LIFT_MM : 0;
   const at = reach && {
     value: reach.value + flare + lift,
-    uncertainty: Math.hypot(reach.uncertainty, MEASURED_FLARE_UNCERTAINTY),
+    uncertainty: Math.hypot(reach.uncertainty, feet.flareUncertainty[leg]),
   };
   const calibrated = body.reaches[name] !== undefined && !body.soreKnee[leg];
   return {

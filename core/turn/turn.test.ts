@@ -56,6 +56,7 @@ const bodyOf = (legs: Partial<Legs> = {}, over: Partial<TurningBody> = {}): Turn
 
 const feetOf = (lead: number, trail: number, leadHeelLift = 0): TurningFeet => ({
   flare: both(lead, trail),
+  flareUncertainty: both(2),
   leadHeelLift,
 });
 

@@ -19,6 +19,8 @@ export interface LegsAndTrunk {
 /** The feet as far as turning goes: both flares, and how far the lead heel may leave the ground. */
 export interface TurningFeet {
   flare: Record<FootName, number>;
+  /** One standard deviation of each flare, degrees. */
+  flareUncertainty: Record<FootName, number>;
   /** Lead heel lifted going back, mm. */
   leadHeelLift: number;
 }

@@ -149,11 +149,11 @@ const LANTERN_HILL: DemoAcademy = {
           offsets: { stanceLine: -3, ballAlong: -9 },
           posture: {
             figures: {
-              hipBump: { value: 0, by: 'eye' },
-              shoulderLine: { value: -6, by: 'eye' },
-              clubFace: { value: 0, by: 'measured' },
-              hipTurn: { value: 45, by: 'eye' },
-              shoulderTurn: { value: 90, by: 'eye' },
+              hipBump: { value: 0, way: 'by eye', uncertainty: 12 },
+              shoulderLine: { value: -6, way: 'by eye', uncertainty: 4 },
+              clubFace: { value: 0, way: 'tape', uncertainty: 1 },
+              hipTurn: { value: 45, way: 'by eye', uncertainty: 8 },
+              shoulderTurn: { value: 90, way: 'by eye', uncertainty: 8 },
             },
             choices: { seat: 'over the heels', pressureRoute: 'centred' },
             swingPath: 'across from outside',

@@ -31,7 +31,7 @@ export class NoSuchLesson extends Error {
 
 async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry): Promise<void> {
   const { shoe, lead, trail } = entry.setup.address;
-  const { balance, posture } = entry.setup;
+  const { balance, measured, posture } = entry.setup;
   await insertRow(client, 'address_entry', {
     ...key,
     standing: entry.standing,
@@ -53,11 +53,13 @@ async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry
     pressure_route: posture?.choices.pressureRoute,
     swing_path: posture?.swingPath,
   });
+  const { academy_id, student_id, id: address_id } = key;
+  const ofAddress = { academy_id, student_id, address_id };
+  for (const [figure, measurement] of Object.entries(measured)) {
+    if (measurement) await insertRow(client, 'measurement', { ...ofAddress, figure, ...measurement });
+  }
   for (const [item, sighting] of Object.entries(posture?.figures ?? {})) {
-    if (!sighting) continue;
-    const { academy_id, student_id, id: address_id } = key;
-    const { value, by: seen_by } = sighting;
-    await insertRow(client, 'sighting', { academy_id, student_id, address_id, item, value, seen_by });
+    if (sighting) await insertRow(client, 'sighting', { ...ofAddress, item, ...sighting });
   }
 }
 
@@ -153,6 +155,10 @@ const CHOICES_AS_JSON = `
   ) order by array_position(array['seat', 'pressureRoute'], question)), '[]')
   from choice_finding where choice_finding.academy_id = entry.academy_id and choice_finding.reading_id = entry.id`;
 
+const MEASURED_AS_JSON = `
+  select coalesce(jsonb_object_agg(figure, jsonb_build_object('way', way, 'uncertainty', uncertainty)), '{}')
+  from measurement where measurement.academy_id = entry.academy_id and measurement.address_id = entry.id`;
+
 /** What was looked at above the feet; nothing at all where nothing was. */
 const POSTURE_AS_JSON = `
   select case when seat is null and pressure_route is null and swing_path is null and figures = '{}' then '{}'
@@ -161,7 +167,7 @@ const POSTURE_AS_JSON = `
       'choices', jsonb_strip_nulls(jsonb_build_object('seat', seat, 'pressureRoute', pressure_route))
     ) || jsonb_strip_nulls(jsonb_build_object('swingPath', swing_path))) end
   from (
-    select coalesce(jsonb_object_agg(item, jsonb_build_object('value', value, 'by', seen_by)), '{}') as figures
+    select coalesce(jsonb_object_agg(item, jsonb_build_object('value', value, 'way', way, 'uncertainty', uncertainty)), '{}') as figures
     from sighting where sighting.academy_id = entry.academy_id and sighting.address_id = entry.id
   ) as seen`;
 
@@ -178,7 +184,8 @@ export async function listEntries(client: ClientBase, studentId: string): Promis
                  'shoe', jsonb_build_object('length', shoe_length, 'breadth', shoe_breadth),
                  'lead', jsonb_build_object('heel', jsonb_build_object('x', lead_heel_x, 'y', lead_heel_y), 'flare', lead_flare),
                  'trail', jsonb_build_object('heel', jsonb_build_object('x', trail_heel_x, 'y', trail_heel_y), 'flare', trail_flare)),
-               'balance', jsonb_build_object('leadShare', lead_share, 'leadHeelToe', lead_heel_toe, 'trailHeelToe', trail_heel_toe))
+               'balance', jsonb_build_object('leadShare', lead_share, 'leadHeelToe', lead_heel_toe, 'trailHeelToe', trail_heel_toe),
+               'measured', (${MEASURED_AS_JSON}))
                || (${POSTURE_AS_JSON}))
            from address_entry where address_entry.academy_id = entry.academy_id and address_entry.id = entry.id)
          when 'reading' then (

@@ -77,10 +77,10 @@ const entry = (lessonId: string) => ({ id: uuidv7(), lessonId, madeAt, replaces:
 /** A body looked at from knee to shoulder, with what comes from what. */
 const posture: Posture = {
   figures: {
-    hipBump: { value: 60, by: 'eye' },
-    hipGap: { value: 10, by: 'measured' },
-    shoulderLine: { value: -12, by: 'eye' },
-    shoulderTurn: { value: 118, by: 'measured' },
+    hipBump: { value: 60, way: 'by eye', uncertainty: 12 },
+    hipGap: { value: 10, way: 'tape', uncertainty: 8 },
+    shoulderLine: { value: -12, way: 'by eye', uncertainty: 4 },
+    shoulderTurn: { value: 118, way: 'tape', uncertainty: 4 },
   },
   choices: { seat: 'behind the heels', pressureRoute: 'centred' },
   swingPath: 'from the inside',

@@ -1,4 +1,4 @@
-import { partOf, FIGURE_QUESTIONS } from '@pedastance/core/method';
+import { partOf } from '@pedastance/core/method';
 import { questionFigure, questionName, type Speech } from '@pedastance/core/phrases';
 import {
   CHOICES,
@@ -10,6 +10,9 @@ import {
   type ChoiceQuestion,
   type Posture,
   type PostureFigure,
+  FIGURES,
+  measurementBy,
+  isLine,
 } from '@pedastance/core/setup';
 import { lengthIn, millimetres } from '@pedastance/core/units';
 import { useState } from 'react';
@@ -19,7 +22,7 @@ import { lesson, notePosture, openStep, undo } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { itemName, spoken } from '../../domain/sentences';
+import { figureName, spoken } from '../../domain/sentences';
 import { useLessonContext } from './context';
 import { NeedsClub } from './NeedsClub';
 import { PART_NAMES } from '../../domain/parts';
@@ -73,7 +76,7 @@ function TypedFigure({
   speech: Speech;
   onDone: () => void;
 }) {
-  const { unit, range } = FIGURE_QUESTIONS[figure];
+  const { unit, range } = FIGURES[figure];
   const isLength = unit === 'mm';
   const shown = (value: number): string =>
     String(Math.round((isLength ? lengthIn(speech.length, value) : value) * 10) / 10).replace('-', '\u2212');
@@ -85,19 +88,19 @@ function TypedFigure({
     if (!(value >= range.least && value <= range.most)) {
       const found = text.trim() === '' ? 'nothing' : `“${text}”`;
       return setFault(
-        `${itemName(figure, speech)}: expected ${shown(range.least)} to ${shown(range.most)}, found ${found}`,
+        `${figureName(figure, speech)}: expected ${shown(range.least)} to ${shown(range.most)}, found ${found}`,
       );
     }
-    setFigure(figure, { value, by: 'measured' });
+    setFigure(figure, { value, ...measurementBy(figure, 'tape') });
     onDone();
   };
-  const closed = figure === 'hipLine' || figure === 'shoulderLine' || figure === 'clubFace';
+  const closed = isLine(figure);
   return (
     <View className="flex-row items-start gap-2">
       <View className="flex-1">
         <Field
           autoFocus
-          label={itemName(figure, speech)}
+          label={figureName(figure, speech)}
           unit={isLength ? speech.length : `degrees${closed ? ', open below zero' : ''}`}
           value={text}
           onChangeText={setText}
@@ -107,7 +110,7 @@ function TypedFigure({
         />
       </View>
       <View className="flex-row gap-2 pt-6">
-        <Button words="Set" label={`Set ${itemName(figure, speech)}`} onPress={take} />
+        <Button words="Set" label={`Set ${figureName(figure, speech)}`} onPress={take} />
         <Button look="quiet" words="Cancel" onPress={onDone} />
       </View>
     </View>
@@ -117,16 +120,16 @@ function TypedFigure({
 function FigureItem({ figure, speech }: { figure: PostureFigure; speech: Speech }) {
   const seen = useStore(lesson, (state) => state.draft?.setup?.posture?.figures[figure]);
   const [typing, setTyping] = useState(false);
-  const name = itemName(figure, speech);
+  const name = figureName(figure, speech);
   const chips = BY_EYE[figure].map(({ words, value }): Chip => {
-    const chosen = seen?.by === 'eye' && seen.value === value;
+    const chosen = seen?.way === 'by eye' && seen.value === value;
     return {
       words: spoken(words, speech),
       chosen,
-      onPress: () => setFigure(figure, chosen ? null : { value, by: 'eye' }),
+      onPress: () => setFigure(figure, chosen ? null : { value, ...measurementBy(figure, 'by eye') }),
     };
   });
-  const measured = seen?.by === 'measured';
+  const measured = seen !== undefined && seen.way !== 'by eye';
   const typed: Chip = {
     words: measured ? '± Typed' : '± Figure',
     label: measured ? `Take the typed figure back: ${name}` : `Type a figure: ${name}`,
@@ -134,7 +137,7 @@ function FigureItem({ figure, speech }: { figure: PostureFigure; speech: Speech 
     onPress: () => (measured ? setFigure(figure, null) : setTyping(true)),
   };
   const how = seen
-    ? `${questionFigure(figure, seen.value, speech.length)}, ${seen.by === 'eye' ? 'by eye' : 'measured'}`
+    ? `${questionFigure(figure, seen.value, speech.length)}, ${seen.way === 'by eye' ? 'by eye' : 'measured'}`
     : 'not looked at';
   return (
     <View className="gap-1.5 border-b border-grid py-2" testID={`body-${figure}`}>
@@ -230,7 +233,7 @@ export function BodyStep() {
         {ABOVE_THE_FEET.map((part) => (
           <View key={part}>
             <Heading>{PART_NAMES[part]}</Heading>
-            {POSTURE_FIGURES.filter((figure) => FIGURE_QUESTIONS[figure].part === part).map((figure) => (
+            {POSTURE_FIGURES.filter((figure) => FIGURES[figure].part === part).map((figure) => (
               <FigureItem key={figure} figure={figure} speech={speech} />
             ))}
             {CHOICE_QUESTIONS.filter((question) => partOf(question) === part).map((question) => (

@@ -9,7 +9,7 @@ import { prefer } from '../../state/preferences';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { findingFigure, itemName, tellAgreed, tellChange } from '../../domain/sentences';
+import { findingFigure, figureName, tellAgreed, tellChange } from '../../domain/sentences';
 import { useJudge, useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
 import { Desk } from './Desk';
@@ -17,7 +17,6 @@ import { PathPanel } from './PathPanel';
 import { FitPanel } from './FitPanel';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { NeedsClub } from './NeedsClub';
-import { NotPlaced } from './ReadStep';
 import { TurnPanel } from './TurnPanel';
 import { useReading } from './useReading';
 import { useSettled } from './useSettled';
@@ -25,6 +24,7 @@ import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { useLeadHeelLift } from './turning';
 import { verdictWords } from '../../domain/verdicts';
+import { NotMeasured } from './NotMeasured';
 
 /** Changes agreed at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 2;
@@ -45,14 +45,14 @@ function Suggestion({
   const lines = tellChange(setup, withFigure(setup, finding.item, finding.middle), speech);
   return (
     <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3">
-      <Body className="font-semibold">{`${itemName(finding.item, speech)}: ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)}`}</Body>
+      <Body className="font-semibold">{`${figureName(finding.item, speech)}: ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)}`}</Body>
       {lines.map((line) => (
         <Body key={line}>{line}</Body>
       ))}
       <Button
         look={taken ? 'act' : 'plain'}
         words={taken ? '✓ Taken. Leave it after all' : 'Take this'}
-        label={`${taken ? 'Leave' : 'Take'}: ${itemName(finding.item, speech)}`}
+        label={`${taken ? 'Leave' : 'Take'}: ${figureName(finding.item, speech)}`}
         onPress={onPress}
       />
     </View>
@@ -126,7 +126,7 @@ function Agreeing() {
   const forward = reading.findings.filter((finding) => finding.putForward);
   return (
     <>
-      <NotPlaced />
+      <NotMeasured />
       {forward.map((finding) => (
         <Suggestion
           key={finding.item}

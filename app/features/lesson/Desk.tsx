@@ -1,5 +1,5 @@
 import type { Speech } from '@pedastance/core/phrases';
-import { lengthFigure, lengthIn, millimetres } from '@pedastance/core/units';
+import { lengthFigure, lengthIn, millimetres, type Unit } from '@pedastance/core/units';
 import UndoIcon from 'lucide-react-native/icons/undo-2';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
@@ -7,8 +7,6 @@ import { useStore } from 'zustand';
 import { LiveFigure } from './LiveFigure';
 import {
   currentSetup,
-  DIAL_RANGES,
-  LOAD_DIALS,
   dialValue,
   lesson,
   setDial,
@@ -21,16 +19,15 @@ import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { ON_DESK } from '../../ui/colours';
 import { mainFigure } from './figures';
-import { dialName } from './MeasureRows';
+import { figureName } from '../../domain/sentences';
 import { typedNumber } from '../../domain/typedNumber';
+import { FIGURES, isLoad } from '@pedastance/core/setup';
 
 type AnyDial = Dial | LoadDial;
 type Kind = 'length' | 'angle' | 'percent';
 
-const kindOf = (dial: AnyDial): Kind => {
-  if (dial === 'leadFlare' || dial === 'trailFlare') return 'angle';
-  return (LOAD_DIALS as readonly string[]).includes(dial) ? 'percent' : 'length';
-};
+const KINDS: Record<Unit, Kind> = { mm: 'length', degrees: 'angle', percent: 'percent' };
+const kindOf = (dial: AnyDial): Kind => KINDS[FIGURES[dial].unit];
 
 /** Exact steps, small and large, in the unit the coach reads. */
 const STEPS: Record<Kind, Record<Speech['length'], readonly [number, number]>> = {
@@ -44,9 +41,10 @@ const toShown = (kind: Kind, value: number, speech: Speech): number =>
 const toStored = (kind: Kind, value: number, speech: Speech): number =>
   kind === 'length' ? millimetres(speech.length, value) : value;
 
-function set(dial: AnyDial, value: number): void {
-  if (kindOf(dial) === 'percent') setLoadDial(dial as LoadDial, value);
-  else setDial(dial as Dial, value);
+/** A typed figure comes from a tape; one that is stepped to was placed on the plan. */
+function set(dial: AnyDial, value: number, way: 'tape' | 'drag'): void {
+  if (isLoad(dial)) setLoadDial(dial, value);
+  else setDial(dial, value, way);
 }
 
 /** A step from a figure between steps goes to the next whole one first. */
@@ -57,7 +55,7 @@ function stepBy(dial: AnyDial, step: number, speech: Speech): void {
   const shown = toShown(kind, dialValue(setup, dial), speech);
   const size = kind === 'length' ? STEPS.length[speech.length][0] : 1;
   const next = Math.round((shown + step) / size) * size;
-  set(dial, toStored(kind, next, speech));
+  set(dial, toStored(kind, next, speech), 'drag');
 }
 
 const UNIT: Record<Kind, (speech: Speech) => string> = {
@@ -78,10 +76,10 @@ function shownValue(dial: AnyDial, value: number, speech: Speech): string {
 function faultOf(dial: AnyDial, text: string, speech: Speech): string {
   const kind = kindOf(dial);
   const value = toStored(kind, typedNumber(text.replace('\u2212', '-')), speech);
-  const { least, most } = DIAL_RANGES[dial];
+  const { least, most } = FIGURES[dial].range;
   if (value >= least && value <= most) return '';
   const range = [least, most].map((end) => shownValue(dial, end, speech)).join(' to ');
-  return `${dialName(dial, speech)}: expected ${range}${UNIT[kind](speech)}, found ${text.trim() === '' ? 'nothing' : `“${text}”`}`;
+  return `${figureName(dial, speech)}: expected ${range}${UNIT[kind](speech)}, found ${text.trim() === '' ? 'nothing' : `“${text}”`}`;
 }
 
 function StepButton({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {
@@ -106,7 +104,7 @@ function TypedFigure({ dial, speech, onDone }: { dial: AnyDial; speech: Speech; 
   const take = () => {
     const wrong = faultOf(dial, text, speech);
     if (wrong) return setFault(wrong);
-    set(dial, toStored(kindOf(dial), typedNumber(text.replace('\u2212', '-')), speech));
+    set(dial, toStored(kindOf(dial), typedNumber(text.replace('\u2212', '-')), speech), 'tape');
     onDone();
   };
   return (
@@ -115,7 +113,7 @@ function TypedFigure({ dial, speech, onDone }: { dial: AnyDial; speech: Speech; 
         <TextInput
           autoFocus
           selectTextOnFocus
-          aria-label={`${dialName(dial, speech)},${UNIT[kindOf(dial)](speech)}`}
+          aria-label={`${figureName(dial, speech)},${UNIT[kindOf(dial)](speech)}`}
           aria-invalid={fault !== ''}
           value={text}
           onChangeText={setText}
@@ -178,7 +176,7 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
   const figure = useMemo(() => mainFigure(dial, speech), [dial, speech.length, speech.feet, speech.hand]);
   const kind = kindOf(dial);
   const [small, large] = STEPS[kind][speech.length];
-  const name = dialName(dial, speech);
+  const name = figureName(dial, speech);
   const step = (by: number) => (
     <StepButton
       words={`${by > 0 ? '+' : '\u2212'}${Math.abs(by)}`}

@@ -19,7 +19,7 @@ import { lesson, replaceAgreed } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { findingFigure, itemName, tellAgreed } from '../../domain/sentences';
+import { findingFigure, figureName, tellAgreed } from '../../domain/sentences';
 import { useJudge, useLessonContext } from './context';
 import { offeredGhosts } from './offers';
 import { useReckoning } from '../../workers/useReckoning';
@@ -116,7 +116,7 @@ function StaysUnmet({ answer, speech }: Pick<AnswerProps, 'answer' | 'speech'>) 
   const short = answer.unmet.map((each) => `${asked(each, speech)} by ${given(each, speech)}`);
   const read = out.map((finding) => {
     const figure = findingFigure(finding, finding.measured, speech);
-    return `${itemName(finding.item, speech)} ${figure}, ${verdictWords(finding.question, finding.verdict)}`;
+    return `${figureName(finding.item, speech)} ${figure}, ${verdictWords(finding.question, finding.verdict)}`;
   });
   return (
     <>

@@ -20,6 +20,7 @@ import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { hasChange } from '../../domain/lessonDraft';
+import { NotMeasured } from './NotMeasured';
 
 async function finish(studentId: string): Promise<void> {
   const { draft } = lesson.getState();
@@ -77,38 +78,6 @@ function ReasonChips({ onPick }: { onPick: (reason: string) => void }) {
   );
 }
 
-/** What is recorded has to have been looked at: starting figures are nobody's address. */
-function Unlooked({ draft }: { draft: LessonDraft }) {
-  if (draft.feetPlaced && draft.balanceNoted) return null;
-  return (
-    <Notice kind="caution">
-      <Body>Before it is recorded: is this how the student stands?</Body>
-      <View className="flex-row flex-wrap gap-2">
-        {!draft.feetPlaced && (
-          <>
-            <Button
-              look="plain"
-              words="The feet stand as drawn"
-              onPress={() => changeDraft({ feetPlaced: true })}
-            />
-            <Button look="quiet" words="Place them" onPress={() => openStep('feet')} />
-          </>
-        )}
-        {!draft.balanceNoted && (
-          <>
-            <Button
-              look="plain"
-              words={`${Math.round(draft.setup?.balance.leadShare ?? 50)} % on the lead foot, as drawn`}
-              onPress={() => changeDraft({ balanceNoted: true })}
-            />
-            <Button look="quiet" words="Note the balance" onPress={() => openStep('balance')} />
-          </>
-        )}
-      </View>
-    </Notice>
-  );
-}
-
 function Words({ draft }: { draft: LessonDraft }) {
   const { student, build, screen, method } = useLessonContext();
   const speech = useSpeech(student.hand);
@@ -117,7 +86,7 @@ function Words({ draft }: { draft: LessonDraft }) {
   const [busy, setBusy] = useState(false);
   if (!read || !draft.club || !draft.setup) return null;
   const changing = hasChange(draft);
-  const looked = draft.feetPlaced && draft.balanceNoted;
+  const looked = read.reading.findings.length > 0;
 
   const record = async () => {
     if (changing && draft.reason.trim() === '') {
@@ -137,7 +106,7 @@ function Words({ draft }: { draft: LessonDraft }) {
   return (
     <View className="gap-3">
       <Heading>{clubAndShot(draft.club, draft.shot)}</Heading>
-      <Unlooked draft={draft} />
+      <NotMeasured />
       {changing ? (
         tellAgreed(draft.setup, draft.agreed ?? draft.setup, draft.leadHeelLift, speech).map((line) => (
           <Body key={line} className="text-lg">

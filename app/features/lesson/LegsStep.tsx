@@ -11,7 +11,6 @@ import {
   type AngleWay,
 } from '@pedastance/core/body';
 import type { Speech } from '@pedastance/core/phrases';
-import { measureAddress } from '@pedastance/core/setup';
 import { turningBody } from '@pedastance/core/turn';
 import { angleFigure, type Angle } from '@pedastance/core/units';
 import { useState } from 'react';
@@ -33,6 +32,7 @@ import { keepScreen } from '../../state/writes/screen';
 import { useSpeech } from '../../state/useSpeech';
 import { typedNumber } from '../../domain/typedNumber';
 import { EMPTY_SCREEN, itemIn, SCREEN_WORDS, takesTheTurn, withScreened } from '../../domain/legsAndTrunk';
+import { measuredOf } from '../../domain/measured';
 
 /** How far a width is off when it is taken from a picture, as a share of it (starting value). */
 const WIDTH_ERROR = 0.03;
@@ -265,7 +265,7 @@ function TurnedOn({ screen, speech }: { screen: Screen; speech: Speech }) {
             look="quiet"
             words="As the feet stand on the plan"
             onPress={() => {
-              const measures = measureAddress(setup.address);
+              const { measures } = measuredOf(setup);
               set({ leadFlare: measures.leadFlare, trailFlare: measures.trailFlare });
             }}
           />

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { currentOwner } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
-import { closeLesson, lesson, openLesson, openStep } from '../../state/lesson';
+import { closeLesson, keepBeforeLeaving, lesson, openLesson, openStep } from '../../state/lesson';
 import type { Step } from '../../domain/lessonDraft';
 import { newestScreen, refreshStudent, useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
@@ -16,7 +16,7 @@ import { inShort } from '../../domain/students';
 import { BodyStep } from './BodyStep';
 import { ChangeStep } from './ChangeStep';
 import { ClubStep } from './ClubStep';
-import { LessonContext, useMethod } from './context';
+import { LessonContext, useMethod, useNewJudge, type LessonFacts } from './context';
 import { BalanceStep, FeetStep } from './FeetStep';
 import { KeepStep } from './KeepStep';
 import { LessonPlan } from './LessonPlan';
@@ -91,6 +91,33 @@ function Steps() {
   );
 }
 
+/** Keeps what has not been kept whenever the page may go away; leaving the lesson closes it. */
+function keepWhileOpen(): () => void {
+  const hidden = () => document.visibilityState === 'hidden' && keepBeforeLeaving();
+  addEventListener('pagehide', keepBeforeLeaving);
+  document.addEventListener('visibilitychange', hidden);
+  return () => {
+    removeEventListener('pagehide', keepBeforeLeaving);
+    document.removeEventListener('visibilitychange', hidden);
+    closeLesson();
+  };
+}
+
+/** The lesson with everything its steps go by, and the one judge they all ask. */
+function OpenLesson({ facts }: { facts: LessonFacts }) {
+  const judge = useNewJudge(facts);
+  const context = useMemo(() => ({ ...facts, judge }), [facts, judge]);
+  return (
+    <LessonContext value={context}>
+      <View role="main" className="flex-1 bg-paper">
+        <Header student={facts.student} />
+        <StepBar />
+        <Steps />
+      </View>
+    </LessonContext>
+  );
+}
+
 /** A lesson: the steps in order, each openable at any time, and nothing lost on leaving. */
 export function LessonScreen() {
   const { lesson: id } = useLocalSearchParams<{ lesson: string }>();
@@ -103,7 +130,7 @@ export function LessonScreen() {
   const screens = useRecords((state) => state.screens);
   const opened = useStore(lesson, (state) => state.draft?.id === id);
   const build = student?.build;
-  const context = useMemo(
+  const facts = useMemo(
     () =>
       student && build && method
         ? { student, build, method, screen: newestScreen(screens, student.id) }
@@ -118,7 +145,7 @@ export function LessonScreen() {
       void refreshStudent(owner, kept.studentId);
     }
   }, [id, kept]);
-  useEffect(() => closeLesson, []);
+  useEffect(keepWhileOpen, []);
 
   if (!draftsLoaded || !recordsLoaded) return <Waiting />;
   if (!kept)
@@ -137,14 +164,6 @@ export function LessonScreen() {
       </View>
     );
   }
-  if (!context || !opened) return <Waiting />;
-  return (
-    <LessonContext value={context}>
-      <View role="main" className="flex-1 bg-paper">
-        <Header student={student} />
-        <StepBar />
-        <Steps />
-      </View>
-    </LessonContext>
-  );
+  if (!facts || !opened) return <Waiting />;
+  return <OpenLesson facts={facts} />;
 }

@@ -1,13 +1,14 @@
-import { inFootWords, type Speech } from '@pedastance/core/phrases';
-import type { Item } from '@pedastance/core/setup';
+import { type Speech } from '@pedastance/core/phrases';
+import { type Item, ITEMS, LOAD_FIGURES } from '@pedastance/core/setup';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useStore } from 'zustand';
 import { LiveFigure, type Figure } from './LiveFigure';
-import { LOAD_DIALS, lesson, type Dial, type LoadDial } from '../../state/lesson';
+import { lesson, type Dial, type LoadDial } from '../../state/lesson';
 import { Body } from '../../ui/Words';
 import type { Judge } from './context';
 import { bandFigure, mainFigure, otherWidths, setbackWords } from './figures';
+import { figureName } from '../../domain/sentences';
 
 interface RowProps {
   label: string;
@@ -66,32 +67,9 @@ function Row({ label, main, more, band, chosen = false, onPress, testID }: RowPr
   );
 }
 
-const DIAL_NAMES: Record<Dial | LoadDial, string> = {
-  stanceWidth: 'Width, heel to heel',
-  leadFlare: 'Lead flare',
-  trailFlare: 'Trail flare',
-  setback: 'Trail foot set back',
-  ballAlong: 'Ball, inside lead heel',
-  ballOut: 'Ball, out from the toe line',
-  leadShare: 'Weight on lead foot',
-  leadHeelToe: 'Heel to toe, lead foot',
-  trailHeelToe: 'Heel to toe, trail foot',
-};
-
-export function dialName(dial: Dial | LoadDial, speech: Speech): string {
-  const words = inFootWords(DIAL_NAMES[dial], speech.feet, speech.hand);
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
-
-const BANDED: Partial<Record<Dial | LoadDial, Item>> = {
-  stanceWidth: 'stanceWidth',
-  leadFlare: 'leadFlare',
-  trailFlare: 'trailFlare',
-  ballAlong: 'ballAlong',
-  leadShare: 'leadShare',
-  leadHeelToe: 'leadHeelToe',
-  trailHeelToe: 'trailHeelToe',
-};
+/** The item whose band stands beside a dial; a foot set back is read as a line. */
+const bandedItem = (dial: Dial | LoadDial): Item | null =>
+  (ITEMS as readonly string[]).includes(dial) ? (dial as Item) : null;
 
 interface RowsProps {
   speech: Speech;
@@ -111,13 +89,13 @@ function DialRow({
   onPress,
 }: RowsProps & { dial: Dial | LoadDial; chosen: boolean; onPress: () => void }) {
   const figures = useMemo(() => {
-    const item = BANDED[dial];
+    const item = bandedItem(dial);
     const more = { stanceWidth: otherWidths(speech), setback: setbackWords }[dial as string];
-    return { main: mainFigure(dial, speech), band: item && bandFigure(item, judge, speech), more };
+    return { main: mainFigure(dial, speech), band: item ? bandFigure(item, judge, speech) : undefined, more };
   }, [dial, speech.length, speech.feet, speech.hand, judge]);
   return (
     <Row
-      label={dialName(dial, speech)}
+      label={figureName(dial, speech)}
       {...figures}
       chosen={chosen}
       onPress={onPress}
@@ -175,7 +153,7 @@ export function LoadRows({ speech, judge, atDesk = true }: SharedRowsProps) {
   const dial = useStore(lesson, (state) => state.loadDial);
   return (
     <View>
-      {LOAD_DIALS.map((each) => (
+      {LOAD_FIGURES.map((each) => (
         <DialRow
           key={each}
           dial={each}

@@ -20,20 +20,10 @@ import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { Cautions } from '../../cards/StudentFacts';
+import { NotMeasured } from './NotMeasured';
 
 const adviceFor = (setup: Setup, finding: Finding, speech: Speech): string[] =>
   finding.verdict === 'in' ? [] : tellChange(setup, withFigure(setup, finding.item, finding.middle), speech);
-
-export function NotPlaced() {
-  const feetPlaced = useStore(lesson, (state) => state.draft?.feetPlaced);
-  const balanceNoted = useStore(lesson, (state) => state.draft?.balanceNoted);
-  if (feetPlaced && balanceNoted) return null;
-  const missing = [
-    !feetPlaced && 'the feet have not been placed',
-    !balanceNoted && 'the balance has not been noted',
-  ].filter(Boolean);
-  return <Notice kind="caution">{`This reads the starting figures: ${missing.join(' and ')} yet.`}</Notice>;
-}
 
 /** The findings that come from one, straight or through another. */
 function effectsOf(cause: Finding, findings: readonly Finding[]): Finding[] {
@@ -84,7 +74,7 @@ function Findings() {
   const restOut = rest.filter((finding) => finding.verdict !== 'in').length;
   return (
     <>
-      <NotPlaced />
+      <NotMeasured />
       <Heading>{headingFor(findings, forward.length)}</Heading>
       {forward.map((finding) => (
         <FindingCard

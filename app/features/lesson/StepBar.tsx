@@ -3,11 +3,12 @@ import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
 import { lesson, openStep } from '../../state/lesson';
 import { STEPS, type LessonDraft, type Step } from '../../domain/lessonDraft';
+import { FEET_FIGURES, LOAD_FIGURES } from '@pedastance/core/setup';
 
 const DONE: Partial<Record<Step, (draft: LessonDraft) => boolean>> = {
   club: (draft) => draft.club !== null,
-  feet: (draft) => draft.feetPlaced,
-  balance: (draft) => draft.balanceNoted,
+  feet: ({ setup }) => setup !== null && FEET_FIGURES.every((name) => setup.measured[name]),
+  balance: ({ setup }) => setup !== null && LOAD_FIGURES.every((name) => setup.measured[name]),
   change: (draft) => draft.agreed !== null,
 };
 

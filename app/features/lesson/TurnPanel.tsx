@@ -169,10 +169,16 @@ export function TurnPanel({ speech }: { speech: Speech }) {
     return (
       <View className="gap-2 pt-3" testID="turn-panel">
         <Heading>The turn</Heading>
-        <Body>Where the legs stop the turn is not known: they have not been screened.</Body>
-        <View className="flex-row">
-          <Button look="plain" words="Screen the legs" onPress={() => openStep('legs')} />
-        </View>
+        {body ? (
+          <Body>Measure both flares first: where the legs stop the turn goes by them.</Body>
+        ) : (
+          <>
+            <Body>Where the legs stop the turn is not known: they have not been screened.</Body>
+            <View className="flex-row">
+              <Button look="plain" words="Screen the legs" onPress={() => openStep('legs')} />
+            </View>
+          </>
+        )}
       </View>
     );
   }

@@ -9,14 +9,20 @@ import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { ageOf } from '../../domain/students';
+import { measuredOf } from '../../domain/measured';
 
-/** What every step of a lesson knows; none of it changes while a shoe is dragged. */
-export interface LessonContext {
+/** What a lesson goes by; none of it changes while a shoe is dragged. */
+export interface LessonFacts {
   student: Student;
   build: NewBuild;
   /** The newest screen of legs and trunk. */
   screen: NewScreen | null;
   method: HouseMethod;
+}
+
+/** What every step of a lesson knows. */
+export interface LessonContext extends LessonFacts {
+  judge: Judge;
 }
 
 export const LessonContext = createContext<LessonContext | null>(null);
@@ -35,33 +41,29 @@ export function useMethod(chosen: string | null): HouseMethod | undefined {
   return byId(chosen) ?? byId(usual) ?? methods[0];
 }
 
+/** Reads any setup for the lesson's club; null before a club is chosen. Each setup is read once. */
 export type Judge = (setup: Setup) => Reading | null;
 
-/** Reads any setup for the lesson's club; each setup is read once. */
-export function useJudge(): Judge {
-  const { student, build, screen, method } = useLessonContext();
+export const useJudge = (): Judge => useLessonContext().judge;
+
+/** The lesson's one judge: everybody who shows a reading asks this one. */
+export function useNewJudge({ student, build, screen, method }: LessonFacts): Judge {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   return useMemo(() => {
+    if (!club) return () => null;
     const cautions = cautionsFor(student.cautions, ageOf(student, new Date()));
     const legs = screen && legTestOf(screen);
-    const read = new WeakMap<Setup, Reading>();
+    const { figures } = build;
+    const played = { club, clubLengthInches, shot };
+    const cache = new WeakMap<Setup, Reading>();
     return (setup: Setup) => {
-      if (!club) return null;
-      const known = read.get(setup);
+      const known = cache.get(setup);
       if (known) return known;
-      const reading = readSetup({
-        setup,
-        build: build.figures,
-        legs,
-        club,
-        clubLengthInches,
-        shot,
-        method,
-        cautions,
-      });
-      read.set(setup, reading);
+      const measured = measuredOf(setup);
+      const reading = readSetup({ setup, measured, build: figures, legs, ...played, method, cautions });
+      cache.set(setup, reading);
       return reading;
     };
   }, [student, build, screen, method, club, shot, clubLengthInches]);

@@ -1,11 +1,11 @@
 import type { Speech } from '@pedastance/core/phrases';
 import {
-  measureAddress,
   lineWords,
   setbackMark,
   type AddressMeasures,
   type Setup,
   type Item,
+  uncertaintyOf,
 } from '@pedastance/core/setup';
 import { angleFigure, lengthFigure, lengthWithUnit } from '@pedastance/core/units';
 import type { Figure } from './LiveFigure';
@@ -13,17 +13,9 @@ import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/less
 import { findingBand } from '../../domain/sentences';
 import type { Judge } from './context';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
+import { measuredOf } from '../../domain/measured';
 
-const measured = new WeakMap<Setup, AddressMeasures>();
-
-/** A setup's figures, taken once. */
-export function measuresOf(setup: Setup): AddressMeasures {
-  const known = measured.get(setup);
-  if (known) return known;
-  const measures = measureAddress(setup.address);
-  measured.set(setup, measures);
-  return measures;
-}
+const measuresOf = (setup: Setup): AddressMeasures => measuredOf(setup).measures;
 
 const shown = (make: (setup: Setup) => Figure) => (): Figure => {
   const setup = currentSetup(lesson.getState());
@@ -43,11 +35,13 @@ export function mainFigure(dial: Dial | LoadDial | 'toeLine' | 'heelLine', speec
   });
 }
 
+const NOT_MEASURED = '○ not measured';
+
 /** What a row says of its band. */
 export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figure {
   return shown((setup) => {
     const finding = judge(setup)?.findings.find((each) => each.item === item);
-    if (!finding) return { text: '' };
+    if (!finding) return { text: uncertaintyOf(measuredOf(setup), item) === null ? NOT_MEASURED : '' };
     const word = finding.verdict === 'in' ? 'in' : verdictWords(finding.question, finding.verdict);
     return {
       text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${findingBand(finding, speech)}`,

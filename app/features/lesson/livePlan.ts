@@ -1,4 +1,4 @@
-import { measureAddress, type FootName, type Point } from '@pedastance/core/setup';
+import { type FootName, type Point } from '@pedastance/core/setup';
 import {
   currentSetup,
   dragBall,
@@ -14,6 +14,7 @@ import {
 } from '../../state/lesson';
 import type { PlanSurface, Scene } from '../../plan/Plan';
 import { flareToward, holdAt, loadAlong, type Hold } from '../../plan/touch';
+import { measuredOf } from '../../domain/measured';
 
 /** The lesson in progress, as the plan looks at it. */
 export const lessonScene: Scene = {
@@ -51,7 +52,7 @@ const noteDial = (hold: Hold): void => {
 };
 
 const noteLoad = (foot: FootName, along: number): void =>
-  placeLoad({ [foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe']: along });
+  placeLoad(foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe', along);
 
 /** Lets shoes, toes, ball and load be dragged with a finger, pen or mouse. */
 export function followPointer(surface: PlanSurface, load: boolean): () => void {
@@ -154,7 +155,7 @@ function moveByKeys(surface: PlanSurface, direction: { x: number; y: number }, f
   const size = fine ? FINE_MM : STEP_MM;
   const along = direction.x * signs.x * size;
   const out = direction.y * signs.y * size;
-  const { ballAlong, ballOut } = measureAddress(layout.setup.address);
+  const { ballAlong, ballOut } = measuredOf(layout.setup).measures;
   if (underKeys !== 'ball') {
     startDrag();
     dragFoot(underKeys, along, out);

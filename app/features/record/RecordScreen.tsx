@@ -142,15 +142,14 @@ export function RecordScreen() {
     return <Waiting words={loaded ? 'This record is not on this device.' : undefined} />;
   const { address, reading } = record;
   const again = async () => {
-    const setup = record.agreed?.setup ?? address.setup;
+    // These feet are where today's begin; nothing of them was measured today.
+    const { posture: _before, ...feet } = record.agreed?.setup ?? address.setup;
     const { club, clubLengthInches, shot } = address;
     const lesson = await startLesson(student.id, 'feet', {
       club,
       clubLengthInches,
       shot,
-      setup,
-      feetPlaced: true,
-      balanceNoted: true,
+      setup: { ...feet, measured: {} },
     });
     router.push(`/lessons/${lesson}`);
   };

@@ -2,7 +2,6 @@ import { ownerOf } from '@pedastance/contract/owner';
 import { startAccount, useAccount } from '../../state/account';
 import { closeDrafts, openDrafts } from '../../state/drafts';
 import { closeMethodDrafts, openMethodDrafts } from '../../state/methodDrafts';
-import { closeLesson, keepBeforeLeaving } from '../../state/lesson';
 import { closeOutbox, openOutbox, sendLetters, trySoon } from '../../state/outbox';
 import { startPreferences } from '../../state/preferences';
 import { closeRecords, openRecords, refreshStudents, useRecords } from '../../state/records';
@@ -14,7 +13,6 @@ async function openFor(owner: string): Promise<void> {
 }
 
 function closeAll(): void {
-  closeLesson();
   closeRecords();
   closeOutbox();
   closeDrafts();
@@ -73,10 +71,8 @@ export function startApp(): void {
   void startPreferences();
   void startAccount();
   addEventListener('online', trySoon);
-  addEventListener('pagehide', keepBeforeLeaving);
   document.addEventListener('visibilitychange', () => {
-    if (document.visibilityState === 'hidden') keepBeforeLeaving();
-    else trySoon();
+    if (document.visibilityState === 'visible') trySoon();
   });
   // Asked for so that the browser does not clear lessons away when the device runs short of room.
   void navigator.storage?.persist?.();

@@ -9,11 +9,10 @@ import { Outgrown } from '../../cards/Outgrown';
 import { landed, type LogRecord } from '../../domain/records';
 import {
   changeFigure,
-  changeName,
+  figureName,
   clubAndShot,
   findingBand,
   findingFigure,
-  itemName,
   spoken,
 } from '../../domain/sentences';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
@@ -25,7 +24,7 @@ function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
     <View className="gap-0.5">
       {out.map((finding) => (
         <Body key={finding.item} className="figures">
-          {`${VERDICT_SHAPES[finding.verdict]} ${itemName(finding.item, speech)} ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)} ${findingBand(finding, speech)}`}
+          {`${VERDICT_SHAPES[finding.verdict]} ${figureName(finding.item, speech)} ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)} ${findingBand(finding, speech)}`}
         </Body>
       ))}
     </View>
@@ -38,7 +37,7 @@ function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
     <View className="gap-1 border-l-4 border-lagoon pl-3">
       {differences(record.address.setup, record.agreed.setup).map((each) => (
         <View key={each.change} className="flex-row flex-wrap items-baseline justify-between gap-x-3">
-          <Body>{changeName(each.change, speech)}</Body>
+          <Body>{figureName(each.change, speech)}</Body>
           <FigureWords className="text-base">{`${each.from === null ? 'not looked at' : changeFigure(each, each.from, speech)} → ${changeFigure(each, each.to, speech)}`}</FigureWords>
         </View>
       ))}
