@@ -198,8 +198,8 @@ describe('entries', () => {
       ...reading,
     };
     expect(faults(ReadingEntry as never, entry)).toEqual([]);
-    const swapped = { ...entry, findings: [...entry.findings].reverse() };
-    expect(faults(ReadingEntry as never, swapped)[0]?.expected).toMatch(/body order/);
+    const signFlipTest = { ...entry, findings: [...entry.findings].reverse() };
+    expect(faults(ReadingEntry as never, signFlipTest)[0]?.expected).toMatch(/body order/);
     const all = { ...entry, findings: entry.findings.map((finding) => ({ ...finding, putForward: true })) };
     expect(faults(ReadingEntry as never, all)[0]?.expected).toMatch(/at most two/);
   });

@@ -1,6 +1,6 @@
 import { CHANGES } from '@pedastance/core/setup';
 import {
-  APART,
+  FACTORIAL,
   ARMS,
   BLOCK_SIZES,
   DECISIONS,
@@ -45,7 +45,7 @@ export const TrialEntry = z
     /** Changes that are taken apart, and the address of each way of combining them; null where B is tried whole. */
     apart: z
       .strictObject({
-        changes: z.array(z.enum(CHANGES)).min(APART.least).max(APART.most),
+        changes: z.array(z.enum(CHANGES)).min(FACTORIAL.least).max(FACTORIAL.most),
         addressIds: z.array(Id),
       })
       .refine(({ changes, addressIds }) => addressIds.length === 2 ** changes.length, {
@@ -136,7 +136,7 @@ const EffectShape = z.strictObject({
   change: z
     .int()
     .min(0)
-    .max(APART.most - 1),
+    .max(FACTORIAL.most - 1),
   difference: z.number(),
   interval: z.tuple([z.number(), z.number()]),
   p: z.number().min(0).max(1),
@@ -156,7 +156,7 @@ export const LookEntry = z
     because: z.enum(['pain', 'better', 'worse', 'unclear', 'never shown', 'not seen']),
     evidence: Evidence.nullable(),
     /** What each change did that was taken apart, null for one that was not seen; null where B was tried whole. */
-    effects: z.array(EffectShape.nullable()).min(APART.least).max(APART.most).nullable(),
+    effects: z.array(EffectShape.nullable()).min(FACTORIAL.least).max(FACTORIAL.most).nullable(),
     decision: z.enum(DECISIONS),
     note: text(0, 500),
   })

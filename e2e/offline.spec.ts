@@ -16,6 +16,8 @@ import {
 import type { Page } from '@playwright/test';
 
 test.describe.configure({ mode: 'serial' });
+// The shell that opens with no server is what is tried here.
+test.use({ serviceWorkers: 'allow' });
 
 const landedFor = (
   product: { sql: <Row>(text: string, values?: unknown[]) => Promise<Row[]> },

@@ -1,4 +1,15 @@
-import { drag, expect, figure, openLesson, partAt, press, signIn, test, typeFigure } from './product';
+import {
+  drag,
+  expect,
+  figure,
+  openLesson,
+  partAt,
+  preferenceKept,
+  press,
+  signIn,
+  test,
+  typeFigure,
+} from './product';
 
 test.beforeEach(async ({ page, product }) => {
   await signIn(page, product);
@@ -98,6 +109,7 @@ test('coach’s and student’s view; inches everywhere', async ({ page }) => {
   const lesson = page.url();
   await page.goto(`${new URL(lesson).origin}/settings`);
   await page.getByRole('radio', { name: 'Inches' }).click();
+  await preferenceKept(page, 'length', 'inches');
   await page.goto(lesson);
   await expect(figure(page, 'row-stanceWidth')).toHaveText(`${(cm / 2.54).toFixed(2)} in`);
 });

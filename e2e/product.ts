@@ -10,6 +10,11 @@ export const PASSWORD = 'paper-and-tape';
 export const LANTERN = 'coach@lanternhill.example';
 export const HARBOUR = 'coach@saltharbour.example';
 
+/** The server as one file where the test command made it, else from its sources. */
+const SERVER = process.env.SERVER_BUNDLE
+  ? [process.env.SERVER_BUNDLE]
+  : ['--import', 'tsx', join(ROOT, 'server', 'main.ts')];
+
 const freePort = (): Promise<number> =>
   new Promise((resolve, reject) => {
     const server = createServer();
@@ -23,6 +28,7 @@ const freePort = (): Promise<number> =>
 export class Product {
   private server: ChildProcess | undefined;
   private output = '';
+  private readonly sessions = new Map<string, { name: string; value: string }>();
 
   private constructor(
     private readonly port: number,
@@ -36,7 +42,9 @@ export class Product {
     const name = `e2e_${randomBytes(6).toString('hex')}`;
     const client = new Client({ connectionString: cluster });
     await client.connect();
-    await client.query(`create database ${name}`);
+    // The test command fills a template with the demo once; without one the server fills it itself.
+    const template = process.env.TEST_TEMPLATES ? ' template template_demo' : '';
+    await client.query(`create database ${name}${template}`);
     await client.end();
     const url = new URL(cluster);
     url.pathname = `/${name}`;
@@ -51,7 +59,7 @@ export class Product {
 
   async start(): Promise<void> {
     this.output = '';
-    const server = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'server', 'main.ts')], {
+    const server = spawn(process.execPath, SERVER, {
       cwd: ROOT,
       env: {
         ...process.env,
@@ -84,6 +92,26 @@ export class Product {
     const gone = new Promise((resolve) => server.once('exit', resolve));
     server.kill(signal);
     await gone;
+  }
+
+  /** The cookie of a coach's session, signed in anew where the last one has ended. */
+  async sessionOf(email: string): Promise<{ name: string; value: string; url: string }> {
+    const known = this.sessions.get(email);
+    if (known && (await this.knows(known))) return { ...known, url: this.origin };
+    const answer = await fetch(`${this.origin}/api/session`, {
+      method: 'POST',
+      headers: { origin: this.origin, 'content-type': 'application/json' },
+      body: JSON.stringify({ email, password: PASSWORD }),
+    });
+    const [name, value] = answer.headers.getSetCookie()[0]!.split(';')[0]!.split('=') as [string, string];
+    const session = { name, value };
+    this.sessions.set(email, session);
+    return { ...session, url: this.origin };
+  }
+
+  private async knows({ name, value }: { name: string; value: string }): Promise<boolean> {
+    const answer = await fetch(`${this.origin}/api/session`, { headers: { cookie: `${name}=${value}` } });
+    return answer.ok && (await answer.json()) !== null;
   }
 
   /** Asks the database itself, as its administrator. */
@@ -125,11 +153,14 @@ export const test = base.extend<{ troubles: string[] }, { product: Product }>({
 
 export { expect };
 
+/** Opens the app as a coach who is signed in. */
 export async function signIn(page: Page, product: Product, email = LANTERN): Promise<void> {
+  await page.context().addCookies([await product.sessionOf(email)]);
   await page.goto(`${product.origin}/`);
-  await fillSignIn(page, email);
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
 }
 
+/** Signs in by the form itself. */
 export async function fillSignIn(page: Page, email = LANTERN): Promise<void> {
   await page.getByLabel('E-mail address').fill(email);
   await page.getByLabel('Password').fill(PASSWORD);
@@ -186,4 +217,25 @@ export async function shellKept(page: Page): Promise<void> {
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null, undefined, {
     timeout: 30_000,
   });
+}
+
+/** A preference is on the device: a page that is left at once may not have written it yet. */
+export async function preferenceKept(page: Page, name: string, value: string): Promise<void> {
+  const kept = () =>
+    page.evaluate(
+      (wanted) =>
+        new Promise((resolve, reject) => {
+          const opening = indexedDB.open('pedastance');
+          opening.onerror = () => reject(opening.error);
+          opening.onsuccess = () => {
+            const asked = opening.result.transaction('device').objectStore('device').get('preferences');
+            asked.onsuccess = () => {
+              opening.result.close();
+              resolve((asked.result as Record<string, unknown> | undefined)?.[wanted]);
+            };
+          };
+        }),
+      name,
+    );
+  await expect.poll(kept).toBe(value);
 }

@@ -135,6 +135,10 @@ test('a leg that hurts is not built upon, and the turn says what it cannot know'
   await press(page, 'Keep the screen');
   await expect(page.getByTestId('newest-screen')).toContainText('! hurts: at the end of it');
   await step(page, 'feet');
+  // Feet that only stand as they are drawn say nothing of where the turn ends.
+  await expect(page.getByTestId('turn-panel')).toContainText('Measure both flares first');
+  await typeFigure(page, 'leadFlare', 'Lead flare', '10');
+  await typeFigure(page, 'trailFlare', 'Trail flare', '10');
   await expect(page.getByTestId('turn-panel')).toContainText(
     'Going back: not known, because the trail leg has not been tested. It ends at 55° at the latest.',
   );

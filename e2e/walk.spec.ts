@@ -58,7 +58,8 @@ for (const hand of ['right', 'left'] as const) {
     await page.getByTestId('row-leadShare').click();
     await press(page, 'Weight on lead foot plus 1 %');
     await expect(figure(page, 'row-leadShare')).toHaveText('51 %');
-    await expect(band(page, 'row-leadShare')).toHaveText('● in 47 to 53 %');
+    // A load that is stepped to is known to ± 5 %, and no band is narrower than that.
+    await expect(band(page, 'row-leadShare')).toHaveText('● in 45 to 55 %');
     await drag(page, '[data-part=lead-load]', { x: 0, y: 14 });
     await expect(figure(page, 'row-leadHeelToe')).not.toHaveText('50 %');
 

@@ -1,6 +1,6 @@
 // Measures what the product promises: each figure beside its aim, and its reference from the same run.
 import { join } from 'node:path';
-import { FIRST_LOAD_AIM, kilobytes, measureFirstLoad } from './firstLoad.mjs';
+import { FIRST_LOAD_AIM, emptyAppBytes, kilobytes, measureFirstLoad } from './firstLoad.mjs';
 import { serveForNow } from './serveForNow.mjs';
 import { ROOT, fail, installPackages, must, say } from './tools.mjs';
 import { buildWeb } from './webBuild.mjs';
@@ -9,7 +9,7 @@ const rows = [];
 const figure = (what, value, aim, met, reference = '') => rows.push({ what, value, aim, met, reference });
 
 async function firstLoad() {
-  const { ours, empty, met } = await measureFirstLoad();
+  const { ours, empty, met } = await measureFirstLoad(await emptyAppBytes());
   figure(
     'First load, gzipped JavaScript',
     kilobytes(ours),

@@ -1,9 +1,11 @@
-// All tests: types, lint, format, Jest, the web build, its size, and Playwright against the real thing.
+// All tests, in two lanes side by side: types, lint, format and the core's own in one, the web build
+// and what needs a database in the other; then Playwright against the real thing, on both cores.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { openThrowawayCluster } from './database.mjs';
-import { FIRST_LOAD_AIM, kilobytes, measureFirstLoad } from './firstLoad.mjs';
-import { ROOT, fail, installDebian, installPackages, run, say } from './tools.mjs';
+import { FIRST_LOAD_AIM, keptEmptyApp, kilobytes, measureFirstLoad } from './firstLoad.mjs';
+import { bundleServer } from './serverBundle.mjs';
+import { ROOT, fail, installDebian, installPackages, must, run, say } from './tools.mjs';
 import { buildWeb } from './webBuild.mjs';
 
 const TYPE_CHECKED = [
@@ -15,8 +17,8 @@ const TYPE_CHECKED = [
   'e2e',
   'bench/emptyApp',
 ];
-const JEST_ROOMS = ['core', 'contract', 'server', 'app'];
 const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
+const CRUISED = ['core', 'contract', 'server', 'app', '--config', '.dependency-cruiser.cjs'];
 
 const total = { passed: 0, failed: 0 };
 
@@ -30,44 +32,54 @@ function count(what, passed, failed) {
   );
 }
 
+const since = (startedAt) => `${Math.round((Date.now() - startedAt) / 1000)} s`;
+
 /** A check that is one program's exit code. */
 async function check(what, command, args) {
   const startedAt = Date.now();
   const { code, output } = await run(command, args, { quiet: true });
   if (code !== 0) say(output);
-  count(`${what} (${Math.round((Date.now() - startedAt) / 1000)} s)`, code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+  count(`${what} (${since(startedAt)})`, code === 0 ? 1 : 0, code === 0 ? 0 : 1);
+}
+
+/** Work of our own that fails by throwing. */
+async function attempt(what, work) {
+  const startedAt = Date.now();
+  try {
+    await work();
+    count(`${what} (${since(startedAt)})`, 1, 0);
+  } catch (error) {
+    say(error.message);
+    count(`${what} (${since(startedAt)})`, 0, 1);
+  }
 }
 
 const readJson = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined);
 
-async function jest(room, environment) {
-  const report = join(ROOT, 'test-results', `jest-${room}.json`);
+async function jest(workspace, environment) {
+  const startedAt = Date.now();
+  const report = join(ROOT, 'test-results', `jest-${workspace}.json`);
   rmSync(report, { force: true });
-  const args = ['jest', '--selectProjects', room, '--json', '--outputFile', report, '--silent'];
-  const { output } = await run('npx', args, { quiet: true, env: environment });
+  const args = ['jest', '--selectProjects', workspace, '--maxWorkers=1', '--json', '--outputFile', report];
+  const { output } = await run('npx', [...args, '--silent'], { quiet: true, env: environment });
   const result = readJson(report);
   if (!result?.success) say(output.replace(/^\{.*\}$/m, ''));
   const crashed = result ? result.numRuntimeErrorTestSuites : 1;
-  count(`Jest, ${room}`, result?.numPassedTests ?? 0, (result?.numFailedTests ?? 0) + crashed);
-}
-
-async function build() {
-  try {
-    await buildWeb();
-    count('The production web build', 1, 0);
-  } catch (error) {
-    say(error.message);
-    count('The production web build', 0, 1);
-  }
+  count(
+    `Jest, ${workspace} (${since(startedAt)})`,
+    result?.numPassedTests ?? 0,
+    (result?.numFailedTests ?? 0) + crashed,
+  );
 }
 
 async function size() {
-  const { ours, empty, ratio, met } = await measureFirstLoad();
+  const { ours, empty, ratio, met } = await measureFirstLoad(await keptEmptyApp());
   const words = `${kilobytes(ours)} gzipped, ${ratio.toFixed(3)} times the empty app's ${kilobytes(empty)}, at most ${FIRST_LOAD_AIM}`;
   count(`First load: ${words}`, met ? 1 : 0, met ? 0 : 1);
 }
 
 async function playwright(environment) {
+  const startedAt = Date.now();
   const report = join(ROOT, 'test-results', 'report.json');
   rmSync(report, { force: true });
   await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
@@ -76,36 +88,47 @@ async function playwright(environment) {
   const stats = readJson(report)?.stats;
   // A test that was skipped because one before it failed did not pass.
   count(
-    'Playwright',
+    `Playwright (${since(startedAt)})`,
     stats?.expected ?? 0,
     (stats?.unexpected ?? 0) + (stats?.flaky ?? 0) + (stats?.skipped ?? 0),
   );
 }
 
+/** What needs nothing but the sources. */
+async function readingLane(environment) {
+  for (const room of TYPE_CHECKED) await check(`Types, ${room}`, 'npx', ['tsc', '-p', room]);
+  await check('Rooms and arrows', 'npx', ['depcruise', ...CRUISED, '--output-type', 'err']);
+  await check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await check('Format', 'npx', ['prettier', '--check', '.']);
+  await jest('core', environment);
+}
+
+/** What is built, and what needs a database. */
+async function buildingLane(environment) {
+  await attempt('The production web build', buildWeb);
+  await size();
+  for (const workspace of ['server', 'app', 'contract']) await jest(workspace, environment);
+}
+
+/** The databases that suites clone, filled once. */
+const makeTemplates = (environment) =>
+  must('Filling the template databases', process.execPath, ['--import', 'tsx', 'server/test/templates.ts'], {
+    quiet: true,
+    env: environment,
+  });
+
 async function test() {
-  await installPackages();
-  if (!existsSync(CHROMIUM)) await installDebian(['chromium'], 'Chromium');
+  await Promise.all([
+    installPackages(),
+    existsSync(CHROMIUM) ? undefined : installDebian(['chromium'], 'Chromium'),
+  ]);
   const cluster = await openThrowawayCluster();
-  const environment = { TEST_DATABASE_URL: cluster.adminUrl };
+  const environment = { TEST_DATABASE_URL: cluster.adminUrl, TEST_TEMPLATES: '1' };
   mkdirSync(join(ROOT, 'test-results'), { recursive: true });
   try {
-    for (const room of TYPE_CHECKED) await check(`Types, ${room}`, 'npx', ['tsc', '-p', room]);
-    await check('Rooms', 'npx', [
-      'depcruise',
-      'core',
-      'contract',
-      'server',
-      'app',
-      '--config',
-      '.dependency-cruiser.cjs',
-      '--output-type',
-      'err',
-    ]);
-    await check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-    await check('Format', 'npx', ['prettier', '--check', '.']);
-    for (const room of JEST_ROOMS) await jest(room, environment);
-    await build();
-    await size();
+    environment.SERVER_BUNDLE = await bundleServer();
+    await makeTemplates(environment);
+    await Promise.all([readingLane(environment), buildingLane(environment)]);
     await playwright(environment);
   } finally {
     await cluster.stop();

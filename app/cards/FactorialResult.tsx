@@ -1,5 +1,5 @@
-import { apartSentence, effectSentences, OUTCOME_WORDS, type Speech } from '@pedastance/core/phrases';
-import { APART_LEVEL, made, OUTCOME_DEFINITIONS, type ApartVerdict } from '@pedastance/core/trial';
+import { factorialSentence, effectSentences, OUTCOME_WORDS, type Speech } from '@pedastance/core/phrases';
+import { FACTORIAL_LEVEL, made, OUTCOME_DEFINITIONS, type FactorialVerdict } from '@pedastance/core/trial';
 import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../ui/Words';
 import { figureName } from '../domain/sentences';
@@ -9,20 +9,20 @@ import type { Trial } from '../domain/trials';
 const SHAPES = { helps: '●', hurts: '▼', 'not shown': '◐' } as const;
 
 /** What each of the changes did by itself, every shot with it beside every shot without. */
-export function ApartResult({
+export function FactorialResult({
   trial,
   verdict,
   speech,
 }: {
   trial: Trial;
-  verdict: ApartVerdict;
+  verdict: FactorialVerdict;
   speech: Speech;
 }) {
   const { apart, primary, mishits, source } = trial.entry;
   if (!apart) return null;
-  const level = APART_LEVEL / apart.changes.length;
+  const level = FACTORIAL_LEVEL / apart.changes.length;
   const shotsBy = (change: number) =>
-    trial.apartShots.flatMap(({ place, ...hit }) =>
+    trial.factorialShots.flatMap(({ place, ...hit }) =>
       place.warmUp
         ? []
         : [
@@ -39,7 +39,7 @@ export function ApartResult({
   return (
     <View className="gap-2" testID="trial-result">
       <Body className="text-lg font-semibold" testID="verdict">
-        {apartSentence(verdict)}
+        {factorialSentence(verdict)}
       </Body>
       {source === 'simulated monitor' && (
         <Quiet>A simulated student hit these shots, and a simulated monitor measured them.</Quiet>

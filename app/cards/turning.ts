@@ -8,7 +8,7 @@ import {
   turningFeet,
 } from '@pedastance/core/turn';
 import { useMemo } from 'react';
-import { useReckoning } from '../workers/useReckoning';
+import { useComputation } from '../workers/useComputation';
 
 /** A body on its feet, and how far both ways of turning get on them. */
 export interface Turning {
@@ -34,7 +34,7 @@ export function useBudgets(
     return body && feet && { body, feet, goal };
   }, [body, setup, lift, goal]);
   const question = useMemo(() => of && { ask: 'budgets' as const, of }, [of]);
-  const { answer } = useReckoning(question);
+  const { answer } = useComputation(question);
   return useMemo(() => {
     if (!of) return null;
     const undrawn = (turn: 'back' | 'through') => turnBudget(turn, of.body, of.feet, of.goal, { draws: 0 });

@@ -1,12 +1,6 @@
 import type { LogEntry } from '@pedastance/contract';
 import type { PathShot } from '@pedastance/core/path';
 import { addressesIn, standingShots } from './trials';
-import { type Setup, uncertaintyOf } from '@pedastance/core/setup';
-import { measuredOf } from './measured';
-
-/** Feet of which the line and the ball were measured; of others nobody knows what bent the path. */
-const tellsOfPath = (setup: Setup): boolean =>
-  uncertaintyOf(measuredOf(setup), 'stanceLine') !== null && setup.measured.ballAlong !== undefined;
 
 /** Shots of a student that tell of the path, each with the setup it was hit from; mishits tell nothing of it. */
 export function pathShotsOf(entries: readonly LogEntry[], studentId: string): PathShot[] {
@@ -14,7 +8,7 @@ export function pathShotsOf(entries: readonly LogEntry[], studentId: string): Pa
   const addresses = addressesIn(own);
   return standingShots(own).flatMap(({ addressId, place, shots }) => {
     const address = addresses.get(addressId);
-    if (!address || place?.warmUp || !tellsOfPath(address.setup)) return [];
+    if (!address || place?.warmUp) return [];
     const { setup, clubLengthInches } = address;
     return shots.flatMap(({ path, mishit }) =>
       path === undefined || mishit ? [] : [{ setup, clubLengthInches, path }],

@@ -113,7 +113,7 @@ test('changes taken apart: each way has its address, and a shot its way', () => 
   const ways = ['a', 'one', 'two', 'b'].map(address);
   const hit = shot('1', 2, { trialId: 'x', place: { warmUp: false, block: 0, cell: 2 } });
   const [found] = trialsOf([apart, ...ways, hit], 's');
-  expect(found!.apartShots.map(({ place }) => place)).toEqual([{ warmUp: false, block: 0, cell: 2 }]);
+  expect(found!.factorialShots.map(({ place }) => place)).toEqual([{ warmUp: false, block: 0, cell: 2 }]);
   expect(found!.shots).toEqual([]);
   expect([0, 1, 2, 3].map((way) => wayName(found!, way))).toEqual(['A', 'A1', 'A2', 'B']);
   expect(nextIn(found!, new Date('2026-05-01T10:05:00Z'))).toMatchObject({

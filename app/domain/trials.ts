@@ -1,9 +1,9 @@
 import type { AddressEntry, LogEntry, LookEntry, ShotsEntry, TrialEntry } from '@pedastance/contract';
 import {
   made,
-  nextApart,
+  nextInFactorial,
   nextOf,
-  type ApartShot,
+  type FactorialShot,
   type Arm,
   type Look,
   type TrialPlan,
@@ -27,7 +27,7 @@ export interface Trial {
   /** In the order they were hit, those taken back left out; warm-ups, and shots of one of the two setups. */
   shots: (TrialShot & Hit)[];
   /** The same of a trial that takes changes apart. */
-  apartShots: (ApartShot & Hit)[];
+  factorialShots: (FactorialShot & Hit)[];
   looks: Of<LookEntry>[];
 }
 
@@ -51,20 +51,20 @@ export function standingShots(entries: readonly LogEntry[]): Of<ShotsEntry>[] {
 }
 
 /** A trial's shots with their places, in the one order or the other. */
-function placedShots(entries: readonly Of<ShotsEntry>[]): Pick<Trial, 'shots' | 'apartShots'> {
-  const placed: Pick<Trial, 'shots' | 'apartShots'> = { shots: [], apartShots: [] };
+function placedShots(entries: readonly Of<ShotsEntry>[]): Pick<Trial, 'shots' | 'factorialShots'> {
+  const placed: Pick<Trial, 'shots' | 'factorialShots'> = { shots: [], factorialShots: [] };
   for (const { id, madeAt, place, sitting, shots } of entries) {
     for (const shot of shots) {
       const hit = { id, madeAt, sitting, shot };
       if (!place) continue;
       if (place.warmUp) {
         placed.shots.push({ ...hit, place });
-        placed.apartShots.push({ ...hit, place });
+        placed.factorialShots.push({ ...hit, place });
         continue;
       }
       const { block, arm, cell } = place;
       if (arm !== undefined) placed.shots.push({ ...hit, place: { warmUp: false, block, arm } });
-      if (cell !== undefined) placed.apartShots.push({ ...hit, place: { warmUp: false, block, cell } });
+      if (cell !== undefined) placed.factorialShots.push({ ...hit, place: { warmUp: false, block, cell } });
     }
   }
   return placed;
@@ -113,11 +113,14 @@ export function decided({ looks }: Pick<Trial, 'looks'>): 'keep' | 'drop' | null
 const SITTING_ENDS_MS = 3 * 60 * 60 * 1000;
 
 /** Every shot of a trial, of whichever kind it is. */
-export const hitsOf = ({ entry, shots, apartShots }: Trial): readonly ((TrialShot | ApartShot) & Hit)[] =>
-  entry.apart ? apartShots : shots;
+export const hitsOf = ({
+  entry,
+  shots,
+  factorialShots,
+}: Trial): readonly ((TrialShot | FactorialShot) & Hit)[] => (entry.apart ? factorialShots : shots);
 
 /** The way a shot was stood, by its place among the ways; warm-ups are stood as today. */
-export function wayOf(place: TrialShot['place'] | ApartShot['place']): number {
+export function wayOf(place: TrialShot['place'] | FactorialShot['place']): number {
   if (place.warmUp) return 0;
   return 'cell' in place ? place.cell : place.arm === 'A' ? 0 : 1;
 }
@@ -139,11 +142,11 @@ export type NextShot = Exclude<NextUp, { kind: 'look' }>;
 
 /** What comes next in a trial by its log. */
 export function nextIn(trial: Trial, now: Date): NextUp {
-  const { entry, shots, apartShots, looks } = trial;
+  const { entry, shots, factorialShots, looks } = trial;
   const plan = planOf(trial);
   const sitting = sittingNow(trial, now);
   if (entry.apart) {
-    const next = nextApart(plan, entry.apart.changes.length, apartShots, sitting);
+    const next = nextInFactorial(plan, entry.apart.changes.length, factorialShots, sitting);
     if (next.kind === 'look') return { kind: 'look', look: 1 };
     return next.kind === 'warm-up' ? { ...next, way: 0 } : { ...next, way: next.cell };
   }

@@ -1,7 +1,7 @@
 import type { LogEntry, NewBuild, NewScreen, Problem, SignIn, StandIn, Student } from '@pedastance/contract';
 import { OWNER_HEADER, type Identity } from '@pedastance/contract/owner';
 import type { HouseMethod } from '@pedastance/core/method';
-import { ROUTES, type Writing } from './letter';
+import { ROUTES, type Writing } from './queuedWrite';
 
 /** The server did not answer, or could not just now: keep everything and try again. */
 export class ServerAway extends Error {}
@@ -13,7 +13,7 @@ export class Refused extends Error {
   }
 }
 
-const PATIENCE_MS = 15_000;
+const TIMEOUT_MS = 15_000;
 const AWAY_FROM_STATUS = 500;
 
 async function ask(method: string, path: string, owner: string | null, body?: unknown): Promise<Response> {
@@ -22,7 +22,7 @@ async function ask(method: string, path: string, owner: string | null, body?: un
     response = await fetch(path, {
       method,
       credentials: 'same-origin',
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      signal: AbortSignal.timeout(TIMEOUT_MS),
       headers: {
         accept: 'application/json',
         ...(owner && { [OWNER_HEADER]: owner }),

@@ -1,6 +1,6 @@
 import { openDB, type IDBPDatabase } from 'idb';
 import type { Schema } from './schema';
-import { bringUp } from './upgrade';
+import { upgradeDevice } from './upgrade';
 
 export type DeviceDatabase = IDBPDatabase<Schema>;
 /** Copies of what the server has; a sign-out may remove them, never the drafts or the outbox. */
@@ -21,7 +21,7 @@ export function deviceDatabase(): Promise<DeviceDatabase> {
           .createIndex('byStudent', ['owner', 'studentId']);
       if (before > 0) {
         if (before < 2) ofStudents('screens');
-        return bringUp(transaction);
+        return upgradeDevice(transaction);
       }
       database.createObjectStore('device');
       for (const name of ['students', 'methods', 'drafts'] as const) {

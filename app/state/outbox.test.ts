@@ -1,7 +1,7 @@
 import type { Identity } from '@pedastance/contract';
 import { useAccount } from './account';
 import { deviceDatabase } from './database';
-import { closeOutbox, discardLetter, openOutbox, post, sendLetters, useOutbox, type Post } from './outbox';
+import { closeOutbox, discardWrite, openOutbox, post, sendQueue, useOutbox, type Post } from './outbox';
 import { closeRecords, openRecords, useRecords } from './records';
 
 const identity = (name: string): Identity => ({
@@ -82,7 +82,7 @@ test('while the server is away they stay, and each goes out once it is back', as
   // Nothing after the first is tried while the server is away.
   expect(sent).toHaveLength(1);
   away = false;
-  await sendLetters();
+  await sendQueue();
   expect(sent.slice(1).map((letter) => letter.body.id)).toEqual(['one', 'two']);
   expect(useOutbox.getState().letters).toEqual([]);
   expect(useRecords.getState().serverAway).toBe(false);
@@ -105,7 +105,7 @@ test('a refused letter waits for the coach and holds back its student’s later 
     ['bad', 422],
     ['after', undefined],
   ]);
-  await discardLetter(letters[0]!);
+  await discardWrite(letters[0]!);
   await settle();
   expect(sent.map((letter) => letter.body.id)).toEqual(['bad', 'other', 'after']);
   expect(useOutbox.getState().letters).toEqual([]);
@@ -117,7 +117,7 @@ test('an expired session keeps everything and sends nothing more', async () => {
   await settle();
   expect(useAccount.getState().status).toBe('expired');
   expect(sent).toHaveLength(1);
-  await sendLetters();
+  await sendQueue();
   expect(sent).toHaveLength(1);
   expect(useOutbox.getState().letters).toHaveLength(2);
 });
@@ -131,7 +131,7 @@ test('another coach sees none of it and sends none of it', async () => {
   await openOutbox('academy-bo:bo');
   expect(useOutbox.getState().letters).toEqual([]);
   const sent = serverAnswering(() => 201);
-  await sendLetters();
+  await sendQueue();
   await settle();
   expect(sent).toEqual([]);
   expect(away).toHaveLength(1);

@@ -3,23 +3,23 @@ import { create } from 'zustand';
 import { currentOwner, sessionExpired, useAccount } from './account';
 import { api, isSignedOut, Refused, ServerAway } from './api';
 import { deviceDatabase } from './database';
-import { waitsFor, type Letter, type Writing } from './letter';
-import { keepAnswer, openRecords, showLetters, useRecords } from './records';
+import { dependsOn, type QueuedWrite, type Writing } from './queuedWrite';
+import { keepAnswer, openRecords, showQueued, useRecords } from './records';
 
 interface Outbox {
   /** This coach's letters only, in the order they were made. */
-  letters: Letter[];
+  letters: QueuedWrite[];
   sending: boolean;
 }
 
 export const useOutbox = create<Outbox>(() => ({ letters: [], sending: false }));
 
-const FIRST_WAIT_MS = 2_000;
-const LONGEST_WAIT_MS = 30_000;
+const FIRST_RETRY_MS = 2_000;
+const LONGEST_RETRY_MS = 30_000;
 /** Tabs of one browser take turns at sending. */
 const LOCK = 'pedastance-outbox';
 
-let wait = FIRST_WAIT_MS;
+let wait = FIRST_RETRY_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 /** Shows the letters of the coach who is signed in. */
@@ -46,18 +46,18 @@ export interface Post {
 export async function post(posts: readonly Post[]): Promise<void> {
   const owner = currentOwner();
   if (!owner) throw new Error('nobody is signed in');
-  const letters = posts.map((each): Letter => ({ ...each, owner, refusal: null }));
+  const letters = posts.map((each): QueuedWrite => ({ ...each, owner, refusal: null }));
   const transaction = (await deviceDatabase()).transaction('outbox', 'readwrite');
   for (const letter of letters) void transaction.store.add(letter);
   await transaction.done;
-  showLetters(letters);
+  showQueued(letters);
   await openOutbox(owner);
-  void sendLetters();
+  void sendQueue();
 }
 
 type Outcome = 'sent' | 'refused' | 'stop';
 
-async function sendOne(owner: string, letter: Letter): Promise<Outcome> {
+async function sendOne(owner: string, letter: QueuedWrite): Promise<Outcome> {
   const database = await deviceDatabase();
   try {
     const answer = await api.write(owner, letter.writing);
@@ -77,7 +77,7 @@ async function sendOne(owner: string, letter: Letter): Promise<Outcome> {
 }
 
 /** Shows that a letter is gone, without reading all the others again. */
-const letGo = (sent: Letter): void =>
+const removeSent = (sent: QueuedWrite): void =>
   useOutbox.setState(({ letters }) => ({
     letters: letters.filter(({ sequence }) => sequence !== sent.sequence),
   }));
@@ -86,12 +86,12 @@ const letGo = (sent: Letter): void =>
 async function sendAll(owner: string): Promise<boolean> {
   const waiting = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
   const heldBack = new Set(waiting.filter((letter) => letter.refusal).map((letter) => letter.subjectId));
-  const isHeldBack = (letter: Letter) => waitsFor(letter).some((subject) => heldBack.has(subject));
+  const isHeldBack = (letter: QueuedWrite) => dependsOn(letter).some((subject) => heldBack.has(subject));
   for (const letter of waiting) {
     if (currentOwner() !== owner) return true;
     if (letter.refusal || isHeldBack(letter)) continue;
     const outcome = await sendOne(owner, letter);
-    if (outcome === 'sent') letGo(letter);
+    if (outcome === 'sent') removeSent(letter);
     else await openOutbox(owner);
     if (outcome === 'stop') return false;
     if (outcome === 'refused') heldBack.add(letter.subjectId);
@@ -99,14 +99,14 @@ async function sendAll(owner: string): Promise<boolean> {
   return true;
 }
 
-function tryLater(): void {
+function scheduleRetry(): void {
   clearTimeout(timer);
-  timer = setTimeout(() => void sendLetters(), wait);
-  wait = Math.min(wait * 2, LONGEST_WAIT_MS);
+  timer = setTimeout(() => void sendQueue(), wait);
+  wait = Math.min(wait * 2, LONGEST_RETRY_MS);
 }
 
 /** Sends the signed-in coach's letters, and keeps trying while the server is away. */
-export async function sendLetters(): Promise<void> {
+export async function sendQueue(): Promise<void> {
   const owner = currentOwner();
   if (!owner || useAccount.getState().status !== 'signed in') return;
   clearTimeout(timer);
@@ -116,38 +116,38 @@ export async function sendLetters(): Promise<void> {
     through = await navigator.locks.request(LOCK, () => sendAll(owner));
   } finally {
     useOutbox.setState({ sending: false });
-    if (through) wait = FIRST_WAIT_MS;
-    else tryLater();
+    if (through) wait = FIRST_RETRY_MS;
+    else scheduleRetry();
   }
 }
 
 /** Tries at once, when there is reason to think that the server is back. */
-export function trySoon(): void {
-  wait = FIRST_WAIT_MS;
-  void sendLetters();
+export function retryNow(): void {
+  wait = FIRST_RETRY_MS;
+  void sendQueue();
 }
 
 /** Takes back a refusal and sends again. */
-export async function sendAgain(letter: Letter): Promise<void> {
+export async function sendAgain(letter: QueuedWrite): Promise<void> {
   await (await deviceDatabase()).put('outbox', { ...letter, refusal: null });
-  trySoon();
+  retryNow();
 }
 
 /** Sends a stale edit again, as a new one made from what the student is now. */
-export async function putOver(letter: Letter, currentVersion: number): Promise<void> {
+export async function putOver(letter: QueuedWrite, currentVersion: number): Promise<void> {
   if (letter.writing.route !== 'student edit') return;
   const body = { ...letter.writing.body, id: newId(), version: currentVersion };
   await (
     await deviceDatabase()
   ).put('outbox', { ...letter, writing: { route: 'student edit', body }, refusal: null });
-  trySoon();
+  retryNow();
 }
 
 /**
  * Sends a stale version of a method again as a method of its own. What was read with it on this
  * device and waits is made to say so.
  */
-export async function keepAsOwnMethod(letter: Letter): Promise<void> {
+export async function keepAsOwnMethod(letter: QueuedWrite): Promise<void> {
   if (letter.writing.route !== 'method') return;
   const { methodId, version } = letter.writing.body;
   const own = newId();
@@ -171,13 +171,13 @@ export async function keepAsOwnMethod(letter: Letter): Promise<void> {
   await transaction.done;
   await openRecords(letter.owner);
   await openOutbox(letter.owner);
-  trySoon();
+  retryNow();
 }
 
 /** Removes a refused letter for good; only ever on the coach's word. */
-export async function discardLetter(letter: Letter): Promise<void> {
+export async function discardWrite(letter: QueuedWrite): Promise<void> {
   await (await deviceDatabase()).delete('outbox', letter.sequence!);
   await openRecords(letter.owner);
   await openOutbox(letter.owner);
-  trySoon();
+  retryNow();
 }

@@ -4,7 +4,7 @@ import { create } from 'zustand';
 import { sessionExpired } from './account';
 import { api, isSignedOut, ServerAway } from './api';
 import { COPIES, deviceDatabase, ownedBy } from './database';
-import type { Letter, Writing } from './letter';
+import type { QueuedWrite, Writing } from './queuedWrite';
 
 /** What the device knows of one coach's academy; the server's copy and what waits to be sent. */
 interface Records {
@@ -83,14 +83,14 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
 }
 
 /** An entry on its way, shown in the log as it will be; `receivedAt` is empty until it landed. */
-const entryOnItsWay = (letter: Letter): LogEntry | null =>
+const queuedEntry = (letter: QueuedWrite): LogEntry | null =>
   letter.writing.route === 'entry'
     ? { ...letter.writing.body, studentId: letter.subjectId, receivedAt: '' }
     : null;
 
-function withLetters(records: Written & Pick<Records, 'entries'>, letters: readonly Letter[]) {
+function withQueued(records: Written & Pick<Records, 'entries'>, letters: readonly QueuedWrite[]) {
   return letters.reduce((sum, letter) => {
-    const entry = entryOnItsWay(letter);
+    const entry = queuedEntry(letter);
     const next = { ...sum, ...applied(sum, letter.writing) };
     if (entry && !sum.entries[entry.id]) next.entries = { ...next.entries, [entry.id]: entry };
     return next;
@@ -98,10 +98,10 @@ function withLetters(records: Written & Pick<Records, 'entries'>, letters: reado
 }
 
 /** Shows a letter's contents at once. */
-export const showLetters = (letters: readonly Letter[]): void =>
-  useRecords.setState((records) => withLetters(records, letters));
+export const showQueued = (letters: readonly QueuedWrite[]): void =>
+  useRecords.setState((records) => withQueued(records, letters));
 
-const lettersOf = async (owner: string): Promise<Letter[]> =>
+const queueOf = async (owner: string): Promise<QueuedWrite[]> =>
   (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
 
 /**
@@ -149,7 +149,7 @@ export async function openRecords(owner: string): Promise<void> {
     methods: values(methods) as HouseMethod[],
     entries: byId<LogEntry>(values(entries)),
   };
-  const shown = withLetters(kept, await lettersOf(owner));
+  const shown = withQueued(kept, await queueOf(owner));
   if (useRecords.getState().owner !== owner) return;
   useRecords.setState({ ...shown, loaded: true });
 }
@@ -187,15 +187,15 @@ export async function refreshStudents(owner: string): Promise<void> {
   try {
     const [answered, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
     // A letter leaves when its answer is kept: looked at before the kept ones, none is missed between.
-    const early = await lettersOf(owner);
+    const early = await queueOf(owner);
     const students = await keepStudents(owner, answered);
     const transaction = (await deviceDatabase()).transaction('methods', 'readwrite');
     for (const value of methods) void transaction.store.put(methodRow(owner, value));
     await transaction.done;
-    const letters = [...early, ...(await lettersOf(owner))];
+    const letters = [...early, ...(await queueOf(owner))];
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState((records) => ({
-      ...withLetters({ ...records, students: withAnswered(records.students, students), methods }, letters),
+      ...withQueued({ ...records, students: withAnswered(records.students, students), methods }, letters),
       serverAway: false,
       loaded: true,
     }));
@@ -208,7 +208,7 @@ export async function refreshStudents(owner: string): Promise<void> {
 export async function refreshStudent(owner: string, id: string): Promise<void> {
   try {
     const { student: answered, builds, screens, entries } = await api.student(owner, id);
-    const early = await lettersOf(owner);
+    const early = await queueOf(owner);
     const [student] = await keepStudents(owner, [answered]);
     const transaction = (await deviceDatabase()).transaction(['builds', 'screens', 'entries'], 'readwrite');
     for (const value of builds)
@@ -218,10 +218,10 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
     for (const value of entries)
       void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
     await transaction.done;
-    const letters = [...early, ...(await lettersOf(owner))];
+    const letters = [...early, ...(await queueOf(owner))];
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState((records) => ({
-      ...withLetters(
+      ...withQueued(
         {
           students: { ...records.students, [id]: student! },
           builds: { ...records.builds, ...byId(builds) },
@@ -241,7 +241,7 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
 }
 
 /** Keeps the server's answer to a letter as the record it is. */
-export async function keepAnswer(owner: string, letter: Letter, answer: unknown): Promise<void> {
+export async function keepAnswer(owner: string, letter: QueuedWrite, answer: unknown): Promise<void> {
   const database = await deviceDatabase();
   const { route } = letter.writing;
   if (route === 'student' || route === 'student edit') {

@@ -2,7 +2,7 @@ import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contrac
 import type { HouseMethod } from '@pedastance/core/method';
 import type { DBSchema } from 'idb';
 import type { LessonDraft } from '../domain/lessonDraft';
-import type { Letter } from './letter';
+import type { QueuedWrite } from './queuedWrite';
 
 /** Everything on the device belongs to one academy and one instructor, named by `owner`. */
 interface Owned {
@@ -25,5 +25,5 @@ export interface Schema extends DBSchema {
   screens: OfStudent<NewScreen>;
   entries: OfStudent<LogEntry>;
   drafts: ById<LessonDraft>;
-  outbox: { key: number; value: Letter; indexes: { byOwner: string } };
+  outbox: { key: number; value: QueuedWrite; indexes: { byOwner: string } };
 }

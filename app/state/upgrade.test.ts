@@ -85,7 +85,12 @@ async function keptBefore(): Promise<void> {
         .createIndex('byOwner', 'owner');
     },
   });
-  const row = (value: { id: string }) => ({ owner: OWNER, id: value.id, studentId: 'student', value });
+  const row = (value: { id: string; [field: string]: unknown }) => ({
+    owner: OWNER,
+    id: value.id,
+    studentId: 'student',
+    value,
+  });
   await database.put('entries', row(CHANGE));
   await database.put('screens', row(SCREEN));
   await database.put('entries', row(ADDRESS));

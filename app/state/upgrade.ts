@@ -4,7 +4,7 @@ import type { Finding } from '@pedastance/core/reading';
 import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './schema';
 import type { LessonDraft } from '../domain/lessonDraft';
-import type { Letter } from './letter';
+import type { QueuedWrite } from './queuedWrite';
 import {
   type ChangeName,
   upgradedSetup,
@@ -32,7 +32,7 @@ const renamedChange = (change: string): ChangeName =>
   (change === 'ballOut' ? 'leadToeOut' : change) as ChangeName;
 
 /** An entry of any earlier shape in today's. */
-export function wholeEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
+export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
   if (entry.kind === 'address') return { ...entry, setup: upgradedSetup(entry.setup) };
   if (entry.kind === 'trial' && entry.apart) {
     return { ...entry, apart: { ...entry.apart, changes: entry.apart.changes.map(renamedChange) } };
@@ -44,7 +44,7 @@ export function wholeEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Ent
 }
 
 /** A screen from before the way of taking an angle told how sure it was, in today's shape. */
-export const wholeScreen = <Taken extends Screen>(screen: Taken): Taken => ({
+export const upgradedScreen = <Taken extends Screen>(screen: Taken): Taken => ({
   ...screen,
   items: screen.items.map((item) => ({ ...item, uncertainty: item.uncertainty ?? null })),
 });
@@ -56,7 +56,7 @@ interface EarlierDraft {
 }
 
 /** Today's setup of a lesson in progress, measured in what the coach had placed or noted. */
-function wholeSetup(setup: Setup, { feetPlaced = false, balanceNoted = false }: EarlierDraft): Setup {
+function upgradedDraftSetup(setup: Setup, { feetPlaced = false, balanceNoted = false }: EarlierDraft): Setup {
   if ((setup as Partial<Setup>).measured) return setup;
   const whole = upgradedSetup(setup);
   const names = [...(feetPlaced ? FEET_FIGURES : []), ...(balanceNoted ? LOAD_FIGURES : [])];
@@ -64,42 +64,42 @@ function wholeSetup(setup: Setup, { feetPlaced = false, balanceNoted = false }: 
 }
 
 /** A lesson in progress of any earlier shape in today's. */
-function wholeDraft({ feetPlaced, balanceNoted, ...draft }: LessonDraft & EarlierDraft): LessonDraft {
+function upgradedDraft({ feetPlaced, balanceNoted, ...draft }: LessonDraft & EarlierDraft): LessonDraft {
   return {
     ...draft,
     begun: draft.begun ?? draft.recorded.length > 0,
     shoulderGoal: draft.shoulderGoal ?? LIFTED_NOTHING.shoulderGoal,
-    screen: draft.screen && wholeScreen(draft.screen),
-    setup: draft.setup && wholeSetup(draft.setup, { feetPlaced, balanceNoted }),
+    screen: draft.screen && upgradedScreen(draft.screen),
+    setup: draft.setup && upgradedDraftSetup(draft.setup, { feetPlaced, balanceNoted }),
     agreed: draft.agreed && upgradedSetup(draft.agreed),
   };
 }
 
 /** A letter of any earlier shape in today's. */
-function wholeLetter({ studentId, ...letter }: Letter & { studentId?: string }): Letter {
+function upgradedWrite({ studentId, ...letter }: QueuedWrite & { studentId?: string }): QueuedWrite {
   const { writing } = letter;
   const subjectId = letter.subjectId ?? studentId;
   if (writing.route === 'screen') {
-    return { ...letter, subjectId, writing: { route: 'screen', body: wholeScreen(writing.body) } };
+    return { ...letter, subjectId, writing: { route: 'screen', body: upgradedScreen(writing.body) } };
   }
   if (writing.route !== 'entry') return { ...letter, subjectId };
-  return { ...letter, subjectId, writing: { route: 'entry', body: wholeEntry(writing.body) } };
+  return { ...letter, subjectId, writing: { route: 'entry', body: upgradedEntry(writing.body) } };
 }
 
 /** Brings what a device kept in an earlier shape to today's; nothing is lost. */
-export async function bringUp(
+export async function upgradeDevice(
   transaction: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>,
 ): Promise<void> {
   for (let at = await transaction.objectStore('outbox').openCursor(); at; at = await at.continue()) {
-    await at.update(wholeLetter(at.value));
+    await at.update(upgradedWrite(at.value));
   }
   for (let at = await transaction.objectStore('entries').openCursor(); at; at = await at.continue()) {
-    await at.update({ ...at.value, value: wholeEntry(at.value.value) });
+    await at.update({ ...at.value, value: upgradedEntry(at.value.value) });
   }
   for (let at = await transaction.objectStore('screens').openCursor(); at; at = await at.continue()) {
-    await at.update({ ...at.value, value: wholeScreen(at.value.value) });
+    await at.update({ ...at.value, value: upgradedScreen(at.value.value) });
   }
   for (let at = await transaction.objectStore('drafts').openCursor(); at; at = await at.continue()) {
-    await at.update({ ...at.value, value: wholeDraft(at.value.value) });
+    await at.update({ ...at.value, value: upgradedDraft(at.value.value) });
   }
 }

@@ -9,6 +9,7 @@ import {
   setBallAlong,
   setSetback,
   dropFoot,
+  MEASURED_BEFORE,
   startingSetup,
   type Setup,
 } from '..';
@@ -22,7 +23,7 @@ const knowingNothing = (size: number): NormalInverseGamma => ({
   rate: 0,
 });
 
-const START = startingSetup(build(), 37);
+const START = { ...startingSetup(build(), 37), measured: MEASURED_BEFORE };
 
 /** Feet set back, ball moved and load moved, all of it as asked. */
 function setupWith(setback: number, ballAlong: number, leadHeelToe: number): Setup {

@@ -1,5 +1,5 @@
 import { arcOf, pathOnArc } from '../club';
-import { measureAddress, type AddressMeasures, type Setup } from '../setup';
+import { measureAddress, type AddressMeasures, type Setup, uncertaintyOf } from '../setup';
 import {
   inverseOf,
   type NormalInverseGamma,
@@ -33,16 +33,24 @@ export interface PathShot {
   path: number;
 }
 
-/** Closed, degrees of the toe line; load toward the toes, % from the middle; ball, mm forward of a usual one. */
-export const causesOf = (
-  { address, balance, measured }: Setup,
-  { toeLine, ballAlong }: Pick<AddressMeasures, 'toeLine' | 'ballAlong'> = measureAddress(address),
-): Record<PathCause, number> => ({
-  closed: toeLine,
-  // A load that was not measured is taken for the middle.
-  toeward: measured.leadHeelToe ? balance.leadHeelToe - 50 : 0,
-  ball: USUAL_BALL - ballAlong,
-});
+/**
+ * What of a setup bends the path. A figure that was not measured is taken for the usual one.
+ * @param setup the setup
+ * @param measures the ground's figures, where they have been measured already
+ * @returns closed, degrees of the toe line; load toward the toes, % from the middle; ball, mm forward of a usual one
+ */
+export function causesOf(
+  setup: Setup,
+  measures: AddressMeasures = measureAddress(setup.address),
+): Record<PathCause, number> {
+  const { measured, balance } = setup;
+  const lineKnown = uncertaintyOf({ setup, measures }, 'stanceLine') !== null;
+  return {
+    closed: lineKnown ? measures.toeLine : 0,
+    toeward: measured.leadHeelToe ? balance.leadHeelToe - 50 : 0,
+    ball: measured.ballAlong ? USUAL_BALL - measures.ballAlong : 0,
+  };
+}
 
 const rowOf = (setup: Setup): number[] => {
   const causes = causesOf(setup);

@@ -1,6 +1,6 @@
-import type { ApartVerdict, Comparison, Effect, LookResult } from '../trial';
+import type { FactorialVerdict, Comparison, Effect, LookResult } from '../trial';
 import {
-  apartSentence,
+  factorialSentence,
   effectSentences,
   evidenceSentences,
   missSentence,
@@ -116,10 +116,10 @@ test('changes taken apart are told one by one', () => {
     'The true difference is likely between 0 m and 6 m (95%).',
     'Of all 256 ways of swapping within the pairs, it would look this good 4 times in 1000 if it did nothing; at most 25 times in 1000 was said to be enough beforehand.',
   ]);
-  const verdict: ApartVerdict = { verdict: 'keep', because: 'better', effects: [effect, null], helps: 1 };
-  expect(apartSentence(verdict)).toBe('● Keep what helped: 1 of 2. Your own shots show it.');
-  expect(apartSentence({ ...verdict, because: 'pain' })).toContain('doctor or physiotherapist');
-  expect(apartSentence({ ...verdict, because: 'never shown' })).toContain('any of it helps');
+  const verdict: FactorialVerdict = { verdict: 'keep', because: 'better', effects: [effect, null], helps: 1 };
+  expect(factorialSentence(verdict)).toBe('● Keep what helped: 1 of 2. Your own shots show it.');
+  expect(factorialSentence({ ...verdict, because: 'pain' })).toContain('doctor or physiotherapist');
+  expect(factorialSentence({ ...verdict, because: 'never shown' })).toContain('any of it helps');
 });
 
 test('misses are told by side, with how sure', () => {

@@ -3,7 +3,7 @@ import {
   LEVELS,
   LOOKS,
   OUTCOME_DEFINITIONS,
-  type ApartVerdict,
+  type FactorialVerdict,
   type Comparison,
   type Effect,
   type MissPattern,
@@ -171,7 +171,7 @@ export function effectSentences(
 }
 
 /** What a trial that took changes apart came to. */
-export function apartSentence({ because, effects }: ApartVerdict): string {
+export function factorialSentence({ because, effects }: FactorialVerdict): string {
   const helped = effects.filter((effect) => effect?.verdict === 'helps').length;
   switch (because) {
     case 'pain':

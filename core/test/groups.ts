@@ -1,4 +1,4 @@
-import { permutationTest, turned, type PermuteOptions, type Stage } from '../trial';
+import { mirrored, permutationTest, type PermuteOptions, type Stage } from '../trial';
 
 /** Two groups of single shots, every split as likely as any other. */
 export const groups = (a: readonly number[], b: readonly number[]): Stage[] => [
@@ -12,6 +12,6 @@ export const groups = (a: readonly number[], b: readonly number[]): Stage[] => [
 export function twoSided(stages: readonly Stage[], options?: PermuteOptions): number {
   return Math.min(
     1,
-    2 * Math.min(permutationTest(stages, options).p, permutationTest(turned(stages), options).p),
+    2 * Math.min(permutationTest(stages, options).p, permutationTest(mirrored(stages), options).p),
   );
 }

@@ -1,4 +1,4 @@
-import { permutationTest, turned, type PermuteOptions, type Stage } from './permute';
+import { permutationTest, mirrored, type PermuteOptions, type Stage } from './permute';
 import { studentTail } from '../statistics';
 
 /** A shift of every shot of B, taken back. */
@@ -25,7 +25,7 @@ export function shiftInterval(
 ): [number, number] {
   const settled = { draws: DRAWS_FOR_INTERVAL, ...options };
   const better = (shift: number) => permutationTest(unshifted(stages, shift), settled).p;
-  const worse = (shift: number) => permutationTest(turned(unshifted(stages, shift)), settled).p;
+  const worse = (shift: number) => permutationTest(mirrored(unshifted(stages, shift)), settled).p;
   const end = (toward: 1 | -1): number => {
     let held = around;
     let refused = around + toward * reach;
@@ -64,7 +64,7 @@ function standing(stages: readonly Stage[], ofB: boolean): Standing {
  * nothing known beforehand (Box & Tiao 1973, Bayesian Inference in Statistical Analysis, 2.5, from
  * memory). Blocks, not shots, since shots of one block are alike. Null with fewer than two blocks a side.
  */
-export function chanceBeyond(stages: readonly Stage[], margin: number): number | null {
+export function probabilityBeyond(stages: readonly Stage[], margin: number): number | null {
   const a = standing(stages, false);
   const b = standing(stages, true);
   if (a.blocks < 2 || b.blocks < 2) return null;

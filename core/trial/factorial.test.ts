@@ -1,4 +1,11 @@
-import { apartVerdict, drawCells, effectsOf, made, nextApart, type ApartShot } from './factorial';
+import {
+  factorialVerdict,
+  drawCells,
+  effectsOf,
+  made,
+  nextInFactorial,
+  type FactorialShot,
+} from './factorial';
 import type { TrialPlan } from './verdict';
 import { normals, seeded } from '..';
 
@@ -12,11 +19,15 @@ const PLAN: TrialPlan = {
 };
 
 /** A whole trial, each shot made from the way it was stood. */
-const hitAll = (plan: TrialPlan, changes: number, make: (cell: number, at: number) => number): ApartShot[] =>
+const hitAll = (
+  plan: TrialPlan,
+  changes: number,
+  make: (cell: number, at: number) => number,
+): FactorialShot[] =>
   drawCells(plan.seed, changes)
     .flat()
     .flatMap((cell, block) =>
-      [0, 1].map((shot): ApartShot => ({
+      [0, 1].map((shot): FactorialShot => ({
         place: { warmUp: false, block, cell },
         sitting: 0,
         shot: { carry: make(cell, 2 * block + shot), mishit: false },
@@ -40,15 +51,19 @@ test('what each change does by itself, with the other’s taken out: by hand', (
   expect(first).toMatchObject({ difference: 10, pairs: 8, p: 1 / 256, verdict: 'helps' });
   expect(first!.interval[0]).toBeCloseTo(10, 2);
   expect(second).toMatchObject({ difference: -4, p: 1, verdict: 'hurts' });
-  expect(apartVerdict(PLAN, 2, shots, false)).toMatchObject({ verdict: 'keep', because: 'better', helps: 1 });
-  expect(apartVerdict(PLAN, 2, shots, true)).toMatchObject({ verdict: 'drop', because: 'pain' });
+  expect(factorialVerdict(PLAN, 2, shots, false)).toMatchObject({
+    verdict: 'keep',
+    because: 'better',
+    helps: 1,
+  });
+  expect(factorialVerdict(PLAN, 2, shots, true)).toMatchObject({ verdict: 'drop', because: 'pain' });
 });
 
 test('three changes, one of which helps', () => {
   const plan = { ...PLAN, seed: 77 };
   const noise = normals(seeded(3));
   const shots = hitAll(plan, 3, (cell) => 140 + (made(cell, 2) ? 12 : 0) + 2 * noise());
-  const { effects, helps } = apartVerdict(plan, 3, shots, false);
+  const { effects, helps } = factorialVerdict(plan, 3, shots, false);
   expect(effects.map((effect) => effect!.verdict)).toEqual(['not shown', 'not shown', 'helps']);
   expect(helps).toBe(0b100);
 });
@@ -65,7 +80,7 @@ test('with no effect at all anything is kept in at most 5 of 100 trials, drift a
         ...each,
         shot: { ...each.shot, mishit: random() < 0.08 },
       }));
-      if (apartVerdict(plan, changes, shots, false).verdict === 'keep') kept[changes] += 1;
+      if (factorialVerdict(plan, changes, shots, false).verdict === 'keep') kept[changes] += 1;
     }
   }
   // Five in 100, and three standard errors of so many trials.
@@ -87,21 +102,21 @@ test('an effect does not hide behind another: one of a scatter and a half is fou
 test('what comes next, and nothing to go by where nothing was seen', () => {
   const design = { seed: 5, warmUps: 1 };
   const order = drawCells(5, 2).flat();
-  expect(nextApart(design, 2, [], 0)).toEqual({ kind: 'warm-up', left: 1 });
-  const warm: ApartShot = { place: { warmUp: true }, sitting: 0, shot: { mishit: false } };
-  expect(nextApart(design, 2, [warm], 0)).toMatchObject({
+  expect(nextInFactorial(design, 2, [], 0)).toEqual({ kind: 'warm-up', left: 1 });
+  const warm: FactorialShot = { place: { warmUp: true }, sitting: 0, shot: { mishit: false } };
+  expect(nextInFactorial(design, 2, [warm], 0)).toMatchObject({
     kind: 'shot',
     cell: order[0],
     block: 0,
     toLook: 32,
   });
   const all = hitAll(PLAN, 2, () => 1);
-  expect(nextApart(design, 2, [warm, ...all.slice(0, 3)], 0)).toMatchObject({
+  expect(nextInFactorial(design, 2, [warm, ...all.slice(0, 3)], 0)).toMatchObject({
     cell: order[1],
     inBlock: 2,
     changed: false,
   });
-  expect(nextApart(design, 2, [warm, ...all], 0)).toEqual({ kind: 'look' });
+  expect(nextInFactorial(design, 2, [warm, ...all], 0)).toEqual({ kind: 'look' });
   const blind = all.map((each) => ({ ...each, shot: { mishit: false } }));
-  expect(apartVerdict(PLAN, 2, blind, false)).toMatchObject({ verdict: 'drop', because: 'not seen' });
+  expect(factorialVerdict(PLAN, 2, blind, false)).toMatchObject({ verdict: 'drop', because: 'not seen' });
 });

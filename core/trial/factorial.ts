@@ -5,12 +5,12 @@ import type { Shot } from './types';
 import { countsFor, type TrialPlan } from './verdict';
 
 /** Changes that can be taken apart at once, and blocks of two shots it takes, however many they are. */
-export const APART = { least: 2, most: 3 } as const;
-export const APART_BLOCKS = 16;
+export const FACTORIAL = { least: 2, most: 3 } as const;
+export const FACTORIAL_BLOCKS = 16;
 export const SHOTS_A_BLOCK = 2;
 
 /** One-sided level of all changes together; each has its share of it (Bonferroni). */
-export const APART_LEVEL = 0.05;
+export const FACTORIAL_LEVEL = 0.05;
 
 /** A way of standing: the bits of the changes that are made in it, 0 for today's setup. */
 export type Cell = number;
@@ -23,12 +23,12 @@ export const made = (cell: Cell, change: number): boolean => ((cell >> change) &
  * @throws InputError when there are too few or too many changes.
  */
 export function drawCells(seed: number, changes: number): Cell[][] {
-  if (changes < APART.least || changes > APART.most) {
-    throw new InputError('changes', `${APART.least} to ${APART.most}`, String(changes));
+  if (changes < FACTORIAL.least || changes > FACTORIAL.most) {
+    throw new InputError('changes', `${FACTORIAL.least} to ${FACTORIAL.most}`, String(changes));
   }
   const random = seeded(seed);
   const cells = 2 ** changes;
-  return Array.from({ length: APART_BLOCKS / cells }, () =>
+  return Array.from({ length: FACTORIAL_BLOCKS / cells }, () =>
     shuffle(
       Array.from({ length: cells }, (_, cell) => cell),
       random,
@@ -37,26 +37,26 @@ export function drawCells(seed: number, changes: number): Cell[][] {
 }
 
 /** A shot of such a trial: a warm-up, or in its block with the way it was stood. */
-export interface ApartShot {
+export interface FactorialShot {
   place: { warmUp: true } | { warmUp: false; block: number; cell: Cell };
   sitting: number;
   shot: Shot;
 }
 
-export type ApartNext =
+export type FactorialNext =
   | { kind: 'warm-up'; left: number }
   | { kind: 'shot'; cell: Cell; block: number; inBlock: number; toLook: number; changed: boolean }
   | { kind: 'look' };
 
 /** What comes next, by the shots there are. */
-export function nextApart(
+export function nextInFactorial(
   { seed, warmUps }: Pick<TrialPlan, 'seed' | 'warmUps'>,
   changes: number,
-  shots: readonly ApartShot[],
+  shots: readonly FactorialShot[],
   sitting: number,
-): ApartNext {
+): FactorialNext {
   const inOrder = shots.filter(({ place }) => !place.warmUp);
-  const toLook = APART_BLOCKS * SHOTS_A_BLOCK - inOrder.length;
+  const toLook = FACTORIAL_BLOCKS * SHOTS_A_BLOCK - inOrder.length;
   if (toLook <= 0) return { kind: 'look' };
   const left = warmUpsLeft(warmUps, shots, sitting);
   if (left > 0) return { kind: 'warm-up', left };
@@ -84,7 +84,7 @@ export interface Effect {
 function pairedDifferences(
   plan: TrialPlan,
   changes: number,
-  shots: readonly ApartShot[],
+  shots: readonly FactorialShot[],
   change: number,
 ): number[] {
   const scores = new Map<number, number[]>();
@@ -116,7 +116,7 @@ const TIE = 1e-9;
  * one: within a round each of two blocks that differ in the change alone could as well have been the
  * other, whatever the other changes do.
  */
-function swapped(differences: readonly number[]): number {
+function signFlipTest(differences: readonly number[]): number {
   const real = differences.reduce((sum, each) => sum + each, 0);
   const size = Math.max(1e-12, ...differences.map(Math.abs));
   const all = 2 ** differences.length;
@@ -139,7 +139,7 @@ function intervalOf(differences: readonly number[], middle: number): [number, nu
     let refused = middle + toward * (spread + 1);
     for (let step = 0; step < STEPS; step += 1) {
       const at = (held + refused) / 2;
-      const p = swapped(differences.map((each) => (toward === 1 ? at - each : each - at)));
+      const p = signFlipTest(differences.map((each) => (toward === 1 ? at - each : each - at)));
       if (p > 0.025) held = at;
       else refused = at;
     }
@@ -149,14 +149,18 @@ function intervalOf(differences: readonly number[], middle: number): [number, nu
 }
 
 /** What each of the changes does; null for one that no pair of blocks shows. */
-export function effectsOf(plan: TrialPlan, changes: number, shots: readonly ApartShot[]): (Effect | null)[] {
-  const level = APART_LEVEL / changes;
+export function effectsOf(
+  plan: TrialPlan,
+  changes: number,
+  shots: readonly FactorialShot[],
+): (Effect | null)[] {
+  const level = FACTORIAL_LEVEL / changes;
   return Array.from({ length: changes }, (_, change): Effect | null => {
     const differences = pairedDifferences(plan, changes, shots, change);
     if (differences.length === 0) return null;
     const difference = differences.reduce((sum, each) => sum + each, 0) / differences.length;
-    const p = swapped(differences);
-    const against = swapped(differences.map((each) => -each));
+    const p = signFlipTest(differences);
+    const against = signFlipTest(differences.map((each) => -each));
     const verdict = p <= level ? 'helps' : against <= level ? 'hurts' : 'not shown';
     return {
       change,
@@ -169,7 +173,7 @@ export function effectsOf(plan: TrialPlan, changes: number, shots: readonly Apar
   });
 }
 
-export interface ApartVerdict {
+export interface FactorialVerdict {
   verdict: 'keep' | 'drop';
   because: 'pain' | 'better' | 'never shown' | 'not seen';
   effects: (Effect | null)[];
@@ -178,18 +182,18 @@ export interface ApartVerdict {
 }
 
 /** Keep what was shown to help, and that alone; nothing shown, or pain, is drop. */
-export function apartVerdict(
+export function factorialVerdict(
   plan: TrialPlan,
   changes: number,
-  shots: readonly ApartShot[],
+  shots: readonly FactorialShot[],
   painUp: boolean,
-): ApartVerdict {
+): FactorialVerdict {
   const effects = effectsOf(plan, changes, shots);
   const helps = effects.reduce(
     (cell, effect, change) => cell | (effect?.verdict === 'helps' ? 1 << change : 0),
     0,
   );
-  const say = (verdict: ApartVerdict['verdict'], because: ApartVerdict['because']) => ({
+  const say = (verdict: FactorialVerdict['verdict'], because: FactorialVerdict['because']) => ({
     verdict,
     because,
     effects,

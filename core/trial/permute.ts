@@ -94,7 +94,7 @@ interface Whole {
   count: number;
 }
 
-const wholeOf = (stages: readonly Stage[]): Whole => {
+const totalOf = (stages: readonly Stage[]): Whole => {
   const blocks = stages.flatMap((stage) => stage.blocks);
   return {
     sum: blocks.reduce((total, { sum }) => total + sum, 0),
@@ -109,7 +109,7 @@ function difference(whole: Whole, sumB: number, countB: number): number | null {
 }
 
 /** The same shots with less of the outcome better: what favoured B now favours A. */
-export const turned = (stages: readonly Stage[]): Stage[] =>
+export const mirrored = (stages: readonly Stage[]): Stage[] =>
   stages.map(({ blocks, isB }) => ({
     blocks: blocks.map(({ count, sum }) => ({ count, sum: -sum })),
     isB,
@@ -118,16 +118,16 @@ export const turned = (stages: readonly Stage[]): Stage[] =>
 /** What B really came to. */
 function observed(stages: readonly Stage[]): Whole {
   const own = stages.flatMap(({ blocks, isB }) => blocks.filter((_block, at) => isB[at]));
-  return wholeOf([{ blocks: own, isB: [] }]);
+  return totalOf([{ blocks: own, isB: [] }]);
 }
 
 /** The observed difference of means, B less A; null where one side has no shot that counts. */
 export function observedDifference(stages: readonly Stage[]): number | null {
   const b = observed(stages);
-  return difference(wholeOf(stages), b.sum, b.count);
+  return difference(totalOf(stages), b.sum, b.count);
 }
 
-export interface Permuted {
+export interface PermutationResult {
   /** The share of arrangements that favour B as much as the real one, itself among them. */
   p: number;
   arrangements: number;
@@ -263,8 +263,8 @@ export interface PermuteOptions {
 export function permutationTest(
   stages: readonly Stage[],
   { seed = 1, mostExact = MOST_EXACT, draws = SAMPLED }: PermuteOptions = {},
-): Permuted {
-  const whole = wholeOf(stages);
+): PermutationResult {
+  const whole = totalOf(stages);
   const real = observedDifference(stages);
   if (real === null) throw new InputError('shots', 'at least one that counts from each setup', 'none');
   const widest = Math.max(...stages.map(({ blocks }) => blocks.length));

@@ -11,7 +11,7 @@ const TRIALS = 400;
  * drawn from a normal, seeded. What one side has to show, nobody can know before; this is the reason
  * for the number of shots.
  */
-export function chanceToKeep(
+export function powerByLook(
   margin: number,
   scatter: number,
   blockSize: BlockSize,

@@ -1,6 +1,6 @@
 import { drawOrder, LOOKS } from './design';
 import { permutationTest, type Stage } from './permute';
-import { chanceToKeep } from './plan';
+import { powerByLook } from './plan';
 import { LEVELS } from './verdict';
 import { normals, seeded } from '..';
 
@@ -64,7 +64,7 @@ test('an effect of one shot scatter is kept by 60 of 100 trials at the first loo
   expect(keptBy(ends, 0)).toBeGreaterThanOrEqual(0.6);
   expect(keptBy(ends, 2)).toBeGreaterThanOrEqual(0.85);
   // What is promised when a trial is planned is what happens, to within three standard errors.
-  chanceToKeep(1, 1, 2).forEach((promised, look) =>
+  powerByLook(1, 1, 2).forEach((promised, look) =>
     expect(Math.abs(promised - keptBy(ends, look))).toBeLessThan(0.085),
   );
 });

@@ -2,7 +2,7 @@ import { permutationTest as reference } from 'simple-statistics';
 import fc from 'fast-check';
 import { hodgesLehmann, studentQuantile, studentTail } from '../statistics';
 import { drawOrder, LOOKS, nextOf } from './design';
-import { chanceBeyond, shiftInterval } from './estimate';
+import { probabilityBeyond, shiftInterval } from './estimate';
 import { missPattern } from './misses';
 import { observedDifference, permutationTest, type Stage } from './permute';
 import type { Shot } from './types';
@@ -346,8 +346,8 @@ test('the chance of a worthwhile difference: even at the difference itself, and 
     },
   ];
   // Means of 1 and 3 and scatter alike: a margin of 2 is as likely as not.
-  expect(chanceBeyond(stages(0), 2)).toBeCloseTo(0.5, 9);
-  expect(chanceBeyond(stages(2), 2)!).toBeGreaterThan(0.9);
+  expect(probabilityBeyond(stages(0), 2)).toBeCloseTo(0.5, 9);
+  expect(probabilityBeyond(stages(2), 2)!).toBeGreaterThan(0.9);
 });
 
 test('a student’s own scatter is what is left about each setup’s mean, trial by trial', () => {

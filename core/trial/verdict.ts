@@ -1,8 +1,8 @@
 import { hodgesLehmann, studentQuantile } from '../statistics';
 import { blocksAdded, LOOKS, type Design, type Look, type Placed } from './design';
-import { chanceBeyond, shiftInterval } from './estimate';
+import { probabilityBeyond, shiftInterval } from './estimate';
 import { OUTCOME_DEFINITIONS, type Outcome } from './outcomes';
-import { observedDifference, permutationTest, turned, type Block, type Stage } from './permute';
+import { observedDifference, permutationTest, mirrored, type Block, type Stage } from './permute';
 import type { Arm, Shot } from './types';
 
 /**
@@ -131,7 +131,7 @@ export function compare(
     p,
     exact,
     arrangements,
-    chance: chanceBeyond(stages, margin),
+    chance: probabilityBeyond(stages, margin),
   };
 }
 
@@ -193,7 +193,7 @@ export function ownScatter(
 
 /** Whether A is better than B by as much as would have kept B. */
 function worse(plan: TrialPlan, shots: readonly TrialShot[], look: Look): boolean {
-  const stages = turned(stagesOf(plan, plan.primary, shots, look));
+  const stages = mirrored(stagesOf(plan, plan.primary, shots, look));
   return permutationTest(stages, { seed: plan.seed }).p <= LEVELS[look - 1]!;
 }
 

@@ -60,18 +60,18 @@ const SEED = 20_261_125;
 const counting = (stops: readonly Stop[], trailHeelDown: boolean): Stop[] =>
   stops.filter(({ name }) => name !== 'trail through' || trailHeelDown);
 
-interface Chances {
+interface SimulatedLimit {
   interval: [number, number];
   chance: number;
 }
 
 /** Draws the stops and what is needed, each by itself, and sees which comes first how often. */
-export function drawChances(
+export function simulateLimit(
   stops: readonly Angle[],
   needed: Angle,
   draws: number = DRAWS,
   seed: number = SEED,
-): Chances {
+): SimulatedLimit {
   const normal = normals(seeded(seed));
   const limits = new Float64Array(draws);
   let reached = 0;
@@ -99,7 +99,7 @@ function whereItEnds(known: readonly Known[], needed: Angle, draws: number, seed
     first,
     limit: first.at.value,
     missing: Math.max(0, needed.value - first.at.value),
-    ...(draws > 0 ? drawChances(angles, needed, draws, seed) : NOT_DRAWN),
+    ...(draws > 0 ? simulateLimit(angles, needed, draws, seed) : NOT_DRAWN),
   };
 }
 

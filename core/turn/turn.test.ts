@@ -3,7 +3,7 @@ import {
   asPlayed,
   ASSUMED_TRUNK,
   calibrate,
-  drawChances,
+  simulateLimit,
   dropFoot,
   footHasToComeRound,
   measureAddress,
@@ -226,7 +226,7 @@ describe('chance', () => {
 
   test('of one stop is the normal distribution’s own', () => {
     // One stop at 40 +- 6 against a need of 45 +- 0: the upper tail at 5/6 of a deviation, 0.2023 (tables).
-    const { chance, interval } = drawChances([angle(40, 6)], angle(45, 0), 40_000);
+    const { chance, interval } = simulateLimit([angle(40, 6)], angle(45, 0), 40_000);
     expect(chance).toBeCloseTo(0.2023, 2);
     expect(interval[0]).toBeCloseTo(40 - 1.96 * 6, 0);
     expect(interval[1]).toBeCloseTo(40 + 1.96 * 6, 0);

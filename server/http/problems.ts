@@ -2,7 +2,7 @@ import type { Fault, Problem } from '@pedastance/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { TooManyAttempts } from '../accounts/attempts';
-import { WriteConflict } from '../store/landOnce';
+import { WriteConflict } from '../store/writeOnce';
 import { NoSuchLesson } from '../store/lessons';
 import { StaleMethod } from '../store/methods';
 import { NoSuchStudent, StaleEdit } from '../store/students';

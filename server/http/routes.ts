@@ -19,7 +19,7 @@ import { SESSION_COOKIE } from '../accounts/sessions';
 import { accountByEmail } from '../store/accounts';
 import { addBuild, listBuilds } from '../store/builds';
 import { inAcademy } from '../store/database';
-import { landOnce } from '../store/landOnce';
+import { writeOnce } from '../store/writeOnce';
 import { addEntry, addLesson, listEntries } from '../store/lessons';
 import { addMethodVersion, listMethods } from '../store/methods';
 import type { Writer } from '../store/rows';
@@ -101,7 +101,7 @@ const landing =
     const { academyId, instructorId } = request.session.identity!;
     const writer = { academyId, instructorId, receivedAt: new Date() };
     const landed = await inAcademy(pool, academyId, (client) =>
-      landOnce(client, { ...writer, id: body.id, route, body }, () => add(client, body, writer)),
+      writeOnce(client, { ...writer, id: body.id, route, body }, () => add(client, body, writer)),
     );
     response.status(landed.first ? 201 : 200).json(landed.answer);
   };

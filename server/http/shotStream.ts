@@ -6,8 +6,8 @@ import { readyShots } from '../store/standInShots';
 import { Refusal } from './problems';
 
 /** How often it is looked for shots that have become ready, and how often a quiet line is kept alive, ms. */
-const LOOK_MS = 200;
-const ALIVE_MS = 10_000;
+const POLL_INTERVAL_MS = 200;
+const KEEP_ALIVE_MS = 10_000;
 
 /** The number of the last shot this listener has seen; 0 where it has seen none. */
 function lastSeen(header: string | undefined, asked: unknown): number {
@@ -51,11 +51,11 @@ export const shotStream =
         seen = shot.number;
         quietSince = Date.now();
       }
-      if (Date.now() - quietSince > ALIVE_MS) {
+      if (Date.now() - quietSince > KEEP_ALIVE_MS) {
         response.write(': still here\n\n');
         quietSince = Date.now();
       }
-      await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+      await new Promise((resolve) => setTimeout(resolve, POLL_INTERVAL_MS));
     }
     response.end();
   };

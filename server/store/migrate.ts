@@ -15,7 +15,7 @@ async function migrationNames(): Promise<string[]> {
   return (await readdir(MIGRATIONS)).filter((name) => NUMBERED.test(name)).sort();
 }
 
-async function prepareRolesPatiently(client: Client, password: string): Promise<void> {
+async function prepareRolesWithRetry(client: Client, password: string): Promise<void> {
   for (let tries = 1; ; tries += 1) {
     try {
       return await prepareRoles(client, password);
@@ -75,7 +75,7 @@ export async function migrate(
   await client.connect();
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
-    await prepareRolesPatiently(client, applicationPassword);
+    await prepareRolesWithRetry(client, applicationPassword);
     return await applyMissing(client, last);
   } finally {
     await client.end();

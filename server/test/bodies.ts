@@ -272,7 +272,7 @@ export async function landTrial(
       addressIds: [address.id, agreed.id, agreed.id, agreed.id],
     },
   });
-  const apartShots = newShots(apart, { place: { warmUp: false, block: 2, cell: 3 } });
+  const factorialShots = newShots(apart, { place: { warmUp: false, block: 2, cell: 3 } });
   const effect = {
     change: 1,
     difference: 1.2,
@@ -289,12 +289,12 @@ export async function landTrial(
     ['/api/entries', shots],
     ['/api/entries', look],
     ['/api/entries', apart],
-    ['/api/entries', apartShots],
+    ['/api/entries', factorialShots],
     ['/api/entries', apartLook],
     ['/api/stand-in', standIn],
   ] as const) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { trial, shots, look, standIn, apart, apartShots, apartLook };
+  return { trial, shots, look, standIn, apart, factorialShots, apartLook };
 }

@@ -24,8 +24,8 @@ const entries = async () =>
 describe('the log of a trial', () => {
   test('what was declared, each shot and the look come back as they were sent', async () => {
     const log = await entries();
-    const { trial, shots, look, apart, apartShots, apartLook } = tried;
-    for (const sent of [trial, shots, look, apart, apartShots, apartLook]) {
+    const { trial, shots, look, apart, factorialShots, apartLook } = tried;
+    for (const sent of [trial, shots, look, apart, factorialShots, apartLook]) {
       expect(log.find(({ id }) => id === sent.id)).toMatchObject(sent);
     }
   });

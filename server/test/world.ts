@@ -19,6 +19,7 @@ import { addAccount } from '../store/accounts';
 import { inAcademy, openDatabase } from '../store/database';
 import { addMethodVersion } from '../store/methods';
 import { migrate } from '../store/migrate';
+import { MIGRATED } from './templates';
 
 export const APPLICATION_PASSWORD = 'a password for tests alone';
 export const PASSWORD = 'right-and-long';
@@ -30,15 +31,21 @@ function clusterUrl(): string {
   return url;
 }
 
-/** A database of its own in the tests' cluster; answers its address for the administrator. */
-export async function createDatabase(): Promise<{ adminUrl: string; drop: () => Promise<void> }> {
+/**
+ * A database of its own in the tests' cluster, empty or cloned from the migrated template where the
+ * test command made one; answers its address for the administrator.
+ */
+export async function createDatabase(
+  from: 'nothing' | 'migrated' = 'nothing',
+): Promise<{ adminUrl: string; drop: () => Promise<void> }> {
   const name = `test_${randomBytes(8).toString('hex')}`;
   const run = async (sql: string) => {
     const client = new Client({ connectionString: clusterUrl() });
     await client.connect();
     await client.query(sql).finally(() => client.end());
   };
-  await run(`create database ${name}`);
+  const template = from === 'migrated' && process.env.TEST_TEMPLATES ? ` template ${MIGRATED}` : '';
+  await run(`create database ${name}${template}`);
   const url = new URL(clusterUrl());
   url.pathname = `/${name}`;
   return { adminUrl: url.href, drop: () => run(`drop database ${name} with (force)`) };
@@ -109,7 +116,7 @@ const asker =
 
 /** A migrated database with two academies, and the real app listening before it. */
 export async function openWorld({ demoAllowed = true, onLoopback = true } = {}): Promise<World> {
-  const { adminUrl, drop } = await createDatabase();
+  const { adminUrl, drop } = await createDatabase('migrated');
   await migrate(adminUrl, APPLICATION_PASSWORD);
   const methodId = uuidv7();
   const method: HouseMethod = { id: methodId, version: 1, ...SHOULDERS_AND_NEUTRAL };

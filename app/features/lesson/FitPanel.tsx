@@ -22,7 +22,7 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { findingFigure, figureName, tellAgreed } from '../../domain/sentences';
 import { useJudge, useLessonContext } from './context';
 import { offeredGhosts } from './offers';
-import { useReckoning } from '../../workers/useReckoning';
+import { useComputation } from '../../workers/useComputation';
 import { useGoal, useTurningBody } from './turning';
 import { verdictWords } from '../../domain/verdicts';
 
@@ -210,7 +210,7 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
   const [pinned, setPinned] = useState<readonly MoveName[]>([]);
   const problem = useProblem(setup, pinned);
   const question = useMemo(() => problem && { ask: 'fit' as const, of: problem }, [problem]);
-  const { answer: fitted, done, stopped, stop } = useReckoning(question);
+  const { answer: fitted, done, stopped, stop } = useComputation(question);
   useEffect(() => {
     const answers = fitted ? [...fitted.answers, ...(fitted.nearest ? [fitted.nearest] : [])] : [];
     lesson.setState({ offers: offeredGhosts(setup, answers) });

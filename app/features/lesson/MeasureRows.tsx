@@ -45,7 +45,7 @@ function Row({ label, main, more, band, chosen = false, onPress, testID }: RowPr
           {band && (
             <LiveFigure
               figure={band}
-              className="live figures h-5 min-w-0 flex-[1.2] text-right font-text text-sm font-semibold"
+              className="live figures h-5 min-w-0 flex-[1.2] text-right font-text text-sm font-semibold text-pencil"
               testID={`${testID}-band`}
             />
           )}

@@ -1,8 +1,8 @@
 import type { Person, Student } from '@pedastance/contract';
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Letter } from '../../state/letter';
-import { discardLetter, keepAsOwnMethod, putOver, sendAgain, trySoon, useOutbox } from '../../state/outbox';
+import type { QueuedWrite } from '../../state/queuedWrite';
+import { discardWrite, keepAsOwnMethod, putOver, sendAgain, retryNow, useOutbox } from '../../state/outbox';
 import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
@@ -10,7 +10,7 @@ import { Page } from '../../ui/Page';
 import { Body, Quiet } from '../../ui/Words';
 import { dayAndTime } from '../../domain/students';
 
-const madeAt = ({ writing }: Letter): string =>
+const madeAt = ({ writing }: QueuedWrite): string =>
   writing.route === 'lesson' ? writing.body.startedAt : writing.body.madeAt;
 
 const PERSON_WORDS: Record<keyof Person, string> = {
@@ -34,7 +34,7 @@ function WhatChanged({ edit, current }: { edit: Person; current: Person }) {
   );
 }
 
-function RefusedLetter({ letter }: { letter: Letter }) {
+function RefusedLetter({ letter }: { letter: QueuedWrite }) {
   const [sure, setSure] = useState(false);
   const { refusal, writing } = letter;
   if (!refusal) return null;
@@ -68,7 +68,7 @@ function RefusedLetter({ letter }: { letter: Letter }) {
           <Button look="plain" words="Send again" onPress={() => void sendAgain(letter)} />
         )}
         {sure ? (
-          <Button words="Yes, throw it away" onPress={() => void discardLetter(letter)} />
+          <Button words="Yes, throw it away" onPress={() => void discardWrite(letter)} />
         ) : (
           <Button look="quiet" words="Throw away …" onPress={() => setSure(true)} />
         )}
@@ -99,7 +99,12 @@ export function OutboxScreen() {
         </View>
       ))}
       {letters.length > 0 && (
-        <Button look="plain" disabled={sending} words={sending ? 'Sending …' : 'Try now'} onPress={trySoon} />
+        <Button
+          look="plain"
+          disabled={sending}
+          words={sending ? 'Sending …' : 'Try now'}
+          onPress={retryNow}
+        />
       )}
     </Page>
   );

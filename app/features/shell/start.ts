@@ -2,14 +2,14 @@ import { ownerOf } from '@pedastance/contract/owner';
 import { startAccount, useAccount } from '../../state/account';
 import { closeDrafts, openDrafts } from '../../state/drafts';
 import { closeMethodDrafts, openMethodDrafts } from '../../state/methodDrafts';
-import { closeOutbox, openOutbox, sendLetters, trySoon } from '../../state/outbox';
+import { closeOutbox, openOutbox, sendQueue, retryNow } from '../../state/outbox';
 import { startPreferences } from '../../state/preferences';
 import { closeRecords, openRecords, refreshStudents, useRecords } from '../../state/records';
 
 async function openFor(owner: string): Promise<void> {
   await Promise.all([openRecords(owner), openOutbox(owner), openDrafts(owner), openMethodDrafts(owner)]);
   await refreshStudents(owner);
-  await sendLetters();
+  await sendQueue();
 }
 
 function closeAll(): void {
@@ -34,23 +34,23 @@ function followAccount(): void {
   });
 }
 
-const LOOK_AGAIN_MS = 5_000;
+const POLL_INTERVAL_MS = 5_000;
 
 /** While the server is away it is looked for again, also when nothing waits to be sent. */
-function lookForServer(): void {
+function pollWhileAway(): void {
   useRecords.subscribe((records, before) => {
-    if (records.serverAway && !before.serverAway) lookAgain();
+    if (records.serverAway && !before.serverAway) pollServer();
   });
 }
 
-function lookAgain(): void {
+function pollServer(): void {
   setTimeout(async () => {
     const { owner, serverAway } = useRecords.getState();
     if (!owner || !serverAway) return;
     await refreshStudents(owner);
-    if (useRecords.getState().serverAway) lookAgain();
-    else trySoon();
-  }, LOOK_AGAIN_MS);
+    if (useRecords.getState().serverAway) pollServer();
+    else retryNow();
+  }, POLL_INTERVAL_MS);
 }
 
 /** The shell opens with no server from then on. */
@@ -66,13 +66,13 @@ export function startApp(): void {
   if (started) return;
   started = true;
   followAccount();
-  lookForServer();
+  pollWhileAway();
   registerServiceWorker();
   void startPreferences();
   void startAccount();
-  addEventListener('online', trySoon);
+  addEventListener('online', retryNow);
   document.addEventListener('visibilitychange', () => {
-    if (document.visibilityState === 'visible') trySoon();
+    if (document.visibilityState === 'visible') retryNow();
   });
   // Asked for so that the browser does not clear lessons away when the device runs short of room.
   void navigator.storage?.persist?.();

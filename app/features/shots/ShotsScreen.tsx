@@ -14,7 +14,7 @@ import { Notice } from '../../ui/Notice';
 import { StudentPage } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { useReckoning } from '../../workers/useReckoning';
+import { useComputation } from '../../workers/useComputation';
 import { clubAndShot } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { addressesIn, shotCount } from '../../domain/trials';
@@ -85,7 +85,7 @@ function BringIn({ student, addresses, file, onDone }: BringInProps) {
   const [fault, setFault] = useState('');
   const [busy, setBusy] = useState(false);
   const asked = useMemo(() => ({ ask: 'rows' as const, of: { text: file.text } }), [file]);
-  const { answer: table } = useReckoning(asked);
+  const { answer: table } = useComputation(asked);
   const headers = useMemo(() => table?.[0] ?? [], [table]);
   const rows = useMemo(() => table?.slice(1) ?? [], [table]);
   const signature = headers.join('\u001f');
@@ -97,7 +97,7 @@ function BringIn({ student, addresses, file, onDone }: BringInProps) {
     () => (ready ? { ask: 'shots' as const, of: { rows, sources, hand: student.hand } } : null),
     [ready, rows, sources, student.hand],
   );
-  const { answer: read } = useReckoning(question);
+  const { answer: read } = useComputation(question);
   const bringIn = async () => {
     const address = addresses.find(({ id }) => id === addressId);
     if (!read || !address) return;

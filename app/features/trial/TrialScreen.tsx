@@ -10,11 +10,11 @@ import { useRecords } from '../../state/records';
 import { useWide } from '../../ui/layout';
 import { StudentPage } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { useReckoning } from '../../workers/useReckoning';
+import { useComputation } from '../../workers/useComputation';
 import { clubAndShot, tellChange } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { dayAndTime } from '../../domain/students';
-import { ApartResult } from '../../cards/FactorialResult';
+import { FactorialResult } from '../../cards/FactorialResult';
 import { hitsOf, planOf, trialsOf, type Trial } from '../../domain/trials';
 import { TrialResult } from '../../cards/TrialResult';
 import { useSpeech } from '../../state/useSpeech';
@@ -80,18 +80,18 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
   }, [trial, apart, look, painUp]);
   const parts = useMemo(() => {
     if (!apart || look === 0) return null;
-    const of = { plan: planOf(trial), changes: apart.changes.length, shots: trial.apartShots, painUp };
+    const of = { plan: planOf(trial), changes: apart.changes.length, shots: trial.factorialShots, painUp };
     return { ask: 'apart' as const, of };
   }, [trial, apart, look, painUp]);
-  const { answer } = useReckoning(whole);
-  const { answer: apartAnswer } = useReckoning(parts);
+  const { answer } = useComputation(whole);
+  const { answer: factorialAnswer } = useComputation(parts);
   if (look === 0) {
     return (
       <Body>{`No look yet. ${OUTCOME_WORDS[primary].name} decides; ${hitsOf(trial).length} shots so far.`}</Body>
     );
   }
-  if (apartAnswer) return <ApartResult trial={trial} verdict={apartAnswer} speech={speech} />;
-  if (!answer) return <Body>Reckoning …</Body>;
+  if (factorialAnswer) return <FactorialResult trial={trial} verdict={factorialAnswer} speech={speech} />;
+  if (!answer) return <Body>Computation …</Body>;
   return (
     <TrialResult trial={trial} verdict={answer.verdict} comparisons={answer.comparisons} speech={speech} />
   );

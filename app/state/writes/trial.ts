@@ -3,7 +3,7 @@ import { withDifferences, type Setup, type Difference } from '@pedastance/core/s
 import {
   decisionOf,
   made,
-  type ApartVerdict,
+  type FactorialVerdict,
   type Comparison,
   type Shot,
   type LookResult,
@@ -148,7 +148,7 @@ export async function decide(
   student: Student,
   trial: Trial,
   verdict: Pick<LookResult, 'look' | 'verdict' | 'because' | 'primary'> &
-    Partial<Pick<ApartVerdict, 'effects'>>,
+    Partial<Pick<FactorialVerdict, 'effects'>>,
   painUp: boolean,
   decision: LookEntry['decision'],
   note: string,

@@ -2,8 +2,8 @@ import type { Student } from '@pedastance/contract';
 import { OUTCOME_WORDS, planSentence, shotFigure, shotNumber, liftWords } from '@pedastance/core/phrases';
 import { differences, type Setup } from '@pedastance/core/setup';
 import {
-  APART,
-  APART_BLOCKS,
+  FACTORIAL,
+  FACTORIAL_BLOCKS,
   BLOCK_SIZES,
   MISHIT_RULES,
   OUTCOME_DEFINITIONS,
@@ -24,7 +24,7 @@ import { Field } from '../../../ui/Field';
 import { Notice } from '../../../ui/Notice';
 import { Select } from '../../../ui/Select';
 import { Body, Heading, Quiet } from '../../../ui/Words';
-import { useReckoning } from '../../../workers/useReckoning';
+import { useComputation } from '../../../workers/useComputation';
 import { tellChange } from '../../../domain/sentences';
 import { planOf, trialsOf } from '../../../domain/trials';
 import { declareTrial } from '../../../state/writes/trial';
@@ -88,7 +88,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
   const [fault, setFault] = useState('');
   const [way, setWay] = useState<'whole' | 'apart'>('whole');
   const differing = differences(a, b);
-  const canApart = differing.length >= APART.least && differing.length <= APART.most;
+  const canApart = differing.length >= FACTORIAL.least && differing.length <= FACTORIAL.most;
   const apart = way === 'apart' && canApart;
   const lines = tellChange(a, b, speech);
   const stored = (text: string) => shotNumber.stored(typedNumber(text), unit, speech.length);
@@ -102,7 +102,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
     };
     return { ask: 'chances' as const, of };
   }, [sound, margin, scatter, unit, speech.length, blockSize]);
-  const { answer: chances } = useReckoning(question);
+  const { answer: chances } = useComputation(question);
 
   const choose = (outcome: Outcome) => {
     const next = OUTCOME_DEFINITIONS[outcome];
@@ -164,7 +164,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
       )}
       {apart && (
         <Notice kind="plain">
-          {`${APART_BLOCKS * SHOTS_A_BLOCK} shots in blocks of two: every way of making some of the changes and not the others, as often as each other. One look at the end says what each does by itself.`}
+          {`${FACTORIAL_BLOCKS * SHOTS_A_BLOCK} shots in blocks of two: every way of making some of the changes and not the others, as often as each other. One look at the end says what each does by itself.`}
         </Notice>
       )}
       <View className="flex-row gap-2">

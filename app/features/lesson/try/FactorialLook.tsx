@@ -6,24 +6,24 @@ import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Notice } from '../../../ui/Notice';
 import { Heading, Quiet } from '../../../ui/Words';
-import { useReckoning } from '../../../workers/useReckoning';
-import { ApartResult } from '../../../cards/FactorialResult';
+import { useComputation } from '../../../workers/useComputation';
+import { FactorialResult } from '../../../cards/FactorialResult';
 import { planOf, type Trial } from '../../../domain/trials';
 import { decide } from '../../../state/writes/trial';
 import { useSpeech } from '../../../state/useSpeech';
 
 /** The one look at changes that were taken apart: pain first, then what each did, and what is kept of them. */
-export function ApartLook({ student, trial }: { student: Student; trial: Trial }) {
+export function FactorialLook({ student, trial }: { student: Student; trial: Trial }) {
   const speech = useSpeech(student.hand);
   const [pain, setPain] = useState<'no' | 'yes' | null>(null);
   const [fault, setFault] = useState('');
   const changes = trial.entry.apart?.changes.length ?? 0;
   const question = useMemo(() => {
     if (pain === null) return null;
-    const of = { plan: planOf(trial), changes, shots: trial.apartShots, painUp: pain === 'yes' };
+    const of = { plan: planOf(trial), changes, shots: trial.factorialShots, painUp: pain === 'yes' };
     return { ask: 'apart' as const, of };
   }, [pain, trial, changes]);
-  const { answer } = useReckoning(question);
+  const { answer } = useComputation(question);
   const take = async () => {
     if (!answer) return;
     const { verdict, because, effects, helps } = answer;
@@ -54,10 +54,10 @@ export function ApartLook({ student, trial }: { student: Student; trial: Trial }
         value={pain}
         onChange={setPain}
       />
-      {pain !== null && !answer && <Quiet>Reckoning …</Quiet>}
+      {pain !== null && !answer && <Quiet>Computation …</Quiet>}
       {answer && (
         <>
-          <ApartResult trial={trial} verdict={answer} speech={speech} />
+          <FactorialResult trial={trial} verdict={answer} speech={speech} />
           {fault !== '' && (
             <Notice kind="trouble" live>
               {fault}

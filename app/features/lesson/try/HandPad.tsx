@@ -74,11 +74,14 @@ export function HandPad({ student, trial, next }: HandPadProps) {
   const { score } = OUTCOME_DEFINITIONS[trial.entry.primary];
   const seen = next.kind === 'warm-up' || score(shotOf(noted)) !== null;
   const doing = async (work: () => Promise<void>) => {
+    const before = noted;
+    // The pad is free for the next shot at once: what is tapped while this one is kept stays.
+    setNoted(NOTHING);
     try {
       await work();
-      setNoted(NOTHING);
       setFault('');
     } catch (error) {
+      setNoted(before);
       setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
     }
   };

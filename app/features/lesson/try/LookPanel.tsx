@@ -7,7 +7,7 @@ import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
 import { Notice } from '../../../ui/Notice';
 import { Body, Heading, Quiet } from '../../../ui/Words';
-import { useReckoning } from '../../../workers/useReckoning';
+import { useComputation } from '../../../workers/useComputation';
 import { planOf, type Trial } from '../../../domain/trials';
 import { TrialResult } from '../../../cards/TrialResult';
 import { decide } from '../../../state/writes/trial';
@@ -36,7 +36,7 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
           },
     [pain, trial, look],
   );
-  const { answer, done } = useReckoning(question);
+  const { answer, done } = useComputation(question);
   const take = async (decision: LookEntry['decision']) => {
     if (!answer) return;
     if (decision !== decisionOf(answer.verdict.verdict) && note.trim() === '') {
@@ -65,7 +65,7 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
         onChange={setPain}
       />
       {pain !== null && !answer && (
-        <Quiet>{done === null ? 'Reckoning …' : `Reckoning … ${Math.round(100 * done)} %`}</Quiet>
+        <Quiet>{done === null ? 'Computation …' : `Computation … ${Math.round(100 * done)} %`}</Quiet>
       )}
       {answer && says && (
         <>

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { lesson, tryOn } from '../../../state/lesson';
 import { Body, LargeFigure, Quiet } from '../../../ui/Words';
 import { tellChange } from '../../../domain/sentences';
-import { ApartLook } from './FactorialLook';
+import { FactorialLook } from './FactorialLook';
 import { HandPad } from './HandPad';
 import { LookPanel } from './LookPanel';
 import { MonitorPad } from './MonitorPad';
@@ -77,7 +77,7 @@ export function RunTrial({ student, trial }: { student: Student; trial: Trial })
   }, [setup, other]);
   if (next.kind === 'look') {
     return trial.entry.apart ? (
-      <ApartLook student={student} trial={trial} />
+      <FactorialLook student={student} trial={trial} />
     ) : (
       <LookPanel student={student} trial={trial} look={next.look} />
     );

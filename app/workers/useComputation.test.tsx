@@ -1,6 +1,6 @@
 import { act, render } from '@testing-library/react';
-import type { Question } from './reckoning';
-import { useReckoning, type Reckoning } from './useReckoning';
+import type { Question } from './requests';
+import { useComputation, type Computation } from './useComputation';
 
 /** A worker that answers when the test says so. */
 class SlowWorker {
@@ -30,9 +30,9 @@ beforeEach(() => {
 const question = (text: string): Question<'rows'> => ({ ask: 'rows', of: { text } });
 
 function asking(first: Question<'rows'> | null) {
-  let now: Reckoning<string[][]> | undefined;
+  let now: Computation<string[][]> | undefined;
   function Asks({ of }: { of: Question<'rows'> | null }) {
-    now = useReckoning(of);
+    now = useComputation(of);
     return null;
   }
   const view = render(<Asks of={first} />);

@@ -30,7 +30,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
 };
 
 /** A write waiting in the outbox, in the order it was made. */
-export interface Letter {
+export interface QueuedWrite {
   sequence?: number;
   owner: string;
   /** Whose it is: a student, or the house method it is a version of. */
@@ -43,7 +43,7 @@ export interface Letter {
 }
 
 /** What has to have landed before a letter may go: its own subject, and the method it was read with. */
-export function waitsFor({ subjectId, writing }: Letter): string[] {
+export function dependsOn({ subjectId, writing }: QueuedWrite): string[] {
   const { route, body } = writing;
   return route === 'entry' && body.kind === 'reading' ? [subjectId, body.methodId] : [subjectId];
 }

@@ -1,9 +1,9 @@
 import { fit } from '@pedastance/core/fit';
 import { readShots } from '@pedastance/core/formats';
-import { apartVerdict, chanceToKeep, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
+import { factorialVerdict, powerByLook, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
 import { turnBudget, TURNS } from '@pedastance/core/turn';
 import Papa from 'papaparse';
-import type { Answers, Question } from './reckoning';
+import type { Answers, Question } from './requests';
 
 /** Work that lasts longer than this says how far it is, ms. */
 const TELLS_AFTER_MS = 300;
@@ -17,10 +17,10 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
     const [back, through] = TURNS.map((turn) => turnBudget(turn, body, feet, goal));
     return { back: back!, through: through! };
   },
-  chances: ({ margin, scatter, blockSize }) => chanceToKeep(margin, scatter, blockSize),
+  chances: ({ margin, scatter, blockSize }) => powerByLook(margin, scatter, blockSize),
   rows: ({ text }) => Papa.parse<string[]>(text, { skipEmptyLines: false }).data,
   shots: ({ rows, sources, hand }) => readShots(rows, sources, hand),
-  apart: ({ plan, changes, shots, painUp }) => apartVerdict(plan, changes, shots, painUp),
+  apart: ({ plan, changes, shots, painUp }) => factorialVerdict(plan, changes, shots, painUp),
   look: ({ plan, shots, look, painUp }, progress) => ({
     verdict: verdictOf(plan, shots, look, painUp),
     comparisons: OUTCOMES.flatMap((outcome, at) => {

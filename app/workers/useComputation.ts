@@ -1,9 +1,9 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Answers, Question } from './reckoning';
+import type { Answers, Question } from './requests';
 
 type Told<Answer> = { done: number } | { answer: Answer };
 
-export interface Reckoning<Answer> {
+export interface Computation<Answer> {
   /** Null while it is at work, and where nothing was asked. */
   answer: Answer | null;
   /** How much of work that lasts is done, 0 to 1; null while there is nothing to tell. */
@@ -16,13 +16,13 @@ export interface Reckoning<Answer> {
  * Asks a question in a worker of its own. A newer question ends the work on an older one;
  * so does stop, after which nothing is answered until something else is asked.
  */
-export function useReckoning<Ask extends keyof Answers>(
+export function useComputation<Ask extends keyof Answers>(
   question: Question<Ask> | null,
-): Reckoning<Answers[Ask]> {
+): Computation<Answers[Ask]> {
   type Answer = Answers[Ask];
   const worker = useRef<Worker | null>(null);
   const busy = useRef(false);
-  const [told, setTold] = useState<{ question: Question<Ask> | null } & Partial<Reckoning<Answer>>>({
+  const [told, setTold] = useState<{ question: Question<Ask> | null } & Partial<Computation<Answer>>>({
     question: null,
   });
   const end = useCallback(() => {
@@ -34,7 +34,7 @@ export function useReckoning<Ask extends keyof Answers>(
   useEffect(() => {
     if (busy.current) end();
     if (!question) return;
-    const at = (worker.current ??= new Worker(new URL('./reckoner', window.location.href)));
+    const at = (worker.current ??= new Worker(new URL('./compute', window.location.href)));
     busy.current = true;
     at.onmessage = ({ data }: MessageEvent<Told<Answer>>) => {
       if ('answer' in data) busy.current = false;

@@ -2,8 +2,8 @@ import type { Hand } from '@pedastance/core/body';
 import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
 import type {
-  ApartShot,
-  ApartVerdict,
+  FactorialShot,
+  FactorialVerdict,
   BlockSize,
   Comparison,
   Look,
@@ -22,7 +22,7 @@ interface Asked {
   rows: { text: string };
   /** Rows without their header, by a mapping, for a student of this hand. */
   shots: { rows: string[][]; sources: readonly ColumnSource[]; hand: Hand };
-  apart: { plan: TrialPlan; changes: number; shots: ApartShot[]; painUp: boolean };
+  apart: { plan: TrialPlan; changes: number; shots: FactorialShot[]; painUp: boolean };
   look: { plan: TrialPlan; shots: TrialShot[]; look: Look; painUp: boolean };
 }
 
@@ -34,7 +34,7 @@ export interface Answers {
   chances: number[];
   rows: string[][];
   shots: ReadShots;
-  apart: ApartVerdict;
+  apart: FactorialVerdict;
   /** The verdict, and what the shots say of every outcome they show. */
   look: { verdict: LookResult; comparisons: Comparison[] };
 }

@@ -19,7 +19,7 @@ export class WriteConflict extends Error {
   }
 }
 
-export interface Landed {
+export interface WriteResult {
   answer: object;
   /** False when the same write had landed before and this is its original answer. */
   first: boolean;
@@ -33,11 +33,11 @@ const hashOf = ({ instructorId, route, body }: Write): Buffer =>
  * another body is refused. Two sent at the same moment take turns.
  * @throws WriteConflict, or whatever `work` throws, with nothing written.
  */
-export async function landOnce(
+export async function writeOnce(
   client: ClientBase,
   write: Write,
   work: () => Promise<object>,
-): Promise<Landed> {
+): Promise<WriteResult> {
   const { academyId, instructorId, id, route, receivedAt } = write;
   await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [`${academyId}:${id}`]);
   const bodyHash = hashOf(write);
