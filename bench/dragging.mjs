@@ -90,6 +90,11 @@ async function openFeet(page, origin) {
   await page.getByRole('radio', { name: '7-iron' }).click();
   await page.getByRole('button', { name: 'Place the feet' }).click();
   await page.getByTestId('plan').waitFor();
+  // With all of it measured the turn is drawn, the lines and figures are read, and all of it follows.
+  await page.getByRole('tab', { name: 'read' }).click();
+  await page.getByRole('button', { name: 'The feet stand as drawn' }).click();
+  await page.getByRole('tab', { name: 'feet' }).click();
+  await page.getByTestId('plan').waitFor();
   await page.waitForTimeout(1500);
 }
 

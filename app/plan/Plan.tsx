@@ -1,6 +1,5 @@
 import type { Hand } from '@pedastance/core/body';
 import type { PersonalPath } from '@pedastance/core/path';
-import type { Reading } from '@pedastance/core/reading';
 import type { Setup } from '@pedastance/core/setup';
 import { TURNS } from '@pedastance/core/turn';
 import type { LengthUnit } from '@pedastance/core/units';
@@ -13,6 +12,7 @@ import {
   type DrawingMemory,
   type Ghost,
   type Turning,
+  type VerdictOf,
 } from './drawing';
 import { frameFor, projection, type Frame, type Projection } from './frame';
 import { createPainter, type Painter } from './painter';
@@ -69,7 +69,7 @@ export interface PlanProps {
   shoulderBreadth: number;
   /** Drawn under the feet, not in their place. */
   ghosts?: readonly Ghost[];
-  judge?: ((setup: Setup) => Reading | null) | undefined;
+  verdictOf?: VerdictOf | undefined;
   /** What the student brings to a turn: draws the fan. */
   turning?: Turning | null;
   /** What this student's setup does to the path. */
@@ -79,6 +79,8 @@ export interface PlanProps {
   label: string;
   onMount?: (surface: PlanSurface) => () => void;
 }
+
+const FEET = ['trail', 'lead'] as const;
 
 const ACROSS = 100;
 const FINE = 50;
@@ -145,6 +147,35 @@ function Ghosts({ ghosts }: { ghosts: readonly Ghost[] }) {
   );
 }
 
+/** Words in a group of their own, which is what is moved. */
+function Label({ part, className, anchor, size, children }: LabelProps) {
+  return (
+    <g data-part={`${part}-at`}>
+      <text className={className} data-part={part} textAnchor={anchor} fontSize={size}>
+        {children}
+      </text>
+    </g>
+  );
+}
+
+interface LabelProps {
+  part: string;
+  className: string;
+  anchor?: 'middle';
+  size: string;
+  children?: string;
+}
+
+/** What is drawn beside a shoe and goes with its heel: where square is, how far it is turned, and the figure. */
+function BesideShoe({ foot }: { foot: 'lead' | 'trail' }) {
+  return (
+    <g data-part={`${foot}-beside`}>
+      <path className="arc" data-part={`${foot}-arc`} />
+      <Label part={`${foot}-flare`} className="strong halo" anchor="middle" size="1.15em" />
+    </g>
+  );
+}
+
 const NO_GHOSTS: readonly Ghost[] = [];
 
 /**
@@ -158,7 +189,7 @@ export function Plan(props: PlanProps) {
     viewpoint,
     length,
     shoulderBreadth,
-    judge,
+    verdictOf,
     holds,
     label,
     onMount,
@@ -202,7 +233,7 @@ export function Plan(props: PlanProps) {
           ghosts,
           turning,
           path,
-          reading: judge?.(now.setup) ?? null,
+          verdictOf: verdictOf ?? null,
         }
       );
     };
@@ -235,7 +266,7 @@ export function Plan(props: PlanProps) {
       unsubscribe();
       unmount?.();
     };
-  }, [scene, hand, viewpoint, length, shoulderBreadth, judge, onMount, ghosts, turning, path]);
+  }, [scene, hand, viewpoint, length, shoulderBreadth, verdictOf, onMount, ghosts, turning, path]);
 
   if (!first || !frame) return null;
   return (
@@ -251,10 +282,15 @@ export function Plan(props: PlanProps) {
         tabIndex={holds === 'none' ? undefined : 0}
         data-testid="plan"
       >
-        <path className="plumb" data-part="shoulders" />
-        <text className="quiet" data-part="shoulders-figure" textAnchor="middle" fontSize="0.85em" />
-        <line className="square" data-part="trail-square" />
-        <line className="square" data-part="lead-square" />
+        <g data-part="shoulders-at">
+          <path className="plumb" data-part="shoulders" />
+          <Label part="shoulders-figure" className="quiet" anchor="middle" size="0.85em" />
+        </g>
+        {FEET.map((foot) => (
+          <g key={foot} data-part={`${foot}-under`}>
+            <line className="square" data-part={`${foot}-square`} />
+          </g>
+        ))}
         <line className="square" data-part="ball-drop" />
         <Shoe foot="trail" setup={first} holds={holds} />
         <Shoe foot="lead" setup={first} holds={holds} />
@@ -265,34 +301,30 @@ export function Plan(props: PlanProps) {
               <path className="fan" data-part={`fan-${turn}`} />
               <line className="fan-leg" data-part={`fan-${turn}-leg`} />
               <line className="fan-needed" data-part={`fan-${turn}-needed`} />
-              <text
-                className="strong halo"
-                data-part={`fan-${turn}-words`}
-                textAnchor="middle"
-                fontSize="0.95em"
-              />
+              <Label part={`fan-${turn}-words`} className="strong halo" anchor="middle" size="0.95em" />
             </g>
           ))}
         </g>
-        <path className="arc" data-part="trail-arc" />
-        <path className="arc" data-part="lead-arc" />
+        {FEET.map((foot) => (
+          <BesideShoe key={foot} foot={foot} />
+        ))}
         <line className="heel-line" data-part="heel-line" />
         <line className="toe-line" data-part="toe-line" />
-        <path className="measure" data-part="width" />
-        <text className="strong" data-part="width-figure" textAnchor="middle" fontSize="1.15em" />
-        <text className="strong halo" data-part="trail-flare" textAnchor="middle" fontSize="1.15em" />
-        <text className="strong halo" data-part="lead-flare" textAnchor="middle" fontSize="1.15em" />
+        <g data-part="width-at">
+          <path className="measure" data-part="width" />
+          <Label part="width-figure" className="strong" anchor="middle" size="1.15em" />
+        </g>
         <path className="break" data-part="break" />
         <line className="target-line" data-part="target" />
         <path className="target-line" data-part="target-arrow" />
-        <text className="quiet" data-part="target-word" fontSize="0.9em">
+        <Label part="target-word" className="quiet" size="0.9em">
           target
-        </text>
+        </Label>
         <line className="path" data-part="path" />
-        <text className="strong halo" data-part="path-figure" fontSize="0.9em" />
+        <Label part="path-figure" className="strong halo" size="0.9em" />
         <line className="face" data-part="face" />
         <circle className="ball" data-part="ball" />
-        <text className="quiet halo" data-part="ball-figure" fontSize="0.9em" />
+        <Label part="ball-figure" className="quiet halo" size="0.9em" />
       </svg>
       <p ref={description} id={`${id}-words`} className="sr-only" />
     </div>

@@ -2,7 +2,6 @@ import type { Hand } from '@pedastance/core/body';
 import type { BandVerdict } from '@pedastance/core/method';
 import { causesOf, pathOf, type PersonalPath } from '@pedastance/core/path';
 import { pathWords } from '@pedastance/core/phrases';
-import type { Reading } from '@pedastance/core/reading';
 import {
   heelToToe,
   outwardSign,
@@ -14,6 +13,7 @@ import {
   type Setup,
   type Shoe,
   uncertaintyOf,
+  type Item,
 } from '@pedastance/core/setup';
 import {
   inOrderMet,
@@ -41,7 +41,8 @@ export interface DrawingInput {
   length: LengthUnit;
   /** Outer shoulder breadth, mm. */
   shoulderBreadth: number;
-  reading: Reading | null;
+  /** Where a figure is to its band; null where nothing is read. */
+  verdictOf: VerdictOf | null;
   /** What the student brings to a turn; null before the legs were screened. */
   turning?: Turning | null;
   /** What this student's setup does to the path; draws where it is likely to go. */
@@ -51,6 +52,9 @@ export interface DrawingInput {
   /** The drawing's box, px. */
   size: { width: number; height: number };
 }
+
+/** Where an item of a setup is to its band; null where it is not read. */
+export type VerdictOf = (setup: Setup, item: Item) => BandVerdict | null;
 
 /** Feet that are not, or not yet, stood in: an address before, the same with another club, or an offer. */
 export interface Ghost {
@@ -73,8 +77,16 @@ export interface Turning {
 
 const n = (value: number): string => (Math.round(value * 100) / 100).toString();
 
-/** Words are moved by a transform, which lays out no letter again. */
 const moved = (x: number, y: number): string => `translate(${n(x)} ${n(y)})`;
+
+/**
+ * Words at a place. The place is the transform of a group around them: a text whose own transform
+ * changes has its letters laid out again, one that is carried along has not.
+ */
+const label = (part: string, x: number, y: number, attributes: Drawing[string]): Drawing => ({
+  [`${part}-at`]: { transform: moved(x, y) },
+  [part]: attributes,
+});
 
 const closedPath = (points: readonly Point[]): string =>
   `M${points.map((point) => `${n(point.x)} ${n(point.y)}`).join('L')}Z`;
@@ -147,19 +159,22 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
   const { length } = setup.address.shoe;
   const radius = length * ARC_SHARE;
   const at = place.toScreen(heel);
-  const straight = place.toScreen({ x: heel.x, y: heel.y + length });
-  const arcFrom = place.toScreen({ x: heel.x, y: heel.y + radius });
-  const turned = heelToToe(foot, flare, radius);
-  const arcTo = place.toScreen({ x: heel.x + turned.x, y: heel.y + turned.y });
+  // Everything beside the shoe is drawn about its heel, so that a shoe that is moved moves one group.
+  const aboutHeel = (by: Point): Point => ({ x: place.signs.x * by.x, y: place.signs.y * by.y });
+  const straight = aboutHeel({ x: 0, y: length });
+  const arcFrom = aboutHeel({ x: 0, y: radius });
+  const arcTo = aboutHeel(heelToToe(foot, flare, radius));
   const sweep = outwardSign(foot) * place.signs.x * place.signs.y * Math.sign(flare) > 0 ? 0 : 1;
-  const beside = heelToToe(foot, flare, length * LABEL_SHARE);
-  const sole = place.toScreen({ x: heel.x + beside.x, y: heel.y + beside.y });
+  const sole = aboutHeel(heelToToe(foot, flare, length * LABEL_SHARE));
   const aside = outwardSign(foot) * place.signs.x * (setup.address.shoe.breadth / 2 + 30 * mmPerPx);
-  const verdict = verdictOf(input.reading, foot === 'lead' ? 'leadFlare' : 'trailFlare');
+  const verdict = input.verdictOf?.(setup, `${foot}Flare`) ?? null;
   const along = setup.balance[foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe'] / 100;
   const share = (foot === 'lead' ? setup.balance.leadShare : 100 - setup.balance.leadShare) / 50;
   return {
-    [foot]: { transform: footMatrix(setup, foot, place), 'data-measured': String(footMeasured(setup, foot)) },
+    [foot]: {
+      transform: footMatrix(setup, foot, place),
+      'data-measured': String(footMeasured(setup, foot)),
+    },
     [`${foot}-grip`]: { transform: `translate(0 ${n(length * GRIP_SHARE)}) scale(${n(0.62 * mmPerPx)})` },
     [`${foot}-handle`]: { cy: n(length), r: n(9 * mmPerPx) },
     [`${foot}-load`]: {
@@ -167,16 +182,18 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
       r: n(22 * Math.sqrt(share)),
       'data-measured': String(loadMeasured(setup, foot)),
     },
-    [`${foot}-square`]: segment(at, straight),
+    // Square lies under the shoes, the rest over them.
+    [`${foot}-under`]: { transform: moved(at.x, at.y) },
+    [`${foot}-beside`]: { transform: moved(at.x, at.y) },
+    [`${foot}-square`]: segment({ x: 0, y: 0 }, straight),
     [`${foot}-arc`]: {
       d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}`,
     },
-    [`${foot}-flare`]: {
-      transform: moved(sole.x + aside, sole.y + 5 * mmPerPx),
+    ...label(`${foot}-flare`, sole.x + aside, sole.y + 5 * mmPerPx, {
       text: shaped(angleFigure(flare), verdict),
       'data-verdict': verdict ?? 'none',
       'data-measured': String(setup.measured[`${foot}Flare`] !== undefined),
-    },
+    }),
   };
 }
 
@@ -190,10 +207,6 @@ const loadMeasured = ({ measured }: Setup, foot: FootName): boolean =>
 /** A figure on the plan, with the shape of its verdict before it when it is out of its band. */
 const shaped = (words: string, verdict: BandVerdict | null): string =>
   verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ${words}` : words;
-
-function verdictOf(reading: Reading | null, item: string): BandVerdict | null {
-  return reading?.findings.find((finding) => finding.item === item)?.verdict ?? null;
-}
 
 /** Behind the heels: the width between them, and the shoulders' edges dropped as plumb marks. */
 function behindHeels(
@@ -210,30 +223,30 @@ function behindHeels(
   const middle = (leadX + trailX) / 2;
   const half = input.shoulderBreadth / 2;
   const tick = 6 * mmPerPx;
-  const verdict = verdictOf(input.reading, 'stanceWidth');
+  const verdict = input.verdictOf?.(input.setup, 'stanceWidth') ?? null;
   const widthMeasured = String(input.setup.measured.stanceWidth !== undefined);
   const widthY = rowY(16);
   const plumbY = rowY(40);
   const widthWords = shaped(lengthWithUnit(measures.stanceWidth, input.length), verdict);
   const shoulderWords = `shoulders ${lengthWithUnit(input.shoulderBreadth, input.length)}`;
   // A dimension line leaves room for its words, which are about half as wide as high for each letter.
-  const dimension = (from: number, to: number, y: number, words: string, letterPx: number) => {
-    const left = Math.min(from, to);
-    const right = Math.max(from, to);
-    const room = Math.min((right - left) / 2, (words.length * letterPx * mmPerPx) / 2 + 6 * mmPerPx);
-    const end = (x: number) => `M${n(x)} ${n(y - tick)}V${n(y + tick)}`;
-    return `${end(left)}M${n(left)} ${n(y)}H${n(middle - room)}M${n(middle + room)} ${n(y)}H${n(right)}${end(right)}`;
+  const dimension = (length: number, words: string, letterPx: number) => {
+    const end = length / 2;
+    const room = Math.min(end, (words.length * letterPx * mmPerPx) / 2 + 6 * mmPerPx);
+    const tickAt = (x: number) => `M${n(x)} ${n(-tick)}V${n(tick)}`;
+    return `${tickAt(-end)}M${n(-end)} 0H${n(-room)}M${n(room)} 0H${n(end)}${tickAt(end)}`;
   };
   return {
-    width: { d: dimension(trailX, leadX, widthY, widthWords, 8.6), 'data-measured': widthMeasured },
-    'width-figure': {
-      transform: moved(middle, widthY + 5 * mmPerPx),
+    'width-at': { transform: moved(middle, widthY) },
+    width: { d: dimension(Math.abs(leadX - trailX), widthWords, 8.6), 'data-measured': widthMeasured },
+    ...label('width-figure', 0, 5 * mmPerPx, {
       text: widthWords,
       'data-verdict': verdict ?? 'none',
       'data-measured': widthMeasured,
-    },
-    shoulders: { d: dimension(middle - half, middle + half, plumbY, shoulderWords, 6.2) },
-    'shoulders-figure': { transform: moved(middle, plumbY + 4 * mmPerPx), text: shoulderWords },
+    }),
+    'shoulders-at': { transform: moved(middle, plumbY) },
+    shoulders: { d: dimension(2 * half, shoulderWords, 6.2) },
+    ...label('shoulders-figure', 0, 4 * mmPerPx, { text: shoulderWords }),
   };
 }
 
@@ -264,21 +277,19 @@ function strip(
     'target-arrow': {
       d: `M${n(tip - toTarget * arrow)} ${n(y - arrow * 0.7)}L${n(tip)} ${n(y)}L${n(tip - toTarget * arrow)} ${n(y + arrow * 0.7)}`,
     },
-    'target-word': {
-      transform: moved(end - toTarget * 14 * mmPerPx, y + (place.signs.y > 0 ? -10 : 20) * mmPerPx),
+    ...label('target-word', end - toTarget * 14 * mmPerPx, y + (place.signs.y > 0 ? -10 : 20) * mmPerPx, {
       'text-anchor': toTarget > 0 ? 'end' : 'start',
-    },
+    }),
     break: {
       d: `M${n(left - 5)} ${n(breakY)}H${n(-2 * zig)}L${n(-zig)} ${n(breakY - zig)}L${n(zig)} ${n(breakY + zig)}L${n(2 * zig)} ${n(breakY)}H${n(right + 5)}`,
     },
     ball: { cx: n(ballX), cy: n(y), r: n(ballRadius), 'data-measured': ballMeasured },
     face: segment({ x: faceX, y: y - 16 * mmPerPx }, { x: faceX, y: y + 16 * mmPerPx }),
     'ball-drop': segment(leadHeel, { x: leadHeel.x, y }),
-    'ball-figure': {
+    ...label('ball-figure', left + 10 * mmPerPx, below(30), {
       'data-measured': ballMeasured,
-      transform: moved(left + 10 * mmPerPx, below(30)),
       text: `ball ${lengthWithUnit(measures.ballAlong, input.length)} inside the lead heel`,
-    },
+    }),
   };
 }
 
@@ -308,13 +319,12 @@ function pathParts(
       opacity: '1',
       'data-guess': String(guess),
     },
-    'path-figure': {
+    // Across from what is said of the ball.
+    ...label('path-figure', left + width - 10 * mmPerPx, y + (place.signs.y > 0 ? 30 : -21) * mmPerPx, {
       opacity: '1',
-      // Across from what is said of the ball.
-      transform: moved(left + width - 10 * mmPerPx, y + (place.signs.y > 0 ? 30 : -21) * mmPerPx),
       'text-anchor': 'end',
       text: `${guess ? 'path ≈' : 'path'} ${pathWords(angle)}`,
-    },
+    }),
   };
 }
 
@@ -400,11 +410,13 @@ function fanAboutMiddle(
       'data-short': String(short),
     };
     parts[`fan-${turn}-needed`] = segment(at(needed, 0.72), at(needed, 1.12));
-    parts[`fan-${turn}-words`] = {
-      transform: moved(words.x, words.y + 4 * mmPerPx),
-      text: known ? angleFigure(limit) : '?',
-      'data-verdict': short ? 'below' : 'none',
-    };
+    Object.assign(
+      parts,
+      label(`fan-${turn}-words`, words.x, words.y + 4 * mmPerPx, {
+        text: known ? angleFigure(limit) : '?',
+        'data-verdict': short ? 'below' : 'none',
+      }),
+    );
     return { at: to, leg: first.leg, short, known };
   };
   return { ends: { back: end('back'), through: end('through') }, parts };
@@ -472,7 +484,7 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
   const measured = measuredOf(input.setup);
   const { measures } = measured;
   const footOf = (foot: FootName) => {
-    const { frame, hand, viewpoint, size, setup, reading } = input;
+    const { frame, hand, viewpoint, size, setup, verdictOf } = input;
     const item = foot === 'lead' ? 'leadFlare' : 'trailFlare';
     const from = [
       setup.address[foot],
@@ -484,7 +496,7 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
       hand,
       viewpoint,
       size,
-      verdictOf(reading, item),
+      verdictOf?.(setup, item) ?? null,
     ];
     return remembered(memory, foot, from, () => footParts(input, foot, place, view.mmPerPx));
   };

@@ -1,4 +1,12 @@
-import { readSetup, toePoint, withMeasured, type Setup } from '@pedastance/core';
+import {
+  readSetup,
+  toePoint,
+  withMeasured,
+  type BandVerdict,
+  type Item,
+  type Reading,
+  type Setup,
+} from '@pedastance/core';
 import fc from 'fast-check';
 import { build, method, setup } from '../../core/test/example';
 import { drawPlan, footMatrix, type DrawingInput } from './drawing';
@@ -67,10 +75,15 @@ const input = (of: Setup, over: Partial<DrawingInput> = {}): DrawingInput => ({
   viewpoint: 'coach',
   length: 'cm',
   shoulderBreadth: 480,
-  reading: null,
+  verdictOf: null,
   size: { width: 390, height: 440 },
   ...over,
 });
+
+const verdictsOf =
+  ({ findings }: Reading) =>
+  (_setup: Setup, item: Item): BandVerdict | null =>
+    findings.find((finding) => finding.item === item)?.verdict ?? null;
 
 describe('the drawing', () => {
   test('a foot’s matrix takes its heel and toe where the ground has them', () => {
@@ -110,7 +123,7 @@ describe('the drawing', () => {
       shot: 'full',
       method,
     });
-    const drawn = drawPlan(input(of, { reading }));
+    const drawn = drawPlan(input(of, { verdictOf: verdictsOf(reading) }));
     expect(drawn['lead-flare']).toMatchObject({ text: '▼ 2°', 'data-verdict': 'below' });
     expect(drawn['trail-flare']).toMatchObject({ text: '▲ 40°', 'data-verdict': 'above' });
   });
@@ -126,7 +139,7 @@ describe('the drawing', () => {
       shot: 'full',
       method,
     });
-    const drawn = drawPlan(input(of, { reading }));
+    const drawn = drawPlan(input(of, { verdictOf: verdictsOf(reading) }));
     for (const part of [
       'lead',
       'trail',

@@ -1,4 +1,12 @@
-import { answerFor, bandsFor, verdictFor, questionOf, type Bands } from '../method';
+import {
+  answerFor,
+  bandsFor,
+  verdictFor,
+  questionOf,
+  type Bands,
+  type BandVerdict,
+  type Band,
+} from '../method';
 import {
   CHOICE_QUESTIONS,
   ITEMS,
@@ -16,33 +24,48 @@ import { withholder } from './withhold';
 
 export const MOST_PUT_FORWARD = 2;
 
-/** A finding by itself, before it is set beside the others; null when not seen or left free. */
-function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: MeasuredSetup): Finding | null {
+/** An item measured and held against its band; null when not measured or left free. */
+interface Held extends Pick<Finding, 'question' | 'measured' | 'uncertainty' | 'low' | 'middle' | 'high'> {
+  verdict: BandVerdict;
+  band: Band;
+}
+
+function heldAgainst(item: Item, bands: Bands, taken: MeasuredSetup): Held | null {
   const question = questionOf(item);
-  const { unit } = FIGURES[item];
   const band = bands.figures[question];
   const found = band && measuredFigure(taken, item);
   if (!band || !found) return null;
   const { value: measured, uncertainty } = found;
-  const { middle, widenedBy, untested } = band;
+  const { middle } = band;
   // A band is no narrower than what the measuring itself can tell apart.
   const low = Math.min(band.low, middle - uncertainty);
   const high = Math.max(band.high, middle + uncertainty);
-  const verdict = verdictFor(measured, low, high);
-  const { why, limitsBelow, limitsAbove } = input.method.questions[question];
   return {
-    item,
     question,
-    unit,
     measured,
     uncertainty,
     low,
     middle,
     high,
-    verdict,
+    verdict: verdictFor(measured, low, high),
+    band,
+  };
+}
+
+/** A finding by itself, before it is set beside the others; null when not measured or left free. */
+function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: MeasuredSetup): Finding | null {
+  const held = heldAgainst(item, bands, taken);
+  if (!held) return null;
+  const { band, ...figures } = held;
+  const { question, measured, uncertainty, low, high, verdict } = figures;
+  const { why, limitsBelow, limitsAbove } = input.method.questions[question];
+  return {
+    item,
+    ...figures,
+    unit: FIGURES[item].unit,
     close: Math.min(Math.abs(measured - low), Math.abs(measured - high)) < uncertainty,
-    widenedBy,
-    untested,
+    widenedBy: band.widenedBy,
+    untested: band.untested,
     mark: answerFor(input.method, question, input.club, input.shot).mark,
     why,
     limits: verdict === 'in' ? '' : verdict === 'below' ? limitsBelow : limitsAbove,
@@ -51,6 +74,18 @@ function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Measur
     withheld: null,
     putForward: false,
   };
+}
+
+/**
+ * The verdict on one item alone: what `readSetup` would say of it, at a fraction of the work.
+ * @param input the setup, body, club, shot and method
+ * @param item which item
+ * @returns below, in or above its band; null when it was not measured or the method leaves it free
+ */
+export function readItem(input: ReadingInput, item: Item): BandVerdict | null {
+  const { setup, method, build, legs } = input;
+  const bands = bandsFor(method, { build, legs }, input);
+  return heldAgainst(item, bands, input.measured ?? measureSetup(setup))?.verdict ?? null;
 }
 
 /** A cause is heavier by this share of what it explains (starting value). */

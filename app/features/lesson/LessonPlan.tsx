@@ -5,14 +5,14 @@ import { wholeGhost } from '../../plan/drawing';
 import { Plan } from '../../plan/Plan';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
-import { useJudge, useLessonContext } from './context';
+import { useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
 import { useGoal, useLeadHeelLift, useTurningBody } from './turning';
 
 /** The lesson's one plan; what can be taken hold of depends on the step. */
 export function LessonPlan() {
   const { student, build } = useLessonContext();
-  const judge = useJudge();
+  const { verdictOf } = useLessonContext();
   const viewpoint = usePreferences((state) => state.viewpoint);
   const length = usePreferences((state) => state.length);
   const step = useStore(lesson, (state) => state.draft?.step);
@@ -51,7 +51,7 @@ export function LessonPlan() {
       viewpoint={viewpoint}
       length={length}
       shoulderBreadth={build.figures.shoulderBreadth.value}
-      judge={judge}
+      verdictOf={verdictOf}
       ghosts={ghosts}
       turning={turning}
       path={path}

@@ -106,7 +106,7 @@ function keepWhileOpen(): () => void {
 /** The lesson with everything its steps go by, and the one judge they all ask. */
 function OpenLesson({ facts }: { facts: LessonFacts }) {
   const judge = useNewJudge(facts);
-  const context = useMemo(() => ({ ...facts, judge }), [facts, judge]);
+  const context = useMemo(() => ({ ...facts, ...judge }), [facts, judge]);
   return (
     <LessonContext value={context}>
       <View role="main" className="flex-1 bg-paper">

@@ -31,7 +31,8 @@ function showAll(): void {
 lesson.subscribe(({ dragging }) => {
   const since = performance.now() - shownAt;
   if (!dragging || since >= READABLE_MS) showAll();
-  else waiting ??= setTimeout(showAll, READABLE_MS - since);
+  // The next move shows them, together with what it draws; this is for a finger that stops.
+  else waiting ??= setTimeout(showAll, 2 * READABLE_MS);
 });
 
 /**

@@ -1,7 +1,7 @@
 import type { NewBuild, NewScreen, Student } from '@pedastance/contract';
 import { cautionsFor, legTestOf } from '@pedastance/core/body';
 import type { HouseMethod } from '@pedastance/core/method';
-import { readSetup, type Reading } from '@pedastance/core/reading';
+import { readSetup, type Reading, readItem } from '@pedastance/core/reading';
 import type { Setup } from '@pedastance/core/setup';
 import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
@@ -10,6 +10,7 @@ import { usePreferences } from '../../state/preferences';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { ageOf } from '../../domain/students';
 import { measuredOf } from '../../domain/measured';
+import type { VerdictOf } from '../../plan/drawing';
 
 /** What a lesson goes by; none of it changes while a shoe is dragged. */
 export interface LessonFacts {
@@ -23,6 +24,8 @@ export interface LessonFacts {
 /** What every step of a lesson knows. */
 export interface LessonContext extends LessonFacts {
   judge: Judge;
+  /** The verdict on one item alone, for the plan that asks at every move. */
+  verdictOf: VerdictOf;
 }
 
 export const LessonContext = createContext<LessonContext | null>(null);
@@ -46,25 +49,36 @@ export type Judge = (setup: Setup) => Reading | null;
 
 export const useJudge = (): Judge => useLessonContext().judge;
 
-/** The lesson's one judge: everybody who shows a reading asks this one. */
-export function useNewJudge({ student, build, screen, method }: LessonFacts): Judge {
+/** The lesson's one judge: everybody who shows a reading, or a verdict, asks this one. */
+export function useNewJudge({
+  student,
+  build,
+  screen,
+  method,
+}: LessonFacts): Pick<LessonContext, 'judge' | 'verdictOf'> {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   return useMemo(() => {
-    if (!club) return () => null;
+    if (!club) return NOBODY_JUDGES;
     const cautions = cautionsFor(student.cautions, ageOf(student, new Date()));
     const legs = screen && legTestOf(screen);
-    const { figures } = build;
-    const played = { club, clubLengthInches, shot };
+    const asked = { build: build.figures, legs, club, clubLengthInches, shot, method, cautions };
     const cache = new WeakMap<Setup, Reading>();
-    return (setup: Setup) => {
-      const known = cache.get(setup);
-      if (known) return known;
-      const measured = measuredOf(setup);
-      const reading = readSetup({ setup, measured, build: figures, legs, ...played, method, cautions });
-      cache.set(setup, reading);
-      return reading;
+    return {
+      judge(setup) {
+        const known = cache.get(setup);
+        if (known) return known;
+        const reading = readSetup({ ...asked, setup, measured: measuredOf(setup) });
+        cache.set(setup, reading);
+        return reading;
+      },
+      verdictOf: (setup, item) => readItem({ ...asked, setup, measured: measuredOf(setup) }, item),
     };
   }, [student, build, screen, method, club, shot, clubLengthInches]);
 }
+
+const NOBODY_JUDGES: Pick<LessonContext, 'judge' | 'verdictOf'> = {
+  judge: () => null,
+  verdictOf: () => null,
+};
