@@ -9,6 +9,7 @@ import {
   type HouseMethod,
   type Question,
   type RuleKind,
+  withEveryQuestion,
 } from '@pedastance/core/method';
 import { CHOICES } from '@pedastance/core/setup';
 import { z } from 'zod';
@@ -128,26 +129,37 @@ const questions = Object.fromEntries(
   QUESTIONS.map((question) => [question, answersTo(question)]),
 ) as unknown as Record<Question, ReturnType<typeof answersTo>>;
 
+const wholeQuestions = z.strictObject(questions).superRefine((given, context) => {
+  for (const { question, club, shot, found } of coverageFaults(given as HouseMethod['questions'])) {
+    const played = `the ${clubById(club).name}, ${shot === 'pitch' ? 'pitch' : 'full shot'}`;
+    context.addIssue({
+      code: 'custom',
+      path: [question, 'answers'],
+      message: `one answer for ${played}, not ${found === 0 ? 'none' : found}`,
+    });
+  }
+});
+
 const contents = {
   name: text(1, LONGEST_METHOD_NAME),
   summary: text(1, LONGEST_METHOD_TEXT),
-  questions: z.strictObject(questions).superRefine((given, context) => {
-    for (const { question, club, shot, found } of coverageFaults(given as HouseMethod['questions'])) {
-      const played = `the ${clubById(club).name}, ${shot === 'pitch' ? 'pitch' : 'full shot'}`;
-      context.addIssue({
-        code: 'custom',
-        path: [question, 'answers'],
-        message: `one answer for ${played}, not ${found === 0 ? 'none' : found}`,
-      });
-    }
-  }),
+  questions: wholeQuestions,
+};
+
+/** Contents from before a question was asked: what can be left free is. */
+const contentsOfAnyTime = {
+  ...contents,
+  questions: z.preprocess((given) => {
+    const isRecord = typeof given === 'object' && given !== null && !Array.isArray(given);
+    return isRecord ? withEveryQuestion({ questions: given } as HouseMethod).questions : given;
+  }, wholeQuestions),
 };
 
 /** A house method as data: every question answered once for every club and shot. */
 export const Method = z.strictObject({
   id: Id,
   version: z.int().min(1),
-  ...contents,
+  ...contentsOfAnyTime,
 }) as unknown as z.ZodType<HouseMethod>;
 
 /** What a method file carries: the answers, without whose they are or which version. */
@@ -169,7 +181,7 @@ export const NewMethodVersion = z.strictObject({
   madeAt: Moment,
   methodId: Id,
   version: z.int().min(1),
-  ...contents,
+  ...contentsOfAnyTime,
 }) as unknown as z.ZodType<
   Pick<HouseMethod, 'name' | 'summary' | 'questions'> & {
     id: string;

@@ -1,4 +1,4 @@
-import type { HouseMethod } from '@pedastance/core/method';
+import { withEveryQuestion, type HouseMethod } from '@pedastance/core/method';
 import { PRESETS } from '@pedastance/core/method/presets';
 import { useMemo } from 'react';
 import { useRecords } from './records';
@@ -16,7 +16,10 @@ export const isPreset = (method: Pick<HouseMethod, 'version'>): boolean => metho
 export function useVersions(id: string): HouseMethod[] {
   const methods = useRecords((state) => state.methods);
   return useMemo(() => {
-    const own = methods.filter((method) => method.id === id).sort((a, b) => b.version - a.version);
+    const own = methods
+      .filter((method) => method.id === id)
+      .sort((a, b) => b.version - a.version)
+      .map(withEveryQuestion);
     return own.length > 0 ? own : PRESET_METHODS.filter((method) => method.id === id);
   }, [methods, id]);
 }

@@ -2,6 +2,7 @@ export * from './rules';
 export * from './types';
 export * from './questions';
 export * from './coverage';
+export * from './everyQuestion';
 export * from './band';
 export * from './bands';
 export * from './verdict';

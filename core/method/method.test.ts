@@ -17,6 +17,8 @@ import {
   type ShouldersRule,
 } from '..';
 import { build, estimated, method } from '../test/example';
+import type { HouseMethod, Answer } from './types';
+import { withEveryQuestion } from './everyQuestion';
 
 const bandIn = (question: FigureQuestion, played: Played, of = build()): Band =>
   bandsFor(method, { build: of, legs: null }, played).figures[question]!;
@@ -153,5 +155,26 @@ describe('the house method', () => {
       expect(middle).toBeGreaterThanOrEqual(last);
       last = middle;
     }
+  });
+});
+
+describe('a method from before a question was asked', () => {
+  const { hipBump: _gone, ...questions } = method.questions;
+  const before = { ...method, questions } as unknown as HouseMethod;
+
+  test('leaves it free, and is otherwise what it was', () => {
+    const whole = withEveryQuestion(before);
+    expect(whole.questions.hipBump.answers.every((answer: Answer) => answer.rule.kind === 'no view')).toBe(
+      true,
+    );
+    expect(coverageFaults(whole.questions)).toEqual([]);
+    expect({ ...whole.questions, hipBump: undefined }).toEqual({ ...method.questions, hipBump: undefined });
+    expect(withEveryQuestion(method)).toBe(method);
+  });
+
+  test('what the feet are drawn from is not left free behind anybody’s back', () => {
+    const { leadFlare: _lead, ...others } = method.questions;
+    const lacking = withEveryQuestion({ ...method, questions: others } as unknown as HouseMethod);
+    expect(lacking.questions).not.toHaveProperty('leadFlare');
   });
 });

@@ -12,6 +12,7 @@ import {
   upgradedSetup,
   type Setup,
 } from '@pedastance/core';
+import { Client } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { applicationUrl } from '../config/settings';
 import { inAcademy, openDatabase } from '../store/database';
@@ -20,14 +21,20 @@ import { migrate } from '../store/migrate';
 import { APPLICATION_PASSWORD, asAdmin, createDatabase } from './world';
 
 let database: Awaited<ReturnType<typeof createDatabase>>;
+let client: Client;
 beforeAll(async () => {
-  database = await createDatabase();
+  database = await createDatabase('migrated');
   await migrate(database.adminUrl, APPLICATION_PASSWORD);
+  client = new Client({ connectionString: database.adminUrl });
+  await client.connect();
 }, 60_000);
-afterAll(() => database.drop());
+afterAll(async () => {
+  await client.end();
+  await database.drop();
+});
 
 const ask = async <Row>(sql: string, values: unknown[] = []): Promise<Row> =>
-  (await asAdmin<Row>(database.adminUrl, sql, values))[0]!;
+  (await client.query(sql, values)).rows[0] as Row;
 
 /** What a named check says of a row that is given as columns with their types and values. */
 async function checkSays(

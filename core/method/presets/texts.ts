@@ -16,7 +16,7 @@ const texts = (limitsBelow: string, limitsAbove: string, leftFree = LEFT_TO_THE_
 });
 
 /** What being out of a band limits: the same in every school, which differ in where the band is. */
-export const QUESTION_TEXTS: Record<Question, QuestionTexts> = {
+const QUESTION_TEXTS: Partial<Record<Question, QuestionTexts>> = {
   stanceWidth: texts(
     'Narrower than this there is little to push against, and balance goes first with the longer clubs.',
     'Wider than this the hips cannot get over the lead foot, and the player falls back.',
@@ -99,3 +99,8 @@ export const QUESTION_TEXTS: Record<Question, QuestionTexts> = {
     'This method takes any route that repeats.',
   ),
 };
+
+/** A question that no school has written of yet, so that each leaves it free. */
+const NOT_WRITTEN = texts('Less than the method asks for.', 'More than the method asks for.');
+
+export const textsOf = (question: Question): QuestionTexts => QUESTION_TEXTS[question] ?? NOT_WRITTEN;

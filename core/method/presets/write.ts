@@ -9,7 +9,7 @@ import {
   type Tolerance,
 } from '..';
 import { BAG, canPitch, type ClubFamily, type ClubId, type ShotType } from '../../club';
-import { QUESTION_TEXTS } from './texts';
+import { textsOf } from './texts';
 
 export const PRACTICE: FigureMark = 'common practice, no source';
 export const STARTING: FigureMark = 'starting value';
@@ -74,7 +74,7 @@ export function preset(
 ): MethodContents {
   const questions = Object.fromEntries(
     QUESTIONS.map((question): [Question, QuestionAnswers] => {
-      const { limitsBelow, limitsAbove, leftFree } = QUESTION_TEXTS[question];
+      const { limitsBelow, limitsAbove, leftFree } = textsOf(question);
       const { why, answers } = given[question] ?? { why: leftFree, answers: [] };
       const missing = (shot: ShotType): Answer[] => {
         const clubs = shot === 'pitch' ? PITCHED : ALL;
