@@ -2,7 +2,7 @@
 const colour = (name) => `rgb(var(--${name}) / <alpha-value>)`;
 
 module.exports = {
-  content: ['./app/**/*.tsx', './features/**/*.tsx', './ui/**/*.tsx', './plan/**/*.tsx'],
+  content: ['./app/**/*.tsx', './features/**/*.tsx', './cards/**/*.tsx', './ui/**/*.tsx', './plan/**/*.tsx'],
   presets: [require('nativewind/preset')],
   darkMode: 'class',
   theme: {

@@ -4,6 +4,9 @@ import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { ROOT } from './product';
 
+// Each starts on the project's own data folder.
+test.describe.configure({ mode: 'serial' });
+
 /** Runs the start script to its end, or until it says `until` and is then interrupted as by Ctrl-C. */
 function start(
   environment: Record<string, string>,

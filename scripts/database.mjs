@@ -6,6 +6,7 @@ import {
   chownSync,
   constants,
   existsSync,
+  linkSync,
   mkdirSync,
   mkdtempSync,
   readFileSync,
@@ -66,8 +67,16 @@ export function readSecrets(home) {
   if (!existsSync(file)) {
     const secret = () => randomBytes(32).toString('base64url');
     const secrets = { databasePassword: secret(), applicationPassword: secret(), sessionSecret: secret() };
-    writeFileSync(`${file}.new`, JSON.stringify(secrets), { mode: 0o600 });
-    renameSync(`${file}.new`, file);
+    const making = `${file}.${process.pid}`;
+    writeFileSync(making, JSON.stringify(secrets), { mode: 0o600 });
+    try {
+      // Of two that start at once the first one's secrets count: a link is never made over another.
+      linkSync(making, file);
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error;
+    } finally {
+      rmSync(making);
+    }
   }
   try {
     return JSON.parse(readFileSync(file, 'utf8'));

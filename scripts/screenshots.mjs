@@ -33,6 +33,15 @@ async function lessonFromFirstRecord(page, name) {
   await page.getByTestId('plan').waitFor();
 }
 
+/** Notes that feet and load stand as they are drawn, so that all of it is read. */
+async function standAsDrawn(page) {
+  await step(page, 'read');
+  await page.getByRole('button', { name: 'The feet stand as drawn' }).click();
+  await page.getByRole('button', { name: /on the lead foot, as drawn/ }).click();
+  await step(page, 'feet');
+  await page.getByTestId('plan').waitFor();
+}
+
 async function dial(page, row, press, times = 1) {
   await page.getByTestId(`row-${row}`).click();
   for (let time = 0; time < times; time += 1) await page.getByRole('button', { name: press }).click();
@@ -87,6 +96,7 @@ async function phonePictures(page, shot) {
   await shot('student');
   await page.goBack();
   await lessonFromFirstRecord(page, /Odile Brandvold/);
+  await standAsDrawn(page);
   await dial(page, 'trailFlare', 'Trail flare minus 5°', 2);
   await dial(page, 'stanceWidth', 'Width, heel to heel plus 2 cm', 2);
   await shot('feet');
@@ -154,6 +164,7 @@ async function widePictures(page, shot) {
   await shot('bag-wide');
   await page.goto(new URL('/students', page.url()).href);
   await lessonFromFirstRecord(page, /Ferris Quillon/);
+  await standAsDrawn(page);
   await shot('feet-wide');
   await page.goto(new URL('/settings', page.url()).href);
   await page.getByRole('radio', { name: 'Dusk' }).click();

@@ -139,8 +139,10 @@ function Agreeing() {
       ))}
       {forward.length === 0 && (
         <Body>
-          Nothing is put forward: everything is in its band. You can still set a change of your own on the
-          plan.
+          {reading.findings.length > 0
+            ? 'Nothing is put forward: everything is in its band. '
+            : 'Nothing is measured yet, so nothing is put forward. '}
+          You can still set a change of your own on the plan.
         </Body>
       )}
       <FitPanel setup={setup} speech={speech} />

@@ -173,7 +173,11 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
   const canUndo = useStore(lesson, (state) => state.past.length > 0);
   const [typing, setTyping] = useState(false);
   useEffect(() => setTyping(false), [dial]);
-  const figure = useMemo(() => mainFigure(dial, speech), [dial, speech.length, speech.feet, speech.hand]);
+  const figure = useMemo(() => {
+    const main = mainFigure(dial, speech);
+    // The desk sets the figure, measured or not.
+    return () => ({ text: main().text });
+  }, [dial, speech.length, speech.feet, speech.hand]);
   const kind = kindOf(dial);
   const [small, large] = STEPS[kind][speech.length];
   const name = figureName(dial, speech);

@@ -25,6 +25,7 @@ import { offeredGhosts } from './offers';
 import { useComputation } from '../../workers/useComputation';
 import { useGoal, useTurningBody } from './turning';
 import { verdictWords } from '../../domain/verdicts';
+import { turningFeet } from '@pedastance/core/turn';
 
 /** Moves made at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 3;
@@ -217,6 +218,14 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
     return () => lesson.setState({ offers: [] });
   }, [fitted, setup]);
   if (!problem) return null;
+  if (!turningFeet(setup, 0)) {
+    return (
+      <View className="gap-2 pt-2" testID="fit-panel">
+        <Heading>The least change that frees the turn</Heading>
+        <Quiet>Measure both flares first: the turn goes by them.</Quiet>
+      </View>
+    );
+  }
   const toggle = (move: MoveName) =>
     setPinned(pinned.includes(move) ? pinned.filter((each) => each !== move) : [...pinned, move]);
   return (

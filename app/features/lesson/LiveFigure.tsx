@@ -6,6 +6,8 @@ import { lesson } from '../../state/lesson';
 export interface Figure {
   text: string;
   verdict?: BandVerdict | null;
+  /** It only stands as it is drawn, and was not measured. */
+  faint?: boolean;
 }
 
 const COLOURS: Record<BandVerdict, string> = {
@@ -13,6 +15,8 @@ const COLOURS: Record<BandVerdict, string> = {
   above: 'rgb(var(--rust))',
   in: 'rgb(var(--moss))',
 };
+
+const FAINT = 'rgb(var(--pencil))';
 
 /** While a shoe is dragged figures change this often: as fast as they can be read, and no faster. */
 const READABLE_MS = 100;
@@ -50,7 +54,7 @@ export function LiveFigure({ figure, ...text }: { figure: () => Figure } & TextP
       const next = figure();
       if (next.text !== shown) node.textContent = next.text;
       shown = next.text;
-      const wanted = next.verdict ? COLOURS[next.verdict] : '';
+      const wanted = next.verdict ? COLOURS[next.verdict] : next.faint ? FAINT : '';
       if (wanted !== colour) node.style.color = wanted;
       colour = wanted;
     };

@@ -32,6 +32,7 @@ function effectsOf(cause: Finding, findings: readonly Finding[]): Finding[] {
 }
 
 function headingFor(findings: readonly Finding[], forward: number): string {
+  if (findings.length === 0) return 'Nothing is measured yet';
   if (forward > 0) return forward === 1 ? 'One thing to look at' : 'Two things to look at';
   return findings.every((finding) => finding.verdict === 'in')
     ? 'Everything is in its band'

@@ -6,8 +6,12 @@ import {
   type Setup,
   type Item,
   uncertaintyOf,
+  figureOf,
+  type SetupFigure,
+  isLine,
+  FIGURES,
 } from '@pedastance/core/setup';
-import { angleFigure, lengthFigure, lengthWithUnit } from '@pedastance/core/units';
+import { lengthFigure, figureWithUnit } from '@pedastance/core/units';
 import type { Figure } from './LiveFigure';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
 import { findingBand } from '../../domain/sentences';
@@ -22,17 +26,19 @@ const shown = (make: (setup: Setup) => Figure) => (): Figure => {
   return setup ? make(setup) : { text: '' };
 };
 
-/** What a row shows large. */
+/** What a row shows large; faintly while it was not measured. */
 export function mainFigure(dial: Dial | LoadDial | 'toeLine' | 'heelLine', speech: Speech): () => Figure {
+  const name = dial === 'toeLine' ? 'stanceLine' : dial;
   return shown((setup) => {
-    const measures = measuresOf(setup);
-    if (dial in setup.balance) return { text: `${Math.round(setup.balance[dial as LoadDial])} %` };
-    if (dial === 'leadFlare' || dial === 'trailFlare') return { text: angleFigure(measures[dial], 1) };
-    if (dial === 'toeLine' || dial === 'heelLine') return { text: lineWords(measures[dial]) };
-    return {
-      text: lengthWithUnit(measures[dial as Exclude<Dial, 'leadFlare' | 'trailFlare'>], speech.length),
-    };
+    const measured = measuredOf(setup);
+    const value = figureOf(setup, name, measured.measures)!;
+    return { text: figureText(name, value, speech), faint: uncertaintyOf(measured, name) === null };
   });
+}
+
+function figureText(name: SetupFigure, value: number, speech: Speech): string {
+  if (isLine(name)) return lineWords(value);
+  return figureWithUnit(value, FIGURES[name].unit, speech.length);
 }
 
 const NOT_MEASURED = '○ not measured';
