@@ -14,7 +14,7 @@ export const BUILD_LABELS: Record<BuildFigureName, string> = {
   shoeBreadth: 'Sole breadth',
 };
 
-/** The newest build, each figure with how it was come by. */
+/** The newest build, each figure with how it was obtained. */
 export function BuildTable({ student }: { student: Pick<Student, 'build'> }) {
   const length = usePreferences((state) => state.length);
   if (!student.build) return <Body>No build yet. The bands that go by the body need one.</Body>;

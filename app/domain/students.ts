@@ -13,6 +13,6 @@ export const inShort = (student: Pick<Student, 'hand' | 'birthYear'>, now: Date)
 export const day = (moment: string): string => format(new Date(moment), 'd MMM yyyy');
 export const dayAndTime = (moment: string): string => format(new Date(moment), 'd MMM yyyy, HH:mm');
 
-/** A build figure with how sure it is and how it was come by. */
+/** A build figure with its ± and how it was obtained. */
 export const buildFigure = (figure: BuildFigure, length: LengthUnit): string =>
   `${lengthWithUnit(figure.value, length)} ± ${lengthWithUnit(figure.uncertainty, length)}`;

@@ -23,16 +23,16 @@ function serverAnswering(decide: (sent: Sent) => number | 'away') {
   const sent: Sent[] = [];
   globalThis.fetch = (async (path: string, request: RequestInit) => {
     const headers = request.headers as Record<string, string>;
-    const letter = {
+    const queued = {
       path,
       owner: headers['x-pedastance-owner'],
       body: JSON.parse((request.body as string) ?? 'null'),
     };
-    sent.push(letter);
-    const status = decide(letter);
+    sent.push(queued);
+    const status = decide(queued);
     if (status === 'away') throw new TypeError('Failed to fetch');
     const problem = { type: '', title: 'Refused', status, detail: 'name: expected more, found less.' };
-    const answer = { ok: status < 400, status, json: async () => (status < 400 ? letter.body : problem) };
+    const answer = { ok: status < 400, status, json: async () => (status < 400 ? queued.body : problem) };
     return answer as Response;
   }) as typeof fetch;
   return sent;
@@ -63,13 +63,13 @@ afterEach(() => {
   closeRecords();
 });
 
-test('letters go out in order, for their owner, and leave the outbox when they have landed', async () => {
+test('queued writes go out in order, for their owner, and leave the outbox when they have landed', async () => {
   const sent = serverAnswering(() => 201);
   await post([lesson('one'), lesson('two')]);
   await settle();
-  expect(sent.map((letter) => letter.body.id)).toEqual(['one', 'two']);
-  expect(new Set(sent.map((letter) => letter.owner))).toEqual(new Set([OWNER]));
-  expect(useOutbox.getState().letters).toEqual([]);
+  expect(sent.map((queued) => queued.body.id)).toEqual(['one', 'two']);
+  expect(new Set(sent.map((queued) => queued.owner))).toEqual(new Set([OWNER]));
+  expect(useOutbox.getState().queue).toEqual([]);
 });
 
 test('while the server is away they stay, and each goes out once it is back', async () => {
@@ -77,14 +77,14 @@ test('while the server is away they stay, and each goes out once it is back', as
   const sent = serverAnswering(() => (away ? 'away' : 201));
   await post([lesson('one'), lesson('two')]);
   await settle();
-  expect(useOutbox.getState().letters).toHaveLength(2);
+  expect(useOutbox.getState().queue).toHaveLength(2);
   expect(useRecords.getState().serverAway).toBe(true);
   // Nothing after the first is tried while the server is away.
   expect(sent).toHaveLength(1);
   away = false;
   await sendQueue();
-  expect(sent.slice(1).map((letter) => letter.body.id)).toEqual(['one', 'two']);
-  expect(useOutbox.getState().letters).toEqual([]);
+  expect(sent.slice(1).map((queued) => queued.body.id)).toEqual(['one', 'two']);
+  expect(useOutbox.getState().queue).toEqual([]);
   expect(useRecords.getState().serverAway).toBe(false);
 });
 
@@ -92,23 +92,23 @@ test('they are on the device as soon as they are posted, whatever becomes of the
   serverAnswering(() => 'away');
   await post([lesson('one')]);
   const kept = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', OWNER);
-  expect(kept.map((letter) => letter.writing.body.id)).toEqual(['one']);
+  expect(kept.map((queued) => queued.writing.body.id)).toEqual(['one']);
 });
 
-test('a refused letter waits for the coach and holds back its student’s later ones, not another’s', async () => {
+test('a refused write waits for the coach and holds back its student’s later ones, not another’s', async () => {
   const sent = serverAnswering(({ body }) => (body.id === 'bad' ? 422 : 201));
   await post([lesson('bad', 'a'), lesson('after', 'a'), lesson('other', 'b')]);
   await settle();
-  expect(sent.map((letter) => letter.body.id)).toEqual(['bad', 'other']);
-  const { letters } = useOutbox.getState();
-  expect(letters.map((letter) => [letter.writing.body.id, letter.refusal?.status])).toEqual([
+  expect(sent.map((queued) => queued.body.id)).toEqual(['bad', 'other']);
+  const { queue } = useOutbox.getState();
+  expect(queue.map((queued) => [queued.writing.body.id, queued.refusal?.status])).toEqual([
     ['bad', 422],
     ['after', undefined],
   ]);
-  await discardWrite(letters[0]!);
+  await discardWrite(queue[0]!);
   await settle();
-  expect(sent.map((letter) => letter.body.id)).toEqual(['bad', 'other', 'after']);
-  expect(useOutbox.getState().letters).toEqual([]);
+  expect(sent.map((queued) => queued.body.id)).toEqual(['bad', 'other', 'after']);
+  expect(useOutbox.getState().queue).toEqual([]);
 });
 
 test('an expired session keeps everything and sends nothing more', async () => {
@@ -119,7 +119,7 @@ test('an expired session keeps everything and sends nothing more', async () => {
   expect(sent).toHaveLength(1);
   await sendQueue();
   expect(sent).toHaveLength(1);
-  expect(useOutbox.getState().letters).toHaveLength(2);
+  expect(useOutbox.getState().queue).toHaveLength(2);
 });
 
 test('another coach sees none of it and sends none of it', async () => {
@@ -129,7 +129,7 @@ test('another coach sees none of it and sends none of it', async () => {
   closeOutbox();
   useAccount.setState({ status: 'signed in', identity: identity('bo') });
   await openOutbox('academy-bo:bo');
-  expect(useOutbox.getState().letters).toEqual([]);
+  expect(useOutbox.getState().queue).toEqual([]);
   const sent = serverAnswering(() => 201);
   await sendQueue();
   await settle();

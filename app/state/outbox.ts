@@ -7,12 +7,12 @@ import { dependsOn, type QueuedWrite, type Writing } from './queuedWrite';
 import { keepAnswer, openRecords, showQueued, useRecords } from './records';
 
 interface Outbox {
-  /** This coach's letters only, in the order they were made. */
-  letters: QueuedWrite[];
+  /** This coach's queued writes only, in the order they were made. */
+  queue: QueuedWrite[];
   sending: boolean;
 }
 
-export const useOutbox = create<Outbox>(() => ({ letters: [], sending: false }));
+export const useOutbox = create<Outbox>(() => ({ queue: [], sending: false }));
 
 const FIRST_RETRY_MS = 2_000;
 const LONGEST_RETRY_MS = 30_000;
@@ -22,15 +22,15 @@ const LOCK = 'pedastance-outbox';
 let wait = FIRST_RETRY_MS;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-/** Shows the letters of the coach who is signed in. */
+/** Shows the queued writes of the coach who is signed in. */
 export async function openOutbox(owner: string): Promise<void> {
-  const letters = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
-  if (currentOwner() === owner) useOutbox.setState({ letters });
+  const queue = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
+  if (currentOwner() === owner) useOutbox.setState({ queue });
 }
 
 export const closeOutbox = (): void => {
   clearTimeout(timer);
-  useOutbox.setState({ letters: [], sending: false });
+  useOutbox.setState({ queue: [], sending: false });
 };
 
 export interface Post {
@@ -46,55 +46,55 @@ export interface Post {
 export async function post(posts: readonly Post[]): Promise<void> {
   const owner = currentOwner();
   if (!owner) throw new Error('nobody is signed in');
-  const letters = posts.map((each): QueuedWrite => ({ ...each, owner, refusal: null }));
+  const queue = posts.map((each): QueuedWrite => ({ ...each, owner, refusal: null }));
   const transaction = (await deviceDatabase()).transaction('outbox', 'readwrite');
-  for (const letter of letters) void transaction.store.add(letter);
+  for (const queued of queue) void transaction.store.add(queued);
   await transaction.done;
-  showQueued(letters);
+  showQueued(queue);
   await openOutbox(owner);
   void sendQueue();
 }
 
 type Outcome = 'sent' | 'refused' | 'stop';
 
-async function sendOne(owner: string, letter: QueuedWrite): Promise<Outcome> {
+async function sendOne(owner: string, queued: QueuedWrite): Promise<Outcome> {
   const database = await deviceDatabase();
   try {
-    const answer = await api.write(owner, letter.writing);
-    await keepAnswer(owner, letter, answer);
-    await database.delete('outbox', letter.sequence!);
+    const answer = await api.write(owner, queued.writing);
+    await keepAnswer(owner, queued, answer);
+    await database.delete('outbox', queued.sequence!);
     useRecords.setState({ serverAway: false });
     return 'sent';
   } catch (error) {
     if (isSignedOut(error)) sessionExpired();
     else if (error instanceof ServerAway) useRecords.setState({ serverAway: true });
     else if (error instanceof Refused && error.problem.status !== 429) {
-      await database.put('outbox', { ...letter, refusal: error.problem });
+      await database.put('outbox', { ...queued, refusal: error.problem });
       return 'refused';
     } else if (!(error instanceof Refused)) throw error;
     return 'stop';
   }
 }
 
-/** Shows that a letter is gone, without reading all the others again. */
+/** Shows that a queued write is gone, without reading all the others again. */
 const removeSent = (sent: QueuedWrite): void =>
-  useOutbox.setState(({ letters }) => ({
-    letters: letters.filter(({ sequence }) => sequence !== sent.sequence),
+  useOutbox.setState(({ queue }) => ({
+    queue: queue.filter(({ sequence }) => sequence !== sent.sequence),
   }));
 
-/** Sends what waits, in order. A refused letter holds back the later ones that it is needed for. */
+/** Sends what waits, in order. A refused write holds back the later ones that need it. */
 async function sendAll(owner: string): Promise<boolean> {
   const waiting = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
-  const heldBack = new Set(waiting.filter((letter) => letter.refusal).map((letter) => letter.subjectId));
-  const isHeldBack = (letter: QueuedWrite) => dependsOn(letter).some((subject) => heldBack.has(subject));
-  for (const letter of waiting) {
+  const heldBack = new Set(waiting.filter((queued) => queued.refusal).map((queued) => queued.subjectId));
+  const isHeldBack = (queued: QueuedWrite) => dependsOn(queued).some((subject) => heldBack.has(subject));
+  for (const queued of waiting) {
     if (currentOwner() !== owner) return true;
-    if (letter.refusal || isHeldBack(letter)) continue;
-    const outcome = await sendOne(owner, letter);
-    if (outcome === 'sent') removeSent(letter);
+    if (queued.refusal || isHeldBack(queued)) continue;
+    const outcome = await sendOne(owner, queued);
+    if (outcome === 'sent') removeSent(queued);
     else await openOutbox(owner);
     if (outcome === 'stop') return false;
-    if (outcome === 'refused') heldBack.add(letter.subjectId);
+    if (outcome === 'refused') heldBack.add(queued.subjectId);
   }
   return true;
 }
@@ -105,7 +105,7 @@ function scheduleRetry(): void {
   wait = Math.min(wait * 2, LONGEST_RETRY_MS);
 }
 
-/** Sends the signed-in coach's letters, and keeps trying while the server is away. */
+/** Sends the signed-in coach's queue, and retries while the server is away. */
 export async function sendQueue(): Promise<void> {
   const owner = currentOwner();
   if (!owner || useAccount.getState().status !== 'signed in') return;
@@ -128,18 +128,18 @@ export function retryNow(): void {
 }
 
 /** Takes back a refusal and sends again. */
-export async function sendAgain(letter: QueuedWrite): Promise<void> {
-  await (await deviceDatabase()).put('outbox', { ...letter, refusal: null });
+export async function sendAgain(queued: QueuedWrite): Promise<void> {
+  await (await deviceDatabase()).put('outbox', { ...queued, refusal: null });
   retryNow();
 }
 
 /** Sends a stale edit again, as a new one made from what the student is now. */
-export async function putOver(letter: QueuedWrite, currentVersion: number): Promise<void> {
-  if (letter.writing.route !== 'student edit') return;
-  const body = { ...letter.writing.body, id: newId(), version: currentVersion };
+export async function putOver(queued: QueuedWrite, currentVersion: number): Promise<void> {
+  if (queued.writing.route !== 'student edit') return;
+  const body = { ...queued.writing.body, id: newId(), version: currentVersion };
   await (
     await deviceDatabase()
-  ).put('outbox', { ...letter, writing: { route: 'student edit', body }, refusal: null });
+  ).put('outbox', { ...queued, writing: { route: 'student edit', body }, refusal: null });
   retryNow();
 }
 
@@ -147,17 +147,17 @@ export async function putOver(letter: QueuedWrite, currentVersion: number): Prom
  * Sends a stale version of a method again as a method of its own. What was read with it on this
  * device and waits is made to say so.
  */
-export async function keepAsOwnMethod(letter: QueuedWrite): Promise<void> {
-  if (letter.writing.route !== 'method') return;
-  const { methodId, version } = letter.writing.body;
+export async function keepAsOwnMethod(queued: QueuedWrite): Promise<void> {
+  if (queued.writing.route !== 'method') return;
+  const { methodId, version } = queued.writing.body;
   const own = newId();
   const transaction = (await deviceDatabase()).transaction('outbox', 'readwrite');
-  for (const waiting of await transaction.store.index('byOwner').getAll(letter.owner)) {
+  for (const waiting of await transaction.store.index('byOwner').getAll(queued.owner)) {
     const { route, body } = waiting.writing;
-    if (waiting.sequence === letter.sequence) {
-      const again = { ...letter.writing.body, id: newId(), methodId: own, version: 1 };
+    if (waiting.sequence === queued.sequence) {
+      const again = { ...queued.writing.body, id: newId(), methodId: own, version: 1 };
       const writing: Writing = { route: 'method', body: again };
-      void transaction.store.put({ ...letter, subjectId: own, writing, refusal: null });
+      void transaction.store.put({ ...queued, subjectId: own, writing, refusal: null });
     } else if (
       route === 'entry' &&
       body.kind === 'reading' &&
@@ -169,15 +169,15 @@ export async function keepAsOwnMethod(letter: QueuedWrite): Promise<void> {
     }
   }
   await transaction.done;
-  await openRecords(letter.owner);
-  await openOutbox(letter.owner);
+  await openRecords(queued.owner);
+  await openOutbox(queued.owner);
   retryNow();
 }
 
-/** Removes a refused letter for good; only ever on the coach's word. */
-export async function discardWrite(letter: QueuedWrite): Promise<void> {
-  await (await deviceDatabase()).delete('outbox', letter.sequence!);
-  await openRecords(letter.owner);
-  await openOutbox(letter.owner);
+/** Removes a refused write for good; only ever on the coach's word. */
+export async function discardWrite(queued: QueuedWrite): Promise<void> {
+  await (await deviceDatabase()).delete('outbox', queued.sequence!);
+  await openRecords(queued.owner);
+  await openOutbox(queued.owner);
   retryNow();
 }

@@ -38,11 +38,11 @@ export interface QueuedWrite {
   /** What it is, in the coach's words. */
   label: string;
   writing: Writing;
-  /** Why the server refused it; a refused letter waits for the coach. */
+  /** Why the server refused it; a refused write waits for the coach. */
   refusal: Problem | null;
 }
 
-/** What has to have landed before a letter may go: its own subject, and the method it was read with. */
+/** What a queued write depends on, and has to land first: its own subject, and the method it was read with. */
 export function dependsOn({ subjectId, writing }: QueuedWrite): string[] {
   const { route, body } = writing;
   return route === 'entry' && body.kind === 'reading' ? [subjectId, body.methodId] : [subjectId];

@@ -68,7 +68,7 @@ afterEach(() => {
   closeRecords();
 });
 
-const letters = [
+const queue = [
   { subjectId: 'student', label: '', writing: { route: 'student' as const, body: student } },
   { subjectId: 'student', label: '', writing: { route: 'build' as const, body: build } },
 ];
@@ -76,7 +76,7 @@ const letters = [
 test('a list that left the server before a build arrived there takes no build back', async () => {
   const letOut = slowList([landedStudent()]);
   const refreshed = refreshStudents(OWNER);
-  await post(letters);
+  await post(queue);
   await settle();
   letOut();
   await refreshed;
@@ -90,7 +90,7 @@ test('a list that left the server before a build arrived there takes no build ba
 test('a list that left before the student was there does not lose the student', async () => {
   const letOut = slowList([]);
   const refreshed = refreshStudents(OWNER);
-  await post(letters);
+  await post(queue);
   await settle();
   letOut();
   await refreshed;

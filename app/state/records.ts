@@ -83,23 +83,23 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
 }
 
 /** An entry on its way, shown in the log as it will be; `receivedAt` is empty until it landed. */
-const queuedEntry = (letter: QueuedWrite): LogEntry | null =>
-  letter.writing.route === 'entry'
-    ? { ...letter.writing.body, studentId: letter.subjectId, receivedAt: '' }
+const queuedEntry = (queued: QueuedWrite): LogEntry | null =>
+  queued.writing.route === 'entry'
+    ? { ...queued.writing.body, studentId: queued.subjectId, receivedAt: '' }
     : null;
 
-function withQueued(records: Written & Pick<Records, 'entries'>, letters: readonly QueuedWrite[]) {
-  return letters.reduce((sum, letter) => {
-    const entry = queuedEntry(letter);
-    const next = { ...sum, ...applied(sum, letter.writing) };
+function withQueued(records: Written & Pick<Records, 'entries'>, queue: readonly QueuedWrite[]) {
+  return queue.reduce((sum, queued) => {
+    const entry = queuedEntry(queued);
+    const next = { ...sum, ...applied(sum, queued.writing) };
     if (entry && !sum.entries[entry.id]) next.entries = { ...next.entries, [entry.id]: entry };
     return next;
   }, records);
 }
 
-/** Shows a letter's contents at once. */
-export const showQueued = (letters: readonly QueuedWrite[]): void =>
-  useRecords.setState((records) => withQueued(records, letters));
+/** Shows what queued writes hold at once. */
+export const showQueued = (queue: readonly QueuedWrite[]): void =>
+  useRecords.setState((records) => withQueued(records, queue));
 
 const queueOf = async (owner: string): Promise<QueuedWrite[]> =>
   (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
@@ -186,16 +186,16 @@ const methodRow = (owner: string, value: HouseMethod) => ({
 export async function refreshStudents(owner: string): Promise<void> {
   try {
     const [answered, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
-    // A letter leaves when its answer is kept: looked at before the kept ones, none is missed between.
+    // A queued write is removed once its answer is kept: the queue is read before and after, so that none is missed between.
     const early = await queueOf(owner);
     const students = await keepStudents(owner, answered);
     const transaction = (await deviceDatabase()).transaction('methods', 'readwrite');
     for (const value of methods) void transaction.store.put(methodRow(owner, value));
     await transaction.done;
-    const letters = [...early, ...(await queueOf(owner))];
+    const queue = [...early, ...(await queueOf(owner))];
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState((records) => ({
-      ...withQueued({ ...records, students: withAnswered(records.students, students), methods }, letters),
+      ...withQueued({ ...records, students: withAnswered(records.students, students), methods }, queue),
       serverAway: false,
       loaded: true,
     }));
@@ -218,7 +218,7 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
     for (const value of entries)
       void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
     await transaction.done;
-    const letters = [...early, ...(await queueOf(owner))];
+    const queue = [...early, ...(await queueOf(owner))];
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState((records) => ({
       ...withQueued(
@@ -229,7 +229,7 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
           methods: records.methods,
           entries: { ...records.entries, ...byId(entries) },
         },
-        letters,
+        queue,
       ),
       serverAway: false,
     }));
@@ -240,10 +240,10 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
   }
 }
 
-/** Keeps the server's answer to a letter as the record it is. */
-export async function keepAnswer(owner: string, letter: QueuedWrite, answer: unknown): Promise<void> {
+/** Keeps the server's answer to a queued write as the record it is. */
+export async function keepAnswer(owner: string, queued: QueuedWrite, answer: unknown): Promise<void> {
   const database = await deviceDatabase();
-  const { route } = letter.writing;
+  const { route } = queued.writing;
   if (route === 'student' || route === 'student edit') {
     const answered = answer as Student;
     const build = useRecords.getState().students[answered.id]?.build ?? answered.build;
@@ -253,16 +253,16 @@ export async function keepAnswer(owner: string, letter: QueuedWrite, answer: unk
   }
   if (route === 'build') {
     const value = answer as NewBuild;
-    await database.put('builds', { owner, id: value.id, studentId: letter.subjectId, value });
+    await database.put('builds', { owner, id: value.id, studentId: queued.subjectId, value });
   }
   if (route === 'screen') {
     const value = answer as NewScreen;
-    await database.put('screens', { owner, id: value.id, studentId: letter.subjectId, value });
+    await database.put('screens', { owner, id: value.id, studentId: queued.subjectId, value });
   }
   if (route === 'method') await database.put('methods', methodRow(owner, answer as HouseMethod));
   if (route === 'entry') {
     const value = answer as LogEntry;
-    await database.put('entries', { owner, id: value.id, studentId: letter.subjectId, value });
+    await database.put('entries', { owner, id: value.id, studentId: queued.subjectId, value });
     useRecords.setState((records) => ({ entries: { ...records.entries, [value.id]: value } }));
   }
 }

@@ -8,7 +8,7 @@ import { deviceDatabase } from './database';
 const OWNER = 'academy:coach';
 const setup = startingSetup(build(), 37);
 
-/** A change, a screen, a lesson in progress and letters as a device kept them before goals and lifts were. */
+/** A change, a screen, a lesson in progress and queued writes as a device kept them before goals and lifts were. */
 const CHANGE = {
   id: 'change',
   lessonId: 'lesson',
@@ -96,11 +96,11 @@ async function keptBefore(): Promise<void> {
   await database.put('entries', row(ADDRESS));
   await database.put('drafts', row(DRAFT));
   await database.put('drafts', row({ ...DRAFT, id: 'untouched', feetPlaced: false }));
-  const letter = { owner: OWNER, subjectId: 'student', label: '', refusal: null };
-  await database.put('outbox', { ...letter, writing: { route: 'entry', body: CHANGE } });
-  await database.put('outbox', { ...letter, writing: { route: 'screen', body: SCREEN } });
-  await database.put('outbox', { ...letter, writing: { route: 'entry', body: ADDRESS } });
-  await database.put('outbox', { ...letter, writing: { route: 'entry', body: TRIAL } });
+  const queued = { owner: OWNER, subjectId: 'student', label: '', refusal: null };
+  await database.put('outbox', { ...queued, writing: { route: 'entry', body: CHANGE } });
+  await database.put('outbox', { ...queued, writing: { route: 'screen', body: SCREEN } });
+  await database.put('outbox', { ...queued, writing: { route: 'entry', body: ADDRESS } });
+  await database.put('outbox', { ...queued, writing: { route: 'entry', body: TRIAL } });
   database.close();
 }
 

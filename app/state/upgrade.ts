@@ -75,15 +75,15 @@ function upgradedDraft({ feetPlaced, balanceNoted, ...draft }: LessonDraft & Ear
   };
 }
 
-/** A letter of any earlier shape in today's. */
-function upgradedWrite({ studentId, ...letter }: QueuedWrite & { studentId?: string }): QueuedWrite {
-  const { writing } = letter;
-  const subjectId = letter.subjectId ?? studentId;
+/** A queued write of any earlier shape in today's. */
+function upgradedWrite({ studentId, ...queued }: QueuedWrite & { studentId?: string }): QueuedWrite {
+  const { writing } = queued;
+  const subjectId = queued.subjectId ?? studentId;
   if (writing.route === 'screen') {
-    return { ...letter, subjectId, writing: { route: 'screen', body: upgradedScreen(writing.body) } };
+    return { ...queued, subjectId, writing: { route: 'screen', body: upgradedScreen(writing.body) } };
   }
-  if (writing.route !== 'entry') return { ...letter, subjectId };
-  return { ...letter, subjectId, writing: { route: 'entry', body: upgradedEntry(writing.body) } };
+  if (writing.route !== 'entry') return { ...queued, subjectId };
+  return { ...queued, subjectId, writing: { route: 'entry', body: upgradedEntry(writing.body) } };
 }
 
 /** Brings what a device kept in an earlier shape to today's; nothing is lost. */

@@ -1,10 +1,10 @@
 /** Which way round a student plays. */
 export type Hand = 'right' | 'left';
 
-/** How a build figure was come by. */
+/** How a build figure was obtained. */
 export type FigureSource = 'measured' | 'estimated';
 
-/** A build figure, how it was come by, and one standard deviation; all lengths mm. */
+/** A build figure, how it was obtained, and one standard deviation; all lengths mm. */
 export interface BuildFigure {
   value: number;
   source: FigureSource;

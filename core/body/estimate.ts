@@ -78,5 +78,11 @@ export function estimateBuild({ height, estimateAs, junior }: EstimateBasis): Es
 
 export const ADULT_AGE = 18;
 
-/** Age reached this year; the year of birth is all that is kept. */
+/**
+ * Age reached this year; the year of birth is all that is kept.
+ * @param birthYear a calendar year
+ * @param year the calendar year it is
+ * @returns whole years
+ * @example ageInYear(1960, 2026) // 66
+ */
 export const ageInYear = (birthYear: number, year: number): number => year - birthYear;

@@ -60,7 +60,7 @@ export const SCREEN_DEFINITIONS: Record<ScreenItem, ScreenDefinition> = {
   shouldersThrough: define('turn', 0, 160, TURN_UNCERTAINTY),
 };
 
-/** How an angle was come by. */
+/** How an angle was obtained. */
 export const ANGLE_WAYS = ['gauge', 'by eye', 'typed', 'apparent width'] as const;
 export type AngleWay = (typeof ANGLE_WAYS)[number];
 
@@ -106,7 +106,12 @@ export function angleOf(screen: Screen, item: ScreenItem): Angle | null {
   return { value, uncertainty };
 }
 
-/** Half of what two tries differ by. */
+/**
+ * Half of what two tries differ by.
+ * @param tries one or two, degrees
+ * @returns degrees; 0 for a single try
+ * @example spreadOf([10, 14]) // 2
+ */
 export const spreadOf = (tries: readonly number[]): number =>
   tries.length < 2 ? 0 : (Math.max(...tries) - Math.min(...tries)) / 2;
 

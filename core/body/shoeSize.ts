@@ -24,7 +24,11 @@ const FOOT_LENGTH = { least: 140, most: 350 };
  * Foot length in mm from a shoe size. Mondopoint *is* the foot length in mm (ISO 9407). EU, UK and
  * US sizes are nominal: makers differ by half a size either way (from memory: ISO/TS 19407 and the
  * usual foot measuring scales).
- * @throws InputError when no human foot wears that size.
+ * @param system the size scale
+ * @param size the size on it
+ * @returns foot length, mm
+ * @throws InputError when no human foot wears that size
+ * @example Math.round(footLengthFromSize('EU', 44)) // 280
  */
 export function footLengthFromSize(system: ShoeSizeSystem, size: number): number {
   if (!Number.isFinite(size)) throw new InputError('shoe size', 'a number', String(size));
@@ -37,7 +41,13 @@ export function footLengthFromSize(system: ShoeSizeSystem, size: number): number
   }
 }
 
-/** The nearest half size (whole Mondopoint) for a foot of `footLength` mm. */
+/**
+ * The nearest half size for a foot; whole millimetres for Mondopoint.
+ * @param system the size scale
+ * @param footLength mm
+ * @returns the size
+ * @example sizeFromFootLength('EU', 280) // 44
+ */
 export function sizeFromFootLength(system: ShoeSizeSystem, footLength: number): number {
   if (system === 'Mondopoint') return Math.round(footLength);
   const { stepMm, sizeAtZero } = SCALES[system];

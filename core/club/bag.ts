@@ -57,14 +57,25 @@ export const BAG: readonly Club[] = [
 export const CLUB_IDS = BAG.map((each) => each.id) as [ClubId, ...ClubId[]];
 export const SHOTS = ['full', 'pitch'] as const satisfies readonly ShotType[];
 
-/** @throws Error when the club is not in the bag; ids are checked at every edge before. */
+/**
+ * A club of the bag.
+ * @param id the club
+ * @returns its name, family and usual length, inches
+ * @throws Error when the club is not in the bag; ids are checked at every edge before
+ * @example clubById('7-iron').lengthInches // 37
+ */
 export function clubById(id: ClubId): Club {
   const found = BAG.find((each) => each.id === id);
   if (!found) throw new Error(`no club "${id}" in the bag`);
   return found;
 }
 
-/** A pitch is played with an iron or a wedge. */
+/**
+ * Whether a pitch is played with a club: with an iron or a wedge.
+ * @param id the club
+ * @returns whether it is
+ * @example canPitch('driver') // false
+ */
 export const canPitch = (id: ClubId): boolean => ['iron', 'wedge'].includes(clubById(id).family);
 
 export const SHORTEST_CLUB_INCHES = 18;
@@ -72,7 +83,10 @@ export const LONGEST_CLUB_INCHES = 48;
 
 /**
  * The Equipment Rules of golf (part 2, 1c): at least 18 in, and at most 48 in, putter aside.
- * @throws InputError naming the rule.
+ * @param lengthInches inches
+ * @returns the length
+ * @throws InputError naming the rule
+ * @example checkedClubLength(45.5) // 45.5
  */
 export function checkedClubLength(lengthInches: number): number {
   return withinRange(

@@ -1,7 +1,12 @@
 import { degrees, radians } from '../units';
 import type { Address, FootName, PlacedFoot, Point, Shoe } from './ground';
 
-/** +1 where outward is toward the target (lead foot), -1 where it is away from it (trail foot). */
+/**
+ * +1 where outward is toward the target (lead foot), -1 where it is away from it (trail foot).
+ * @param foot lead or trail
+ * @returns the sign of outward along +x
+ * @example outwardSign('trail') // -1
+ */
 export const outwardSign = (foot: FootName): 1 | -1 => (foot === 'lead' ? 1 : -1);
 
 /** From the heel point to the toe point of a foot flared by `flare` degrees, mm. */

@@ -14,8 +14,8 @@ const STEPS = 18;
 const DRAWS_FOR_INTERVAL = 10_000;
 
 /**
- * Shifts that the design's own permutation test does not refuse at 2.5% either side: the test turned
- * about (Lehmann 1975, Nonparametrics, 2.6, from memory). `reach` is further than any shift can be.
+ * Shifts that the design's own permutation test does not refuse at 2.5% either side: the test inverted
+ * (Lehmann 1975, Nonparametrics, 2.6, from memory). `reach` is further than any shift can be.
  */
 export function shiftInterval(
   stages: readonly Stage[],

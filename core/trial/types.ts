@@ -26,7 +26,7 @@ export type ShotUnit = 'degrees' | 'metres' | 'metres a second' | 'of shots';
 
 /**
  * One shot. Sideways figures are positive away from the golfer (a right-hander's right): a path
- * in-to-out, a start to the push side. What was not seen is not there.
+ * in-to-out, a start to the push side. Absent means not observed.
  */
 export interface Shot extends Partial<Record<ShotFigure, number>> {
   startSide?: Side;

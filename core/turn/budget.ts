@@ -10,7 +10,12 @@ export const USUAL_GOAL: Goal = { shoulders: 90, through: 45 };
 /** What a coach may set as the shoulders' turn, and the step of it, degrees (starting values). */
 export const SHOULDER_GOALS = { least: 45, most: 120, step: 5 };
 
-/** The usual goal, with another turn of the shoulders. */
+/**
+ * The usual goal, with another turn of the shoulders.
+ * @param shoulders at the top, degrees
+ * @returns the goal, degrees
+ * @example goalOf(80) // { shoulders: 80, through: 45 }
+ */
 export const goalOf = (shoulders: number): Goal => ({ ...USUAL_GOAL, shoulders });
 
 /** A seated trunk turn where it was not measured (starting value). */

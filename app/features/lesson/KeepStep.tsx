@@ -32,9 +32,7 @@ async function finish(studentId: string): Promise<void> {
 
 function AlreadyRecorded({ draft }: { draft: LessonDraft }) {
   const { student } = useLessonContext();
-  const unsent = useOutbox(
-    (state) => state.letters.filter((letter) => letter.subjectId === student.id).length,
-  );
+  const unsent = useOutbox((state) => state.queue.filter((queued) => queued.subjectId === student.id).length);
   if (draft.recorded.length === 0) return null;
   return (
     <View className="gap-2">

@@ -34,9 +34,9 @@ function WhatChanged({ edit, current }: { edit: Person; current: Person }) {
   );
 }
 
-function RefusedLetter({ letter }: { letter: QueuedWrite }) {
+function RefusedWrite({ queued }: { queued: QueuedWrite }) {
   const [sure, setSure] = useState(false);
-  const { refusal, writing } = letter;
+  const { refusal, writing } = queued;
   if (!refusal) return null;
   const current = refusal.current as Student | undefined;
   const stale = current && writing.route === 'student edit' ? { edit: writing.body, current } : null;
@@ -56,19 +56,19 @@ function RefusedLetter({ letter }: { letter: QueuedWrite }) {
           <Button
             look="plain"
             words="Keep mine as a method of its own"
-            onPress={() => void keepAsOwnMethod(letter)}
+            onPress={() => void keepAsOwnMethod(queued)}
           />
         ) : stale ? (
           <Button
             look="plain"
             words="Put mine over it"
-            onPress={() => void putOver(letter, stale.current.version)}
+            onPress={() => void putOver(queued, stale.current.version)}
           />
         ) : (
-          <Button look="plain" words="Send again" onPress={() => void sendAgain(letter)} />
+          <Button look="plain" words="Send again" onPress={() => void sendAgain(queued)} />
         )}
         {sure ? (
-          <Button words="Yes, throw it away" onPress={() => void discardWrite(letter)} />
+          <Button words="Yes, throw it away" onPress={() => void discardWrite(queued)} />
         ) : (
           <Button look="quiet" words="Throw away …" onPress={() => setSure(true)} />
         )}
@@ -78,27 +78,27 @@ function RefusedLetter({ letter }: { letter: QueuedWrite }) {
 }
 
 export function OutboxScreen() {
-  const letters = useOutbox((state) => state.letters);
+  const queue = useOutbox((state) => state.queue);
   const sending = useOutbox((state) => state.sending);
   const away = useRecords((state) => state.serverAway);
   return (
     <Page title="Not sent yet">
-      {letters.length === 0 && <Body>Everything has been sent.</Body>}
-      {letters.length > 0 && (
+      {queue.length === 0 && <Body>Everything has been sent.</Body>}
+      {queue.length > 0 && (
         <Body>
           {away
             ? 'The server does not answer. All of this is kept on this device and goes out by itself, in this order, each once.'
             : 'Going out in this order, each once.'}
         </Body>
       )}
-      {letters.map((letter) => (
-        <View key={letter.sequence} className="gap-1 border-b border-grid pb-3">
-          <Body className="font-semibold">{letter.label}</Body>
-          <Quiet>{dayAndTime(madeAt(letter))}</Quiet>
-          <RefusedLetter letter={letter} />
+      {queue.map((queued) => (
+        <View key={queued.sequence} className="gap-1 border-b border-grid pb-3">
+          <Body className="font-semibold">{queued.label}</Body>
+          <Quiet>{dayAndTime(madeAt(queued))}</Quiet>
+          <RefusedWrite queued={queued} />
         </View>
       ))}
-      {letters.length > 0 && (
+      {queue.length > 0 && (
         <Button
           look="plain"
           disabled={sending}

@@ -36,7 +36,7 @@ const LIGHTS: { value: Light; words: string }[] = [
 /** Signing out never loses anything: what is not sent, and lessons in progress, stay for their owner. */
 function SignOut() {
   const identity = useAccount((state) => state.identity);
-  const unsent = useOutbox((state) => state.letters.length);
+  const unsent = useOutbox((state) => state.queue.length);
   const drafts = useDrafts((state) => Object.keys(state.drafts).length);
   const [warned, setWarned] = useState(false);
   const keeps = unsent + drafts > 0;

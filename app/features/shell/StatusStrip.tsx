@@ -11,15 +11,15 @@ const entries = (count: number): string => (count === 1 ? '1 entry' : `${count} 
 /** What stands between the device and the server, in one line; nothing when all is sent. */
 function useStanding(): { words: string; trouble: boolean; href: '/outbox' | '/sign-in' } | null {
   const expired = useAccount((state) => state.status === 'expired');
-  const letters = useOutbox((state) => state.letters);
+  const queue = useOutbox((state) => state.queue);
   const away = useRecords((state) => state.serverAway);
   const notKept = useDrafts((state) => state.notKept);
-  const refused = letters.filter((letter) => letter.refusal).length;
-  const waiting = letters.length - refused;
+  const refused = queue.filter((queued) => queued.refusal).length;
+  const waiting = queue.length - refused;
   if (notKept)
     return { words: `This device cannot keep the lesson: ${notKept}`, trouble: true, href: '/outbox' };
   if (expired) {
-    const kept = letters.length > 0 ? `${entries(letters.length)} kept here, not sent.` : 'Nothing is lost.';
+    const kept = queue.length > 0 ? `${entries(queue.length)} kept here, not sent.` : 'Nothing is lost.';
     return { words: `Signed out by the server. ${kept} Sign in again`, trouble: true, href: '/sign-in' };
   }
   if (refused > 0)

@@ -169,7 +169,7 @@ function BringIn({ student, addresses, file, onDone }: BringInProps) {
 /** How far the sending is, while there is something to send. */
 function Sending({ student }: { student: Student }) {
   const waiting = useOutbox(
-    (state) => state.letters.filter((letter) => letter.subjectId === student.id).length,
+    (state) => state.queue.filter((queued) => queued.subjectId === student.id).length,
   );
   const [most, setMost] = useState(0);
   if (waiting > most) setMost(waiting);
