@@ -93,7 +93,12 @@ const JUNIOR_CAUTION: Caution = {
 /** What a note says is not there, as in "no pain". */
 const DENIED = /\b(no|without|never|not)\s+(any\s+)?\w+/gi;
 
-/** The cautions for a student from the coach's own note and the age reached this year. */
+/**
+ * The cautions for a student from the coach's own note and the age reached this year.
+ * @param note the coach’s own words
+ * @param age years
+ * @returns the cautions, each once
+ */
 export function cautionsFor(note: string, age: number): Caution[] {
   const said = note.replace(DENIED, '');
   const found = RULES.filter((rule) => rule.words.test(said));

@@ -26,7 +26,13 @@ const estimated = (value: number, uncertainty: number): BuildFigure => ({
   uncertainty: Math.round(uncertainty * 10) / 10,
 });
 
-/** Bony breadth in mm from height in mm, with the standard deviation for one new adult. */
+/**
+ * Bony breadth in mm from height in mm, with the standard deviation for one new adult.
+ * @param breadth shoulders or hips
+ * @param height mm
+ * @param estimateAs whose breadths
+ * @returns mm
+ */
 export function breadthFromHeight(
   breadth: keyof typeof BREADTH_FITS,
   height: number,
@@ -56,7 +62,11 @@ export interface EstimatedBuild {
   shoeBreadth: BuildFigure;
 }
 
-/** The other build figures from height, each marked estimated with one standard deviation, mm. */
+/**
+ * The other build figures from height, each marked estimated with one standard deviation, mm.
+ * @param basis the height in mm, whose breadths, and whether a junior
+ * @returns mm
+ */
 export function estimateBuild({ height, estimateAs, junior }: EstimateBasis): EstimatedBuild {
   const share = (part: number, allowance = 0): BuildFigure =>
     estimated(height * part + allowance, height * part * SHARE_SD);

@@ -24,7 +24,13 @@ const WANDERS_MS = 3000;
 /** A hand that turns does so faster than this; a sensor that wanders does not, degrees a second. */
 const WANDERS_BELOW = 1.5;
 
-/** The shorter way from one heading to another, degrees, -180 to 180. */
+/**
+ * The shorter way from one heading to another, degrees, -180 to 180.
+ * @param from degrees
+ * @param to degrees
+ * @returns degrees
+ * @example shorterWay(350, 10) // 20
+ */
 export const shorterWay = (from: number, to: number): number => ((((to - from) % 360) + 540) % 360) - 180;
 
 /** Headings made one continuous line, from the first reading on. */
@@ -41,6 +47,8 @@ const spread = (values: readonly number[]): number => Math.max(...values) - Math
 /**
  * What the gauge says now: the turn since the first reading, the mean of the last moments when it
  * is steady; and whether it is held still, is being turned, or drifts by itself. Null without readings.
+ * @param readings headings in degrees with their times in ms, in order
+ * @returns degrees, and how it is held
  */
 export function gaugeAnswer(readings: readonly GaugeReading[]): GaugeAnswer | null {
   const last = readings[readings.length - 1];

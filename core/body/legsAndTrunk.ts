@@ -91,7 +91,12 @@ export interface Screen {
   soreKnee: Record<FootName, boolean>;
 }
 
-/** The mean of the tries, at least as unsure as one try is by the way it was taken, and as the tries differ. */
+/**
+ * The mean of the tries, at least as unsure as one try is by the way it was taken, and as the tries differ.
+ * @param screen the screen
+ * @param item which item
+ * @returns degrees and one standard deviation; null where it was not taken or it hurt
+ */
 export function angleOf(screen: Screen, item: ScreenItem): Angle | null {
   const found = screen.items.find((each) => each.item === item);
   // What hurt is not built upon, whatever was read before it hurt.
@@ -115,14 +120,22 @@ export function angleOf(screen: Screen, item: ScreenItem): Angle | null {
 export const spreadOf = (tries: readonly number[]): number =>
   tries.length < 2 ? 0 : (Math.max(...tries) - Math.min(...tries)) / 2;
 
-/** How far each foot points out on its own; null where either was not looked at. */
+/**
+ * How far each foot points out on its own; null where either was not looked at.
+ * @param screen the screen
+ * @returns degrees out, lead and trail
+ */
 export function naturalToeOut(screen: Screen): Record<FootName, number> | null {
   const lead = angleOf(screen, 'toeOutLead');
   const trail = angleOf(screen, 'toeOutTrail');
   return lead && trail && { lead: lead.value, trail: trail.value };
 }
 
-/** What a house method's rules ask of the legs; null where one of it was not tested. */
+/**
+ * What a house method's rules ask of the legs; null where one of it was not tested.
+ * @param screen the screen
+ * @returns degrees
+ */
 export function legTestOf(screen: Screen): LegTest | null {
   const toeOut = naturalToeOut(screen);
   const angles = (['turnInLead', 'turnInTrail', 'turnOutLead', 'turnOutTrail'] as const).map(
@@ -144,7 +157,12 @@ export function legTestOf(screen: Screen): LegTest | null {
   };
 }
 
-/** A body with the legs its newest screen tells of. */
+/**
+ * A body with the legs its newest screen tells of.
+ * @param build the build
+ * @param screen the newest screen; null where there is none
+ * @returns the body
+ */
 export const bodyWith = (build: Build, screen: Screen | null): Body => ({
   build,
   legs: screen && legTestOf(screen),
@@ -153,12 +171,24 @@ export const bodyWith = (build: Build, screen: Screen | null): Body => ({
 /** A junior who has grown by this share has other legs than were tested (starting value). */
 const GROWN = 0.02;
 
+/**
+ * Whether a student has grown too much for an earlier screen to hold.
+ * @param heightThen when the legs were tested, any unit
+ * @param heightNow in the same unit
+ * @returns true from a fiftieth of difference
+ * @example hasOutgrown(1500, 1540) // true
+ */
 export const hasOutgrown = (heightThen: number, heightNow: number): boolean =>
   Math.abs(heightNow - heightThen) / heightThen >= GROWN;
 
 /**
  * Turn from how wide the hips look face-on: turned by so much they look as narrow as its cosine.
  * Near square a small error of width is a large one of turn, and the answer says so.
+ * @param apparent how wide the hips look now, any unit
+ * @param square how wide they look when square, same unit
+ * @param widthUncertainty of either width, same unit
+ * @returns degrees and one standard deviation
+ * @example Math.round(turnFromWidth(150, 300, 3).value) // 60
  */
 export function turnFromWidth(apparent: number, square: number, widthUncertainty: number): Angle {
   const ratio = Math.min(1, Math.max(0, apparent / square));

@@ -59,7 +59,13 @@ export const SHOE_LONGER_THAN_FOOT_MM = 15;
 /** Half a size of makers' difference and the allowance's own scatter together (starting value). */
 const SHOE_FROM_SIZE_SD_MM = 5;
 
-/** Sole length from a shoe size, always an estimate. @throws InputError as `footLengthFromSize`. */
+/**
+ * Sole length from a shoe size, always an estimate.
+ * @param system the size’s system
+ * @param size the size
+ * @returns mm, with one standard deviation
+ * @throws InputError as `footLengthFromSize`
+ */
 export function shoeLengthFromSize(system: ShoeSizeSystem, size: number) {
   return {
     value: Math.round(footLengthFromSize(system, size) + SHOE_LONGER_THAN_FOOT_MM),

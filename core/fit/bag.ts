@@ -16,6 +16,11 @@ export interface FittedClub {
  * One fit through the bag, for the full shots: each club begins as the method teaches it, and what a
  * body needs to turn it needs with every club, so that flares and lifts agree from wedge to driver
  * and only what the method itself moves with the club moves.
+ * @param method the house method
+ * @param student the build and legs the bands are for
+ * @param body the legs and trunk that turn
+ * @param goal degrees
+ * @returns one fit for each club
  */
 export function fitBag(
   method: HouseMethod,

@@ -111,7 +111,11 @@ function answersFor(problem: FitProblem, model: FitModel): FitAnswer[] {
   });
 }
 
-/** The least change alone; null where nothing meets all of it. */
+/**
+ * The least change alone; null where nothing meets all of it.
+ * @param problem the feet, body, goal, bands and pins
+ * @returns the answer with its moves
+ */
 export function leastChange(problem: FitProblem): FitAnswer | null {
   const model = modelOf(problem);
   const found = search(model, { mostTogether: 5 });
@@ -192,6 +196,9 @@ export type FitProgress = (done: number) => void;
  * The least change that frees the turn: up to three answers that differ in kind, each with its
  * moves; or, where there is none, which requirement stands in the way, the least it would have to
  * give, and the feet that come nearest.
+ * @param problem the feet, body, goal, bands and pins
+ * @param progress told how much of the looking is done, 0 to 1
+ * @returns the answers, or what would have to give
  */
 export function fit(problem: FitProblem, progress: FitProgress = () => undefined): Fit {
   const model = modelOf(problem);

@@ -1,4 +1,4 @@
-import type { Band } from '../method';
+import { noNarrower } from '../method';
 import {
   figureOf,
   measureSetup,
@@ -37,12 +37,6 @@ export interface FitModel {
 }
 
 const wider = ({ low, high }: Range, by: number): Range => ({ low: low - by, high: high + by });
-
-/** A band that is no narrower than what the measuring can tell apart. */
-const noNarrower = ({ low, middle, high }: Band, uncertainty: number): Range => ({
-  low: Math.min(low, middle - uncertainty),
-  high: Math.max(high, middle + uncertainty),
-});
 
 /** Toed in locks the turn, and a foot is not asked to point in from where it does by itself. */
 const flareRange = (naturalToeOut: number | undefined): Range => ({
@@ -114,7 +108,14 @@ export function modelOf(problem: FitProblem, relaxed: Partial<Record<Requirement
   };
 }
 
-/** Where the turn back ends on these feet. */
+/**
+ * Where the turn back ends on these feet.
+ * @param stops what each leg gives, degrees
+ * @param leadFlare degrees
+ * @param trailFlare degrees
+ * @param lift degrees of turn that the lead heel’s lift gives
+ * @returns degrees
+ */
 export const backLimit = (
   { trail, lead }: NonNullable<FitModel['back']>,
   leadFlare: number,

@@ -257,6 +257,9 @@ function searchSet(searching: Searching, made: ReadonlySet<Together>): void {
  * whole steps from today. The flares are gone through one by one; the turn then says which lift
  * they need, and the bands where width and setback have to be, each moved as little as can be: one
  * more step of width never saves more than a step of setback.
+ * @param model the problem in whole steps
+ * @param options which moves may be used, and how many together
+ * @returns the preferred moves, in steps; null where none meet all requirements
  */
 export function search(model: FitModel, options: SearchOptions): Found | null {
   const rest = alone(model);

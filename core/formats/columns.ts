@@ -85,7 +85,11 @@ export function signIn(header: string): Sign | null {
   return null;
 }
 
-/** What each header is likely to be, each column at most once; what is stated in the header is taken from it. */
+/**
+ * What each header is likely to be, each column at most once; what is stated in the header is taken from it.
+ * @param headers of a file, in order
+ * @returns one source for each column that was recognised
+ */
 export function guessColumns(headers: readonly string[]): ColumnSource[] {
   const taken = new Set<number>();
   return COLUMNS.flatMap((column): ColumnSource[] => {

@@ -74,6 +74,10 @@ const shown = (text: string): string => (text.length > SHOWN ? `${text.slice(0, 
 /**
  * Reads the rows of a file, the header left out, by a mapping that nothing is still asked of. A row with
  * one bad figure is a fault, whole; empty rows are passed over; a figure that is empty was not seen.
+ * @param rows of text, the header left out
+ * @param sources which column holds what, in which unit and sign
+ * @param hand the student’s
+ * @returns the shots, and a fault for each row that could not be read
  */
 export function readShots(
   rows: readonly (readonly string[])[],

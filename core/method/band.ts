@@ -18,6 +18,18 @@ export interface Band {
   untested: boolean;
 }
 
+/**
+ * The band a measured figure is held against: no narrower than what the measuring can tell apart.
+ * @param band the method's band
+ * @param uncertainty of the figure, in the band's unit
+ * @returns the band with its ends at least so far from its middle
+ */
+export const noNarrower = (band: Band, uncertainty: number): Band => ({
+  ...band,
+  low: Math.min(band.low, band.middle - uncertainty),
+  high: Math.max(band.high, band.middle + uncertainty),
+});
+
 /** A rule's middle as a weighted sum of build figures and a constant, so its error can follow. */
 interface Middle {
   constant: number;
@@ -121,6 +133,9 @@ function reachOf(used: readonly [BuildFigureName, number][], build: Build): numb
  * The band of an answer for a body and a club: the rule's middle, and the method's tolerance or
  * the 95% reach of the build figures behind the middle where that is wider. Ends are in the
  * question's unit and may lie beyond its human range: `bandsFor` keeps them within it.
+ * @param answer the method’s rule and tolerance
+ * @param input the body, club and shot
+ * @returns low, middle and high, in the question’s unit
  */
 export function bandOf(answer: Answer, input: RuleInput): Band {
   const { constant, weights = {}, untested = false } = middleOfRule(answer.rule, input);

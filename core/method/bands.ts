@@ -89,6 +89,10 @@ const worked = new WeakMap<HouseMethod, WeakMap<Body['build'], Map<string, Worke
 /**
  * What a method asks of a body with a club and shot. Every rule is evaluated once for the same
  * method, body and club: the same objects are answered from memory, which nobody may change.
+ * @param method the house method
+ * @param body the build and legs
+ * @param played the club, its length in inches, and the shot
+ * @returns a band or the words for each question; none where the method leaves it free
  */
 export function bandsFor(method: HouseMethod, body: Body, played: Played): Bands {
   const ofMethod = worked.get(method) ?? new WeakMap<Body['build'], Map<string, Worked>>();

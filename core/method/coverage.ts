@@ -22,7 +22,11 @@ export const CLUBS_AND_SHOTS: readonly ClubAndShot[] = BAG.flatMap(({ id }) => [
   ...(canPitch(id) ? [{ club: id, shot: 'pitch' as const }] : []),
 ]);
 
-/** A club and shot at the club's usual length. */
+/**
+ * A club and shot at the club's usual length.
+ * @param clubAndShot the club and shot
+ * @returns the same with the length, inches
+ */
 export const asPlayed = ({ club, shot }: ClubAndShot): Played => ({
   club,
   shot,
@@ -38,7 +42,11 @@ export interface CoverageFault extends ClubAndShot {
   found: number;
 }
 
-/** What is missing from, or given twice in, a method; empty when every answer is there once. */
+/**
+ * What is missing from, or given twice in, a method; empty when every answer is there once.
+ * @param questions a method’s
+ * @returns each question, club and shot with how many answers were found
+ */
 export function coverageFaults(questions: HouseMethod['questions']): CoverageFault[] {
   return QUESTIONS.flatMap((question) =>
     CLUBS_AND_SHOTS.flatMap(({ club, shot }) => {
@@ -48,7 +56,15 @@ export function coverageFaults(questions: HouseMethod['questions']): CoverageFau
   );
 }
 
-/** @throws Error when the method has no answer; the schema refuses such a method at every edge. */
+/**
+ * The one answer that a method gives to a question for a club and shot.
+ * @param method the house method
+ * @param question the question
+ * @param club the club
+ * @param shot full or pitch
+ * @returns the answer
+ * @throws Error when the method has no answer; the schema refuses such a method at every edge
+ */
 export function answerFor(method: HouseMethod, question: Question, club: ClubId, shot: ShotType): Answer {
   const found = method.questions[question].answers.find((answer) => covers(answer, club, shot));
   if (!found) throw new Error(`${method.name} has no answer for ${question}, ${club}, ${shot}`);

@@ -36,7 +36,12 @@ export const FIGURE_QUESTION_NAMES = QUESTIONS.filter(
   (question): question is FigureQuestion => !isChoiceQuestion(question),
 );
 
-/** The question that an item is measured to answer: heel to toe is measured under each foot. */
+/**
+ * The question that an item is measured to answer: heel to toe is measured under each foot.
+ * @param item an item of a setup
+ * @returns the question
+ * @example questionOf('trailHeelToe') // 'heelToe'
+ */
 export const questionOf = (item: Item): FigureQuestion =>
   item === 'leadHeelToe' || item === 'trailHeelToe' ? 'heelToe' : item;
 
@@ -79,10 +84,20 @@ export const FIGURE_QUESTIONS = Object.fromEntries(
 
 const CHOICE_QUESTION_PARTS: Record<ChoiceQuestion, Part> = { seat: 'hips', pressureRoute: 'swing' };
 
-/** The kinds of rule that can answer a question. */
+/**
+ * The kinds of rule that can answer a question.
+ * @param question the question
+ * @returns the kinds, in the order a coach is offered them
+ * @example rulesFor('seat') // ['choice', 'no view']
+ */
 export const rulesFor = (question: Question): readonly RuleKind[] =>
   isChoiceQuestion(question) ? ['choice', 'no view'] : FIGURE_QUESTIONS[question].rules;
 
-/** The part of the body a question is asked under. */
+/**
+ * The part of the body a question is asked under.
+ * @param question the question
+ * @returns the part
+ * @example partOf('seat') // 'hips'
+ */
 export const partOf = (question: Question): Part =>
   isChoiceQuestion(question) ? CHOICE_QUESTION_PARTS[question] : FIGURE_QUESTIONS[question].part;

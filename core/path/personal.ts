@@ -21,7 +21,12 @@ const SHAPE = 2;
 /** A usual ball, mm inside the lead heel (common practice, no source): the path's own zero. */
 const USUAL_BALL = 50;
 
-/** The path that causes like these give on the whole, degrees. */
+/**
+ * The path that causes like these give on the whole, degrees.
+ * @param estimate mean: the path on the whole, then degrees per unit of each cause
+ * @param causes as `causesOf` counts them
+ * @returns degrees, in-to-out positive
+ */
 export const pathOf = ({ mean }: NormalInverseGamma, causes: Record<PathCause, number>): number =>
   PATH_CAUSES.reduce((sum, cause, at) => sum + mean[at + 1]! * causes[cause], mean[0]!);
 
@@ -57,7 +62,11 @@ const rowOf = (setup: Setup): number[] => {
   return [1, ...PATH_CAUSES.map((cause) => causes[cause])];
 };
 
-/** The general prior (starting values; the ball's from the arc, as much again either way). */
+/**
+ * The general prior (starting values; the ball's from the arc, as much again either way).
+ * @param clubLengthInches inches
+ * @returns the prior over the path on the whole and the three slopes
+ */
 export function generalPrior(clubLengthInches: number): NormalInverseGamma {
   const perBall = pathOnArc(arcOf(clubLengthInches), 1);
   return independentPrior([0, 0.5, -0.1, perBall], [3, 0.3, 0.1, Math.abs(perBall)], SCATTER, SHAPE);
@@ -84,7 +93,12 @@ const OWN_BELOW = 0.6;
 
 const unit = (at: number): number[] => [0, 0, 0, 0].map((_, index) => Number(index === at));
 
-/** What this student's shots say of their own path, beside the general guess it started from. */
+/**
+ * What this student's shots say of their own path, beside the general guess it started from.
+ * @param shots the shots, each with the setup it was hit from
+ * @param clubLengthInches inches
+ * @returns the posterior and its slopes with 95% intervals
+ */
 export function personalPath(shots: readonly PathShot[], clubLengthInches: number): PersonalPath {
   const prior = generalPrior(clubLengthInches);
   const updated =
@@ -116,7 +130,12 @@ export interface PredictedPath {
   interval: [number, number];
 }
 
-/** The path these feet are likely to give. */
+/**
+ * The path these feet are likely to give.
+ * @param personal the posterior
+ * @param setup the setup
+ * @returns degrees, in-to-out positive, with a 95% interval
+ */
 export function predictedPath({ posterior }: PersonalPath, setup: Setup): PredictedPath {
   const { mean: value, scale, degreesOfFreedom } = marginal(posterior, rowOf(setup));
   const half = scale * studentQuantile(0.025, degreesOfFreedom);
@@ -137,6 +156,9 @@ export interface StraightLine {
  * The stance line that straightens the path with the rest as it is; null where the line does not
  * bend it enough to tell, or it lies beyond 20° (starting value). The interval holds every line at
  * which a path of zero is not refused (Fieller 1954, from memory).
+ * @param personal the posterior
+ * @param setup the setup
+ * @returns degrees, closed positive, with a 95% interval
  */
 export function straightLine({ posterior }: PersonalPath, setup: Setup): StraightLine | null {
   const row = rowOf(setup);

@@ -60,7 +60,13 @@ const CAUSES: readonly Cause[] = [
   cause('shoulderTurn', 'above', 'hipTurn', 'above', 'the hips go too far, and the shoulders with them'),
 ];
 
-/** The cause of a finding among what else is out; null when it stands by itself. */
+/**
+ * The cause of a finding among what else is out; null when it stands by itself.
+ * @param item what is out
+ * @param verdict which way it is out
+ * @param verdictOf the other items’ verdicts
+ * @returns the item that causes it, and the words for that
+ */
 export function causeOf(
   item: Item,
   verdict: BandVerdict,

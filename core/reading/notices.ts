@@ -55,7 +55,11 @@ interface WithVerdicts {
   verdictOf: (item: Item) => BandVerdict | undefined;
 }
 
-/** What a coach should be told beside the findings. */
+/**
+ * What a coach should be told beside the findings.
+ * @param noticed what was measured, the bands and the verdicts
+ * @returns the notices, those on the ground first
+ */
 export function noticesFor(noticed: Noticed & WithVerdicts): Notice[] {
   const { measured, shot, verdictOf } = noticed;
   const { measures } = measured;

@@ -1,6 +1,7 @@
 import {
   answerFor,
   bandsFor,
+  noNarrower,
   verdictFor,
   questionOf,
   type Bands,
@@ -36,10 +37,7 @@ function heldAgainst(item: Item, bands: Bands, taken: MeasuredSetup): Held | nul
   const found = band && measuredFigure(taken, item);
   if (!band || !found) return null;
   const { value: measured, uncertainty } = found;
-  const { middle } = band;
-  // A band is no narrower than what the measuring itself can tell apart.
-  const low = Math.min(band.low, middle - uncertainty);
-  const high = Math.max(band.high, middle + uncertainty);
+  const { low, middle, high } = noNarrower(band, uncertainty);
   return {
     question,
     measured,
@@ -138,6 +136,8 @@ function choicesFor({ method, setup, club, shot }: ReadingInput, bands: Bands): 
  * Reads a setup against a house method for one body, club and shot: a finding for every item that
  * was measured and that the method has a view on, in body order; what comes from what; at most
  * two put forward; and what else the coach should be told.
+ * @param input the setup, body, club, shot, method and cautions
+ * @returns the reading, its findings in body order
  */
 export function readSetup(input: ReadingInput): Reading {
   const { setup, method, build, legs, cautions = [] } = input;

@@ -45,7 +45,11 @@ const GROUND_UP: Record<Part, number> = {
 
 const NO_WEIGHT: Weight = { out: 0, turn: 0, path: 0, total: 0 };
 
-/** How heavy a finding is: how far out, what it costs in turn and path, and how near the ground. */
+/**
+ * How heavy a finding is: how far out, what it costs in turn and path, and how near the ground.
+ * @param finding the figure, its ± and its band, in its own unit
+ * @returns the parts of the weight and their total, without a unit
+ */
 export function weightOf({
   item,
   measured,

@@ -37,7 +37,13 @@ function restraintsOf(
   ];
 }
 
-/** Why the remedy of a finding is not suggested to this student; null when it may be. */
+/**
+ * Why the remedy of a finding is not suggested to this student; null when it may be.
+ * @param cautions the student’s
+ * @param posture what was measured or seen of it
+ * @param verdictOf every item’s verdict
+ * @returns a function from a finding to the reason
+ */
 export function withholder(
   cautions: readonly Caution[],
   posture: Posture | undefined,

@@ -9,7 +9,14 @@ import type { Address, FootName, PlacedFoot, Point, Shoe } from './ground';
  */
 export const outwardSign = (foot: FootName): 1 | -1 => (foot === 'lead' ? 1 : -1);
 
-/** From the heel point to the toe point of a foot flared by `flare` degrees, mm. */
+/**
+ * From the heel point to the toe point of a foot flared by `flare` degrees, mm.
+ * @param foot lead or trail
+ * @param flare degrees
+ * @param shoeLength mm
+ * @returns x toward the target, y toward the ball, mm
+ * @example heelToToe('lead', 0, 290) // { x: 0, y: 290 }
+ */
 export function heelToToe(foot: FootName, flare: number, shoeLength: number): Point {
   return {
     x: outwardSign(foot) * shoeLength * Math.sin(radians(flare)),
@@ -17,14 +24,26 @@ export function heelToToe(foot: FootName, flare: number, shoeLength: number): Po
   };
 }
 
-/** The foremost point of the sole on its long axis, mm. */
+/**
+ * The foremost point of the sole on its long axis, mm.
+ * @param address the address, mm and degrees
+ * @param foot lead or trail
+ * @returns x toward the target, y toward the ball, mm
+ */
 export function toePoint(address: Address, foot: FootName): Point {
   const { heel, flare } = address[foot];
   const along = heelToToe(foot, flare, address.shoe.length);
   return { x: heel.x + along.x, y: heel.y + along.y };
 }
 
-/** A foot from its two end points: the flare is read from the line between them. */
+/**
+ * A foot from its two end points: the flare is read from the line between them.
+ * @param foot lead or trail
+ * @param heel mm
+ * @param toe mm
+ * @returns the heel with the flare, degrees
+ * @example footFromPoints('lead', { x: 0, y: 0 }, { x: 0, y: 290 }) // { heel: { x: 0, y: 0 }, flare: 0 }
+ */
 export function footFromPoints(foot: FootName, heel: Point, toe: Point): PlacedFoot {
   return { heel, flare: degrees(Math.atan2(outwardSign(foot) * (toe.x - heel.x), toe.y - heel.y)) };
 }
@@ -60,12 +79,19 @@ const UNIT_OUTLINE: readonly Point[] = [
 /**
  * The sole's outline in the foot's own frame, mm: heel point at the origin, +y toward the toe,
  * +x outward. A simple shoe shape (starting value), widest at half the breadth on each side.
+ * @param shoe length and breadth, mm
+ * @returns the corners in order, mm
  */
 export function soleOutline(shoe: Shoe): Point[] {
   return UNIT_OUTLINE.map((point) => ({ x: point.x * shoe.breadth, y: point.y * shoe.length }));
 }
 
-/** How far the sole reaches along the target line, from its least to its greatest x, mm. */
+/**
+ * How far the sole reaches along the target line, from its least to its greatest x, mm.
+ * @param address the address, mm and degrees
+ * @param foot lead or trail
+ * @returns the least and the greatest x, mm
+ */
 export function soleReach(address: Address, foot: FootName): { least: number; greatest: number } {
   const { heel, flare } = address[foot];
   const sign = outwardSign(foot);

@@ -30,6 +30,11 @@ export interface AddressMeasures {
 const lineAngle = (lead: Point, trail: Point): number =>
   degrees(Math.atan2(lead.y - trail.y, lead.x - trail.x));
 
+/**
+ * Reads every figure off the ground plane by plane geometry; `docs/models.md` has the formulas.
+ * @param address the address, mm and degrees
+ * @returns lengths mm, angles degrees
+ */
 export function measureAddress(address: Address): AddressMeasures {
   const leadToe = toePoint(address, 'lead');
   const trailToe = toePoint(address, 'trail');
@@ -56,6 +61,12 @@ export function measureAddress(address: Address): AddressMeasures {
 /** The toe line and the heel line are said to disagree beyond this (starting value), degrees. */
 export const LINES_DISAGREE_DEGREES = 4;
 
+/**
+ * Whether the feet point to two different targets: the toes say one line, the heels another.
+ * @param measures the two lines, degrees
+ * @returns true beyond `LINES_DISAGREE_DEGREES`
+ * @example linesDisagree({ toeLine: 6, heelLine: 1 }) // true
+ */
 export function linesDisagree(measures: Pick<AddressMeasures, 'toeLine' | 'heelLine'>): boolean {
   return Math.abs(measures.toeLine - measures.heelLine) > LINES_DISAGREE_DEGREES;
 }

@@ -8,7 +8,13 @@ const withFoot = (address: Address, foot: FootName, heel: Point, flare: number):
   [foot]: { heel, flare },
 });
 
-/** Turns a foot to `flare` degrees about its heel: the heel line stays, the toe line moves. */
+/**
+ * Turns a foot to `flare` degrees about its heel: the heel line stays, the toe line moves.
+ * @param address the address, mm and degrees
+ * @param foot lead or trail
+ * @param flare the flare to turn it to, degrees
+ * @returns the address after
+ */
 export function flareAboutHeel(address: Address, foot: FootName, flare: number): Address {
   return withFoot(address, foot, address[foot].heel, flare);
 }
@@ -16,6 +22,10 @@ export function flareAboutHeel(address: Address, foot: FootName, flare: number):
 /**
  * Turns a foot to `flare` degrees with its toe kept on its line: the heel keeps its place along
  * the target line, the toe its distance from it, and the heel comes forward or goes back.
+ * @param address the address, mm and degrees
+ * @param foot lead or trail
+ * @param flare the flare to turn it to, degrees
+ * @returns the address after
  */
 export function flareToeKept(address: Address, foot: FootName, flare: number): Address {
   const toe = toePoint(address, foot);
@@ -24,13 +34,25 @@ export function flareToeKept(address: Address, foot: FootName, flare: number): A
   return withFoot(address, foot, { x: heel.x, y: toe.y - along.y }, flare);
 }
 
-/** Moves a foot over the ground by mm, its flare kept. */
+/**
+ * Moves a foot over the ground by mm, its flare kept.
+ * @param address the address, mm and degrees
+ * @param foot lead or trail
+ * @param along toward the target, mm
+ * @param out toward the ball, mm
+ * @returns the address after
+ */
 export function moveFoot(address: Address, foot: FootName, along: number, out: number): Address {
   const { heel, flare } = address[foot];
   return withFoot(address, foot, { x: heel.x + along, y: heel.y + out }, flare);
 }
 
-/** The trail foot straight back by `distance` mm (negative: forward), its flare kept. */
+/**
+ * The trail foot straight back by `distance` mm (negative: forward), its flare kept.
+ * @param address the address, mm and degrees
+ * @param distance straight back, mm
+ * @returns the address after
+ */
 export function dropFoot(address: Address, distance: number): Address {
   return moveFoot(address, 'trail', 0, -distance);
 }
@@ -44,6 +66,9 @@ const TURNED_SEARCH = 45;
  * that angle in flare, so flare - toeLine is what is kept. The toe line itself depends on the
  * flare, so the flare is found by halving; where a very narrow stance has no such flare the foot
  * keeps the one it had.
+ * @param address the address, mm and degrees
+ * @param distance the heel straight back, mm
+ * @returns the address after
  */
 export function dropFootTurned(address: Address, distance: number): Address {
   const kept = address.trail.flare - measureAddress(address).toeLine;
@@ -66,6 +91,10 @@ export function dropFootTurned(address: Address, distance: number): Address {
 /**
  * Takes the trail foot back until its toe is `setback` mm behind the lead toe, by one of the two
  * ways of dropping it. A foot that turns as it goes back takes its toe along, hence the rounds.
+ * @param address the address, mm and degrees
+ * @param setback of the trail toe behind the lead toe, mm
+ * @param drop how the foot goes back: `dropFoot` or `dropFootTurned`
+ * @returns the address after; the nearest found where a turned foot reaches no such setback
  */
 export function setSetback(address: Address, setback: number, drop: typeof dropFoot): Address {
   const missing = (distance: number): number => setback - measureAddress(drop(address, distance)).setback;
@@ -93,6 +122,9 @@ function turnedAbout(point: Point, centre: Point, angle: number): Point {
 /**
  * Turns both feet by `angle` degrees about the middle between the heels, closed positive: both
  * lines turn by that angle, the distance between the heels stays, and both flares change with it.
+ * @param address the address, mm and degrees
+ * @param angle to turn by, closed positive, degrees
+ * @returns the address after
  */
 export function turnStance(address: Address, angle: number): Address {
   const { lead, trail } = address;
@@ -106,12 +138,22 @@ export function turnStance(address: Address, angle: number): Address {
   return { ...address, lead: turn('lead'), trail: turn('trail') };
 }
 
-/** Sets the stance width to `width` mm: only the trail foot moves, the lead foot and ball stay. */
+/**
+ * Sets the stance width to `width` mm: only the trail foot moves, the lead foot and ball stay.
+ * @param address the address, mm and degrees
+ * @param width between the heels along the target line, mm
+ * @returns the address after
+ */
 export function setStanceWidth(address: Address, width: number): Address {
   return moveFoot(address, 'trail', address.lead.heel.x - width - address.trail.heel.x, 0);
 }
 
-/** Sets the toe line to `angle` degrees (closed positive) by taking the trail foot straight back. */
+/**
+ * Sets the toe line to `angle` degrees (closed positive) by taking the trail foot straight back.
+ * @param address the address, mm and degrees
+ * @param angle of the toe line, closed positive, degrees
+ * @returns the address after
+ */
 export function setToeLine(address: Address, angle: number): Address {
   const leadToe = toePoint(address, 'lead');
   const trailToe = toePoint(address, 'trail');
@@ -119,13 +161,23 @@ export function setToeLine(address: Address, angle: number): Address {
   return dropFoot(address, trailToe.y - wanted);
 }
 
-/** Sets how far inside the lead heel the ball is, mm. The ball is the origin, so the feet shift. */
+/**
+ * Sets how far inside the lead heel the ball is, mm. The ball is the origin, so the feet shift.
+ * @param address the address, mm and degrees
+ * @param inside from the lead heel back to the ball, mm
+ * @returns the address after
+ */
 export function setBallAlong(address: Address, inside: number): Address {
   const shift = inside - address.lead.heel.x;
   return moveFoot(moveFoot(address, 'lead', shift, 0), 'trail', shift, 0);
 }
 
-/** Sets how far the ball is out from the toe line, mm; both feet move straight in or out. */
+/**
+ * Sets how far the ball is out from the toe line, mm; both feet move straight in or out.
+ * @param address the address, mm and degrees
+ * @param out from the toe line to the ball at right angles to it, mm
+ * @returns the address after
+ */
 export function setBallOut(address: Address, out: number): Address {
   const { toeLine, ballOut } = measureAddress(address);
   const shift = (ballOut - out) / Math.cos(radians(toeLine));

@@ -17,7 +17,12 @@ export interface Design {
   blockSize: BlockSize;
 }
 
-/** Blocks a side that each look adds to what the look before it had. */
+/**
+ * Blocks a side that each look adds to what the look before it had.
+ * @param blockSize 1 or 2 shots
+ * @returns blocks, one figure for each look
+ * @example blocksAdded(2) // [6, 3, 3]
+ */
 export const blocksAdded = (blockSize: BlockSize): number[] =>
   LOOKS.map((shots, at) => (shots - (LOOKS[at - 1] ?? 0)) / blockSize);
 
@@ -25,6 +30,8 @@ export const blocksAdded = (blockSize: BlockSize): number[] =>
  * The order of blocks, stage by stage: as many of A as of B before each look, every such order as
  * likely as any other.
  * @throws InputError when the seed is not a whole number of 32 bits.
+ * @param design the seed and the block size
+ * @returns one order of arms for each look
  */
 export function drawOrder({ seed, blockSize }: Design): Arm[][] {
   if (!Number.isInteger(seed) || seed < 0 || seed > 0xffffffff) {
@@ -57,7 +64,14 @@ export type Next =
 /** How many shots of the order a look needs, both sides together. */
 const shotsAt = (look: Look): number => 2 * LOOKS[look - 1]!;
 
-/** Warm-up shots a sitting still wants: none once a shot of its order was hit. */
+/**
+ * Warm-up shots a sitting still wants: none once a shot of its order was hit.
+ * @param warmUps shots at the start of a sitting that count for nothing
+ * @param shots the shots there are
+ * @param sitting which day’s, from 0
+ * @returns shots
+ * @example warmUpsLeft(3, [], 0) // 3
+ */
 export function warmUpsLeft(
   warmUps: number,
   shots: readonly { place: { warmUp: boolean }; sitting: number }[],
@@ -70,6 +84,12 @@ export function warmUpsLeft(
 /**
  * What comes next, by the shots there are: the sitting's warm-up first, then the order, and a look
  * wherever one is due that has not been taken.
+ * @param design the seed and the block size
+ * @param warmUps shots at the start of each sitting
+ * @param shots the shots there are
+ * @param sitting which day’s, from 0
+ * @param looksTaken 0 to 2
+ * @returns the next shot, warm-up or look
  */
 export function nextOf(
   design: Design,

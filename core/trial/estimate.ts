@@ -16,6 +16,11 @@ const DRAWS_FOR_INTERVAL = 10_000;
 /**
  * Shifts that the design's own permutation test does not refuse at 2.5% either side: the test inverted
  * (Lehmann 1975, Nonparametrics, 2.6, from memory). `reach` is further than any shift can be.
+ * @param stages the blocks as they were dealt
+ * @param around a shift inside the interval: the observed difference
+ * @param reach further than any shift can be, same unit
+ * @param options of the permutation test
+ * @returns the two ends, in the outcome’s unit
  */
 export function shiftInterval(
   stages: readonly Stage[],
@@ -63,6 +68,9 @@ function standing(stages: readonly Stage[], ofB: boolean): Standing {
  * How sure it is that B is better than A by at least `margin`: Student's t of the block means, with
  * nothing known beforehand (Box & Tiao 1973, Bayesian Inference in Statistical Analysis, 2.5, from
  * memory). Blocks, not shots, since shots of one block are alike. Null with fewer than two blocks a side.
+ * @param stages the blocks as they were dealt
+ * @param margin the difference worth having, in the outcome’s unit
+ * @returns 0 to 1
  */
 export function probabilityBeyond(stages: readonly Stage[], margin: number): number | null {
   const a = standing(stages, false);

@@ -15,12 +15,22 @@ export const FACTORIAL_LEVEL = 0.05;
 /** A way of standing: the bits of the changes that are made in it, 0 for today's setup. */
 export type Cell = number;
 
+/**
+ * Whether a change is made in a way of standing.
+ * @param cell the way of standing
+ * @param change the place of the change, from 0
+ * @returns true where it is made
+ * @example made(5, 2) // true
+ */
 export const made = (cell: Cell, change: number): boolean => ((cell >> change) & 1) === 1;
 
 /**
  * The order of blocks, round by round: every way of combining the changes once a round, in an order
  * drawn at random. Two changes make four rounds of four, three make two rounds of eight.
  * @throws InputError when there are too few or too many changes.
+ * @param seed a whole number of 32 bits
+ * @param changes 2 or 3
+ * @returns the rounds, each an order of cells
  */
 export function drawCells(seed: number, changes: number): Cell[][] {
   if (changes < FACTORIAL.least || changes > FACTORIAL.most) {
@@ -48,7 +58,14 @@ export type FactorialNext =
   | { kind: 'shot'; cell: Cell; block: number; inBlock: number; toLook: number; changed: boolean }
   | { kind: 'look' };
 
-/** What comes next, by the shots there are. */
+/**
+ * What comes next, by the shots there are.
+ * @param plan its seed and warm-ups
+ * @param changes 2 or 3
+ * @param shots the shots there are
+ * @param sitting which day’s, from 0
+ * @returns the next shot, warm-up or look
+ */
 export function nextInFactorial(
   { seed, warmUps }: Pick<TrialPlan, 'seed' | 'warmUps'>,
   changes: number,
@@ -148,7 +165,13 @@ function intervalOf(differences: readonly number[], middle: number): [number, nu
   return [end(-1), end(1)];
 }
 
-/** What each of the changes does; null for one that no pair of blocks shows. */
+/**
+ * What each of the changes does; null for one that no pair of blocks shows.
+ * @param plan the plan
+ * @param changes 2 or 3
+ * @param shots the shots
+ * @returns one effect for each change, in the outcome’s unit; p by the sign-flip test
+ */
 export function effectsOf(
   plan: TrialPlan,
   changes: number,
@@ -181,7 +204,14 @@ export interface FactorialVerdict {
   helps: Cell;
 }
 
-/** Keep what was shown to help, and that alone; nothing shown, or pain, is drop. */
+/**
+ * Keep what was shown to help, and that alone; nothing shown, or pain, is drop.
+ * @param plan the plan
+ * @param changes 2 or 3
+ * @param shots the shots
+ * @param painUp whether pain went up
+ * @returns the verdict, why, and every effect
+ */
 export function factorialVerdict(
   plan: TrialPlan,
   changes: number,

@@ -16,7 +16,12 @@ export interface MissPattern {
   interval: [number, number];
 }
 
-/** Which way a ball missed; null where it did not, or was not seen. */
+/**
+ * Which way a ball missed; null where it did not, or was not seen.
+ * @param shot the shot; its side in metres, its start line in degrees, away from the golfer positive
+ * @returns near is the golfer’s own side
+ * @example missOf({ mishit: false, side: 9 }) // 'far'
+ */
 export function missOf({ side, startLine, curveSide, startSide }: Shot): 'near' | 'far' | null {
   if (side !== undefined) return Math.abs(side) < MISSES.metres ? null : side > 0 ? 'far' : 'near';
   if (startLine !== undefined) {
@@ -30,7 +35,11 @@ export function missOf({ side, startLine, curveSide, startSide }: Shot): 'near' 
 const ONE_WAY = 0.6;
 const BOTH_WAYS = 0.9;
 
-/** Whether a student misses one way or both, and how sure that is. */
+/**
+ * Whether a student misses one way or both, and how sure that is.
+ * @param shots the shots
+ * @returns counts, and the share of the commoner side with its exact 95% interval (Clopper & Pearson 1934)
+ */
 export function missPattern(shots: readonly Shot[]): MissPattern {
   const misses = shots.map(missOf);
   const near = misses.filter((miss) => miss === 'near').length;

@@ -108,7 +108,11 @@ function difference(whole: Whole, sumB: number, countB: number): number | null {
   return countA === 0 || countB === 0 ? null : sumB / countB - (whole.sum - sumB) / countA;
 }
 
-/** The same shots with less of the outcome better: what favoured B now favours A. */
+/**
+ * The same shots with less of the outcome better: what favoured B now favours A.
+ * @param stages the blocks as they were dealt
+ * @returns new stages with every sum negated
+ */
 export const mirrored = (stages: readonly Stage[]): Stage[] =>
   stages.map(({ blocks, isB }) => ({
     blocks: blocks.map(({ count, sum }) => ({ count, sum: -sum })),
@@ -121,7 +125,11 @@ function observed(stages: readonly Stage[]): Whole {
   return totalOf([{ blocks: own, isB: [] }]);
 }
 
-/** The observed difference of means, B less A; null where one side has no shot that counts. */
+/**
+ * The observed difference of means, B less A; null where one side has no shot that counts.
+ * @param stages the blocks as they were dealt
+ * @returns in the outcome’s unit
+ */
 export function observedDifference(stages: readonly Stage[]): number | null {
   const b = observed(stages);
   return difference(totalOf(stages), b.sum, b.count);
@@ -259,6 +267,9 @@ export interface PermuteOptions {
  * Sampling adds the real arrangement to those drawn, (1 + as good) / (1 + draws), which keeps the
  * level (Davison & Hinkley 1997, Bootstrap Methods and their Application, 4.3, from memory).
  * @throws InputError when one side has no shot that counts, or a stage has more than 26 blocks.
+ * @param stages the blocks as they were dealt
+ * @param options the seed, the number of arrangements up to which all are gone through, and the draws beyond it
+ * @returns the one-sided p with how it was obtained
  */
 export function permutationTest(
   stages: readonly Stage[],

@@ -10,6 +10,12 @@ const TRIALS = 400;
  * `scatter`, by each of the looks, 0 to 1: played through with the very design and levels, shots
  * drawn from a normal, seeded. What one side has to show, nobody can know before; this is the reason
  * for the number of shots.
+ * @param margin the difference worth having, in the outcome’s unit
+ * @param scatter one standard deviation of a shot, same unit
+ * @param blockSize 1 or 2 shots
+ * @param trials how many are played through
+ * @param seed of the draws
+ * @returns one chance for each look, 0 to 1
  */
 export function powerByLook(
   margin: number,

@@ -26,7 +26,13 @@ export interface TrialPlan extends Design {
 
 export type TrialShot = Placed & { shot: Shot };
 
-/** A shot's score where it counts for an outcome, by the rule said beforehand. */
+/**
+ * A shot's score where it counts for an outcome, by the rule said beforehand.
+ * @param plan the rule for mishits
+ * @param outcome which outcome
+ * @param shot the shot
+ * @returns in the outcome’s unit, more of it better; null where it does not count or was not seen
+ */
 export function countsFor(plan: Pick<TrialPlan, 'mishits'>, outcome: Outcome, shot: Shot): number | null {
   const { score, countsMishits } = OUTCOME_DEFINITIONS[outcome];
   return shot.mishit && plan.mishits === 'left out' && !countsMishits ? null : score(shot);
@@ -37,7 +43,13 @@ type InOrder = TrialShot & { place: { warmUp: false; block: number; arm: Arm } }
 const inOrder = (shots: readonly TrialShot[]): InOrder[] =>
   shots.filter((shot): shot is InOrder => !shot.place.warmUp);
 
-/** The scores that count, each with its arm, in the order they were hit. */
+/**
+ * The scores that count, each with its arm, in the order they were hit.
+ * @param plan the rule for mishits
+ * @param outcome which outcome
+ * @param shots all shots, warm-ups among them
+ * @returns in the outcome’s unit
+ */
 export const scoresOf = (
   plan: Pick<TrialPlan, 'mishits'>,
   outcome: Outcome,
@@ -48,7 +60,14 @@ export const scoresOf = (
     return score === null ? [] : [{ arm: place.arm, score }];
   });
 
-/** Shots as blocks with the labels they were dealt, stage by stage, as far as a look goes. */
+/**
+ * Shots as blocks with the labels they were dealt, stage by stage, as far as a look goes.
+ * @param plan the plan
+ * @param outcome which outcome
+ * @param shots all shots up to the look at least
+ * @param look 1 to 3
+ * @returns one stage for each look
+ */
 export function stagesOf(
   plan: TrialPlan,
   outcome: Outcome,
@@ -103,7 +122,15 @@ export interface Comparison {
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, each) => sum + each, 0) / values.length;
 
-/** What the shots up to a look say of one outcome; null where one setup has no shot that shows it. */
+/**
+ * What the shots up to a look say of one outcome; null where one setup has no shot that shows it.
+ * @param plan the plan
+ * @param outcome which outcome
+ * @param shots the shots
+ * @param look 1 to 3
+ * @param margin the difference worth having, in the outcome’s unit
+ * @returns the comparison, in the outcome’s unit
+ */
 export function compare(
   plan: TrialPlan,
   outcome: Outcome,
@@ -142,7 +169,12 @@ export type TrialVerdict = (typeof VERDICTS)[number];
 export const DECISIONS = ['keep', 'go on', 'drop'] as const;
 export type Decision = (typeof DECISIONS)[number];
 
-/** What a verdict comes to when nobody overrules it. */
+/**
+ * What a verdict comes to when nobody overrules it.
+ * @param verdict the verdict
+ * @returns what a coach then does
+ * @example decisionOf('not yet') // 'go on'
+ */
 export const decisionOf = (verdict: TrialVerdict): Decision => (verdict === 'not yet' ? 'go on' : verdict);
 
 export interface LookResult {
@@ -159,7 +191,14 @@ export interface LookResult {
 /** Four in five: how often a trial of so many shots should show what is there (common practice, no source). */
 const POWER = 0.8;
 
-/** About how many shots a side it takes to show a difference of this size at the last look's level. */
+/**
+ * About how many shots a side it takes to show a difference of this size at the last look's level.
+ * Source: the normal approximation to the size of a two-sample comparison, in any statistics text.
+ * @param difference in the outcome’s unit
+ * @param scatter one standard deviation of a shot, same unit
+ * @returns shots a side; null where there is no difference or no scatter
+ * @example shotsToShow(1, 0) // null
+ */
 export function shotsToShow(difference: number, scatter: number): number | null {
   if (difference <= 0 || scatter <= 0) return null;
   const z = studentQuantile(LEVELS[2], 1e6) + studentQuantile(1 - POWER, 1e6);
@@ -180,7 +219,12 @@ function pooledScatter(groups: readonly (readonly number[])[]): { scatter: numbe
 /** A scatter taken from fewer shots than this, beyond their means, says little (starting value). */
 const LEAST_FREEDOM = 10;
 
-/** How this student's shots of earlier trials scatter in an outcome; null where there are too few. */
+/**
+ * How this student's shots of earlier trials scatter in an outcome; null where there are too few.
+ * @param outcome which outcome
+ * @param trials the student’s earlier trials
+ * @returns one standard deviation in the outcome’s unit, and the shots it rests on
+ */
 export function ownScatter(
   outcome: Outcome,
   trials: readonly { plan: Pick<TrialPlan, 'mishits'>; shots: readonly TrialShot[] }[],
@@ -200,6 +244,11 @@ function worse(plan: TrialPlan, shots: readonly TrialShot[], look: Look): boolea
 /**
  * What a look says. Only the primary outcome decides, at a level said beforehand; pain that went up
  * is always drop; after the last look it is keep or drop.
+ * @param plan the plan
+ * @param shots the shots
+ * @param look 1 to 3
+ * @param painUp whether pain went up
+ * @returns the verdict, why, and what it rests on
  */
 export function verdictOf(
   plan: TrialPlan,

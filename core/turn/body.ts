@@ -26,7 +26,11 @@ function measuredTurns(screen: Screen): MeasuredTurn[] {
   ];
 }
 
-/** What a screen says of turning, with what its measured turns say of the stops. */
+/**
+ * What a screen says of turning, with what its measured turns say of the stops.
+ * @param screen the screen
+ * @returns the legs and trunk, degrees with one standard deviation, and what each measured turn missed by
+ */
 export function turningBody(screen: Screen): TurningBody & Pick<Calibration, 'residuals'> {
   const body: TurningBody = {
     legs: {

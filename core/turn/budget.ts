@@ -24,7 +24,13 @@ export const ASSUMED_TRUNK: Angle = { value: 45, uncertainty: 8 };
 /** A needed pelvis turn outside this is said to be unusual (starting values), degrees. */
 export const USUAL_NEEDED = { least: 35, most: 60 };
 
-/** What the pelvis has to turn for the goal: what the trunk does not. */
+/**
+ * What the pelvis has to turn for the goal: what the trunk does not.
+ * @param turn back or through
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param goal what the coach asks for, degrees
+ * @returns degrees, with the ± of the trunk turn
+ */
 export function neededTurn(turn: Turn, body: TurningBody, goal: Goal): Angle {
   if (turn === 'through') return { value: goal.through, uncertainty: 0 };
   const trunk = body.legs.trunk.back ?? ASSUMED_TRUNK;
@@ -70,7 +76,14 @@ interface SimulatedLimit {
   chance: number;
 }
 
-/** Draws the stops and what is needed, each by itself, and sees which comes first how often. */
+/**
+ * Draws the stops and what is needed, each by itself, and sees which comes first how often.
+ * @param stops where each leg stops the pelvis, degrees and one standard deviation
+ * @param needed what is needed, degrees and one standard deviation
+ * @param draws how many
+ * @param seed of the draws: the same seed gives the same answer
+ * @returns the middle 95% of where the turn ends, degrees, and the chance of reaching what is needed, 0 to 1
+ */
 export function simulateLimit(
   stops: readonly Angle[],
   needed: Angle,
@@ -111,7 +124,15 @@ function whereItEnds(known: readonly Known[], needed: Angle, draws: number, seed
 const NOT_DRAWN = { interval: null, chance: null };
 const NOT_KNOWN = { first: null, limit: null, missing: null, ...NOT_DRAWN };
 
-/** How far the pelvis can turn one way on these feet, which leg ends it, and whether that is enough. */
+/**
+ * How far the pelvis can turn one way on these feet, which leg ends it, and whether that is enough.
+ * @param turn back or through
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param feet the flares and the lift they stand with, degrees and mm
+ * @param goal what the coach asks for, degrees
+ * @param options whether the trail heel is down going through, and how many draws
+ * @returns degrees; null for what the untested legs leave unknown
+ */
 export function turnBudget(
   turn: Turn,
   body: TurningBody,
@@ -136,13 +157,23 @@ export function turnBudget(
 /** Facing the target at the finish (common practice, no source), degrees. */
 const FACING = 90;
 
-/** How far the lead foot has to roll or come round for the hips to face the target; null if unknown. */
+/**
+ * How far the lead foot has to roll or come round for the hips to face the target; null if unknown.
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param feet the flares and the lift they stand with, degrees and mm
+ * @returns degrees
+ */
 export function footHasToComeRound(body: TurningBody, feet: TurningFeet): number | null {
   const lead = stopsOf('through', body, feet).find(({ name }) => name === 'lead through');
   return lead?.at ? Math.max(0, FACING - lead.at.value) : null;
 }
 
-/** The shoulder turn that the legs and the trunk reach together; null if unknown. */
+/**
+ * The shoulder turn that the legs and the trunk reach together; null if unknown.
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param feet the flares and the lift they stand with, degrees and mm
+ * @returns degrees
+ */
 export function shouldersReached(body: TurningBody, feet: TurningFeet): number | null {
   const { limit } = turnBudget('back', body, feet, USUAL_GOAL, { draws: 0 });
   return limit === null ? null : limit + (body.legs.trunk.back ?? ASSUMED_TRUNK).value;
@@ -172,7 +203,12 @@ const flared = (feet: TurningFeet, foot: FootName, by: number): TurningFeet => (
   flare: { ...feet.flare, [foot]: feet.flare[foot] + by },
 });
 
-/** What one more step of each change buys, and what it costs the other way. */
+/**
+ * What one more step of each change buys, and what it costs the other way.
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param feet the flares and the lift they stand with, degrees and mm
+ * @returns one trade for each change, degrees
+ */
 export function turnTrades(body: TurningBody, feet: TurningFeet): TurnTrade[] {
   const limit = (turn: Turn, on: TurningFeet) => turnBudget(turn, body, on, USUAL_GOAL, { draws: 0 }).limit;
   const before = { back: limit('back', feet), through: limit('through', feet) };
@@ -192,7 +228,11 @@ export function turnTrades(body: TurningBody, feet: TurningFeet): TurnTrade[] {
   ];
 }
 
-/** The stops in the order in which they would be met, those unknown last. */
+/**
+ * The stops in the order in which they would be met, those unknown last.
+ * @param stops of one turn
+ * @returns the same stops, sorted
+ */
 export const inOrderMet = (stops: readonly Stop[]): Stop[] =>
   [...stops].sort(
     (a, b) =>

@@ -86,6 +86,9 @@ function boundedBelow(angle: Angle, least: Angle): Angle {
  * each weighed by how sure it is; the others of that turn reach at least as far. Test and give
  * enter a stop only as a sum, so the sum is what is fitted. `body` is as it was before any turn was
  * measured. A sore knee's leg is left as it was tested: what it gives is never counted on.
+ * @param body as it was before any turn was measured
+ * @param measured the turns, degrees with one standard deviation
+ * @returns test and give together for each leg told of, and a residual for each turn
  */
 export function calibrate(body: TurningBody, measured: readonly MeasuredTurn[]): Calibration {
   const reaches: TurningBody['reaches'] = {};

@@ -22,6 +22,10 @@ export interface KneeRoom {
  * Advice, not a stop: where the trail hip joint goes when the pelvis turns `turn` degrees back with
  * level hips, and by Pythagoras how far that is from the trail ankle. Rough: five degrees of knee
  * flex or 10 mm of hip height move it by some fifteen degrees of turn.
+ * @param build mm
+ * @param address mm and degrees
+ * @param turn of the pelvis back, degrees
+ * @returns the flex left, degrees
  */
 export function trailKneeRoom(build: Build, { lead, trail }: Address, turn: number): KneeRoom {
   const height = build.height.value;

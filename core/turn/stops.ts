@@ -63,13 +63,21 @@ export const STOP_DEFINITIONS: Record<StopName, StopDefinition> = {
   },
 };
 
-/** A painful knee's give is none, and is never spent. */
+/**
+ * A painful knee's give is none, and is never spent.
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param name which stop
+ * @returns degrees and one standard deviation
+ */
 export const giveOf = ({ gives, soreKnee }: TurningBody, name: StopName): Angle =>
   soreKnee[STOP_DEFINITIONS[name].leg] ? NO_GIVE : gives[name];
 
 /**
  * How far a leg lets the pelvis go beside what the foot and the lift add: test and give together,
  * as measured turns have told, or as they stand. Null where it was not tested.
+ * @param name which stop
+ * @param body the legs, trunk, gives and reaches of one student
+ * @returns degrees and one standard deviation
  */
 export function reachOf(name: StopName, body: TurningBody): Angle | null {
   const { leg, test: testOf } = STOP_DEFINITIONS[name];
@@ -84,6 +92,10 @@ export function reachOf(name: StopName, body: TurningBody): Angle | null {
 /**
  * Where one leg stops the pelvis, degrees from square: its test, plus or less the foot's flare,
  * plus what is left between test and swing, plus the lifted heel. Null where it was not tested.
+ * @param name which stop
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param feet the flares and the lift they stand with, degrees and mm
+ * @returns where it stops and what that is made of, degrees
  */
 export function stopOf(name: StopName, body: TurningBody, feet: TurningFeet): Stop {
   const { leg, turn, test: testOf, flareHelps, lifts } = STOP_DEFINITIONS[name];
@@ -104,7 +116,13 @@ export function stopOf(name: StopName, body: TurningBody, feet: TurningFeet): St
   };
 }
 
-/** The stops of one way of turning, the one that is always there first. */
+/**
+ * The stops of one way of turning, the one that is always there first.
+ * @param turn back or through
+ * @param body the legs, trunk, gives and reaches of one student
+ * @param feet the flares and the lift they stand with, degrees and mm
+ * @returns two stops
+ */
 export const stopsOf = (turn: Turn, body: TurningBody, feet: TurningFeet): Stop[] =>
   (Object.keys(STOP_DEFINITIONS) as StopName[])
     .filter((name) => STOP_DEFINITIONS[name].turn === turn)

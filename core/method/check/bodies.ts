@@ -15,7 +15,13 @@ export interface TriedBody {
   body: Body;
 }
 
-/** A body of this height with the usual breadths of one, all taken as if by tape. */
+/**
+ * A body of this height with the usual breadths of one, all taken as if by tape.
+ * @param heightCm cm
+ * @param estimateAs whose breadths
+ * @param legs tested legs; null where untested
+ * @returns mm
+ */
 export function usualBody(heightCm: number, estimateAs: EstimateAs, legs: LegTest | null = null): Body {
   const height = heightCm * 10;
   const usual = estimateBuild({ height, estimateAs, junior: false });

@@ -186,6 +186,9 @@ function bodiesFor(method: HouseMethod): readonly TriedBody[] {
 /**
  * Tries a method on bodies from 140 to 205 cm with every club and shot: what cannot be met, and
  * what is unwise, each with the cases it was found for.
+ * @param method the house method
+ * @param bodies the bodies to try; by default with tested legs where its rules ask for them
+ * @returns refusals and warnings
  */
 export function checkMethod(
   method: HouseMethod,

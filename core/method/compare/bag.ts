@@ -27,7 +27,12 @@ export function laidOnLeadToe(setup: Setup, other: Setup): Setup {
   return { ...setup, address };
 }
 
-/** One method for one body through the whole bag, longest club first, pitches after full shots. */
+/**
+ * One method for one body through the whole bag, longest club first, pitches after full shots.
+ * @param method the house method
+ * @param body the build and legs
+ * @returns a setup for each club and shot
+ */
 export function wholeBag(method: HouseMethod, body: Body): ClubAsTaught[] {
   const inOrder = [
     ...CLUBS_AND_SHOTS.filter(({ shot }) => shot === 'full'),

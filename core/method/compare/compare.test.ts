@@ -1,10 +1,11 @@
 import { differenceSentence } from '../../phrases';
-import { measureAddress, toePoint, withFigure } from '../../setup';
+import { readSetup } from '../../reading';
+import { measureAddress, PLACED_FIGURES, toePoint, withFigure } from '../../setup';
 import { PRESETS } from '../presets';
 import { laidOnLeadToe, wholeBag } from './bag';
 import { compareMethods } from './compare';
 import { disputesAmong } from './disputes';
-import { asPlayed, bandsFor, type HouseMethod } from '..';
+import { asPlayed, bandsFor, questionOf, type HouseMethod } from '..';
 import { body, setup } from '../../test/example';
 
 const methods: HouseMethod[] = PRESETS.map(({ key, contents }) => ({ id: key, version: 1, ...contents }));
@@ -38,6 +39,30 @@ test('a row a question, a cell a method, measured against each band', () => {
     expect(band).toEqual(bandsFor(methods[at]!, body(), iron).figures.stanceWidth);
     expect(verdict).toBe(band!.high < 500 ? 'above' : band!.low > 500 ? 'below' : 'in');
   });
+});
+
+test('says of every figure what the reading says, however coarsely it was measured', () => {
+  const exact = setup();
+  const coarse = {
+    ...exact,
+    measured: Object.fromEntries(
+      PLACED_FIGURES.map((figure) => [figure, { way: 'by eye' as const, uncertainty: 30 }]),
+    ) as typeof exact.measured,
+  };
+  let widened = 0;
+  for (const stood of [exact, coarse]) {
+    const rows = compareMethods(stood, body(), iron, methods);
+    methods.forEach((method, at) => {
+      const { findings } = readSetup({ setup: stood, ...body(), ...iron, method });
+      for (const { item, low, high, verdict } of findings) {
+        const cell = rows.find((each) => each.item === item)!.cells[at]!;
+        expect([item, cell.verdict, cell.band?.low, cell.band?.high]).toEqual([item, verdict, low, high]);
+        const own = bandsFor(method, body(), iron).figures[questionOf(item)]!;
+        if (low < own.low) widened += 1;
+      }
+    });
+  }
+  expect(widened).toBeGreaterThan(10);
 });
 
 test('split where no one figure pleases both, agreed where one does', () => {

@@ -1,5 +1,6 @@
 import {
   bandsFor,
+  noNarrower,
   verdictFor,
   questionOf,
   type Band,
@@ -23,7 +24,7 @@ import {
 
 /** What one method says of one question. */
 export interface ComparedCell {
-  /** Null where the method has no view, or the question is answered by a word. */
+  /** No narrower than the figure's ±; null where the method has no view, or the question is answered by a word. */
   band: Band | null;
   /** The words it takes; null where it has no view, or the question is answered by a figure. */
   wanted: readonly string[] | null;
@@ -56,7 +57,14 @@ function agreementOf(cells: readonly ComparedCell[]): ComparedRow['agreement'] {
   return highestLow <= lowestHigh ? 'agree' : 'split';
 }
 
-/** One setup, body, club and shot against several methods: a row a question, a cell a method. */
+/**
+ * One setup, body, club and shot against several methods: a row a question, a cell a method.
+ * @param setup the setup
+ * @param body the build and legs
+ * @param played the club, its length in inches, and the shot
+ * @param methods two or more
+ * @returns rows in the order of the questions
+ */
 export function compareMethods(
   setup: Setup,
   body: Body,
@@ -69,7 +77,8 @@ export function compareMethods(
     const question = questionOf(item);
     const measured = measuredFigure(taken, item);
     const cells = methods.map((method, at): ComparedCell => {
-      const band = bands[at]!.figures[question] ?? null;
+      const own = bands[at]!.figures[question] ?? null;
+      const band = own && measured ? noNarrower(own, measured.uncertainty) : own;
       const verdict = band && measured && verdictFor(measured.value, band.low, band.high);
       return { band, wanted: null, verdict, why: method.questions[question].why };
     });

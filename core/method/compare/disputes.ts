@@ -89,7 +89,13 @@ interface Disputed {
   sides: { name: string; says: string; methods: string[] }[];
 }
 
-/** The disputes in which these methods stand on both sides, for a body with a club. */
+/**
+ * The disputes in which these methods stand on both sides, for a body with a club.
+ * @param methods the house methods
+ * @param body the build and legs
+ * @param played the club, its length in inches, and the shot
+ * @returns each dispute with who stands where
+ */
 export function disputesAmong(methods: readonly HouseMethod[], body: Body, played: Played): Disputed[] {
   return DISPUTES.filter(({ applies }) => applies(played)).flatMap(({ question, title, from, sides }) => {
     const taken = methods.flatMap((method) => {
