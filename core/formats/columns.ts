@@ -71,13 +71,23 @@ const plain = (header: string): string =>
     .replace(/[_.:]+/g, ' ')
     .trim();
 
-/** The unit a header states; null where it states none. */
+/**
+ * The unit a header states; null where it states none.
+ * @param header the column’s header
+ * @param kind of figure
+ * @returns the unit
+ */
 export function unitIn(header: string, kind: keyof typeof COLUMN_UNITS): FileUnit | null {
   const units: readonly FileUnit[] = COLUMN_UNITS[kind];
   return UNIT_NAMES.find(([name, unit]) => units.includes(unit) && name.test(plain(header)))?.[1] ?? null;
 }
 
-/** The side a header states as positive; null where it states none. */
+/**
+ * The side a header states as positive; null where it states none.
+ * @param header the column’s header
+ * @returns the side
+ * @example signIn('Path (right +)') // 'right positive'
+ */
 export function signIn(header: string): Sign | null {
   const words = plain(header);
   if (/right ?(is)? ?(\+|positive)|\+ ?right|r\+/.test(words)) return 'right positive';
@@ -102,14 +112,25 @@ export function guessColumns(headers: readonly string[]): ColumnSource[] {
   });
 }
 
-/** A column at a header, with the unit and the side that the header itself states. */
+/**
+ * A column at a header, with the unit and the side that the header itself states.
+ * @param column what the column holds
+ * @param at its place, from 0
+ * @param header its header
+ * @returns the source; unit and sign null where they are still to be asked
+ */
 export function sourceOf(column: Column, at: number, header: string): ColumnSource {
   if (column === 'strike' || column === 'mishit') return { column, at, unit: null, sign: null };
   const { unit, sign } = NEEDS[column];
   return { column, at, unit: unit && unitIn(header, unit), sign: sign ? signIn(header) : null };
 }
 
-/** What is still to be asked of a mapping; empty when it can be read with. */
+/**
+ * What is still to be asked of a mapping; empty when it can be read with.
+ * @param sources the mapping
+ * @returns each column with what is asked of it
+ * @example stillAsked([]) // []
+ */
 export const stillAsked = (sources: readonly ColumnSource[]): { column: Column; asks: 'unit' | 'sign' }[] =>
   sources.flatMap(({ column, unit, sign }) => {
     if (column === 'strike' || column === 'mishit') return [];

@@ -118,7 +118,12 @@ export const OUR_HEADERS = [
   'mishit',
 ] as const;
 
-/** Shots as rows under our own headers, as exact as they are kept. */
+/**
+ * Shots as rows under our own headers, as exact as they are kept.
+ * @param shots the shots
+ * @param hand the student’s
+ * @returns a row for each shot, metres, degrees and metres a second, right positive
+ */
 export function shotRows(shots: readonly Shot[], hand: Hand): string[][] {
   const cell = (value: number | undefined) => (value === undefined ? '' : String(value));
   const sided = (value: number | undefined) =>

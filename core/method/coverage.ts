@@ -13,6 +13,11 @@ export interface Played extends ClubAndShot {
   clubLengthInches: number;
 }
 
+/**
+ * A key that two are equal by when they are played alike.
+ * @param played the club, its length and the shot
+ * @returns a key
+ */
 export const playedKey = ({ club, shot, clubLengthInches }: Played): string =>
   `${club} ${shot} ${clubLengthInches}`;
 

@@ -29,6 +29,12 @@ export const QUESTIONS = [
 export type Question = (typeof QUESTIONS)[number];
 export type FigureQuestion = Exclude<Question, ChoiceQuestion>;
 
+/**
+ * Whether a question is answered by a word.
+ * @param question the question
+ * @returns true for those
+ * @example isChoiceQuestion('seat') // true
+ */
 export const isChoiceQuestion = (question: Question): question is ChoiceQuestion =>
   (CHOICE_QUESTIONS as readonly Question[]).includes(question);
 

@@ -24,7 +24,14 @@ function oneView(question: Question, a: NamedCell, b: NamedCell, length: LengthU
   return `${quoted(viewed.name)} asks for ${asked(question, viewed, length)}; ${quoted(free.name)} leaves it free.`;
 }
 
-/** What sets two methods apart on one question, or what both take, in a sentence with its reason. */
+/**
+ * What sets two methods apart on one question, or what both take, in a sentence with its reason.
+ * @param question the question
+ * @param a one method
+ * @param b the other
+ * @param length the coach’s unit of length
+ * @returns the sentence
+ */
 export function differenceSentence(
   question: Question,
   a: NamedCell,

@@ -17,6 +17,11 @@ export function footWord(foot: FootName, words: FootWords, hand: Hand): string {
   return (foot === 'lead') === (hand === 'right') ? 'left' : 'right';
 }
 
+/**
+ * @param text any words
+ * @returns the same, its first letter large
+ * @example capitalised('trail foot') // 'Trail foot'
+ */
 export const capitalised = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**

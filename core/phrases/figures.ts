@@ -2,11 +2,23 @@ import { FIGURE_QUESTIONS, type FigureQuestion } from '../method';
 import { isLine, lineWords } from '../setup';
 import { figureWithUnit, lengthFigure, rounded, type LengthUnit } from '../units';
 
-/** A question's figure as a coach says it: a line by its side, anything else with its unit. */
+/**
+ * A question's figure as a coach says it: a line by its side, anything else with its unit.
+ * @param question the question
+ * @param value in the question’s unit
+ * @param length the coach’s unit of length
+ * @returns words
+ */
 export const questionFigure = (question: FigureQuestion, value: number, length: LengthUnit): string =>
   isLine(question) ? lineWords(value) : figureWithUnit(value, FIGURE_QUESTIONS[question].unit, length);
 
-/** A band's ends, with its unit once; a line's ends as open and closed. */
+/**
+ * A band's ends, with its unit once; a line's ends as open and closed.
+ * @param question the question
+ * @param band its ends, in the question’s unit
+ * @param length the coach’s unit of length
+ * @returns words
+ */
 export function bandWords(
   question: FigureQuestion,
   { low, high }: { low: number; high: number },

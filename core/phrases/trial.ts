@@ -38,7 +38,14 @@ const MILE_AN_HOUR = 0.44704;
 
 const minus = (text: string): string => text.replace('-', '\u2212');
 
-/** A shot's figure in the coach's units: yards and miles an hour go with inches. */
+/**
+ * A shot's figure in the coach's units: yards and miles an hour go with inches.
+ * @param value in the unit
+ * @param unit of the value
+ * @param length the coach’s unit of length
+ * @returns words
+ * @example shotFigure(100, 'metres', 'inches') // '109 yd'
+ */
 export function shotFigure(value: number, unit: ShotUnit, length: LengthUnit): string {
   const imperial = length === 'inches';
   switch (unit) {
@@ -71,7 +78,13 @@ export const shotNumber = {
   },
 };
 
-/** Which way a side is for this hand: away from a right-hander is right. */
+/**
+ * Which way a side is for this hand: away from a right-hander is right.
+ * @param side near is the golfer’s own side
+ * @param hand the student’s
+ * @returns the side
+ * @example sideWords('far', 'left') // 'left'
+ */
 export const sideWords = (side: Exclude<Side, 'none'>, hand: Hand): 'left' | 'right' =>
   (side === 'far') === (hand === 'right') ? 'right' : 'left';
 
@@ -86,7 +99,12 @@ function byHowMuch(
   return `${size} ${difference >= 0 ? better : worse}`;
 }
 
-/** A path's angle with its way; in-to-out positive. */
+/**
+ * A path's angle with its way; in-to-out positive.
+ * @param path degrees
+ * @returns words
+ * @example pathWords(-2) // '2.0° out-to-in'
+ */
 export function pathWords(path: number): string {
   const size = Math.abs(path).toFixed(1);
   if (size === '0.0') return 'straight';
@@ -103,7 +121,14 @@ const inThousand = (share: number): string => {
   return times === 1 ? 'once in 1000 times' : `${times} times in 1000`;
 };
 
-/** What was seen, with what it rests on; for a student who doubts as it stands. */
+/**
+ * What was seen, with what it rests on; for a student who doubts as it stands.
+ * @param comparison of the two setups
+ * @param margin the difference worth having
+ * @param level of the look
+ * @param length the coach’s unit of length
+ * @returns one sentence after another
+ */
 export function evidenceSentences(
   comparison: Comparison,
   margin: number,
@@ -136,7 +161,11 @@ const VERDICT_WORDS: Record<LookResult['because'], string> = {
   'not seen': 'Nothing to go by: what was declared to decide was not seen in these shots.',
 };
 
-/** The verdict in a sentence or two. */
+/**
+ * The verdict in a sentence or two.
+ * @param look what the look came to
+ * @returns words
+ */
 export function verdictSentence({ because, more, verdict }: LookResult): string {
   const words = VERDICT_WORDS[because];
   if (verdict !== 'not yet' || !more) return words;
@@ -149,7 +178,14 @@ export function verdictSentence({ because, more, verdict }: LookResult): string 
   return `${words} ${next} If the difference is what it looks like, about ${more.inAll} a side would show it.`;
 }
 
-/** What one of several changes did by itself. */
+/**
+ * What one of several changes did by itself.
+ * @param effect of the change
+ * @param outcome what was declared to decide
+ * @param level of each change
+ * @param length the coach’s unit of length
+ * @returns one sentence after another
+ */
 export function effectSentences(
   { difference, interval, p, pairs, verdict }: Effect,
   outcome: Outcome,
@@ -170,7 +206,11 @@ export function effectSentences(
   ];
 }
 
-/** What a trial that took changes apart came to. */
+/**
+ * What a trial that took changes apart came to.
+ * @param verdict what it came to
+ * @returns words
+ */
 export function factorialSentence({ because, effects }: FactorialVerdict): string {
   const helped = effects.filter((effect) => effect?.verdict === 'helps').length;
   switch (because) {
@@ -185,7 +225,12 @@ export function factorialSentence({ because, effects }: FactorialVerdict): strin
   }
 }
 
-/** Why so many shots: how often each look would show what is worth having. */
+/**
+ * Why so many shots: how often each look would show what is worth having.
+ * @param chances one for each look, 0 to 1
+ * @param margin in words
+ * @returns words
+ */
 export function planSentence(chances: readonly number[], margin: string): string {
   const said = chances.map((chance, at) => `${Math.round(100 * chance)} in 100 by ${LOOKS[at]!} a side`);
   const enough = chances.findIndex((chance) => chance >= 0.8);
@@ -196,7 +241,12 @@ export function planSentence(chances: readonly number[], margin: string): string
   return `If B is better by ${margin}, such trials show it ${said.join(', ')}. ${end} With nothing there, ${Math.round(100 * LEVELS.reduce((sum, level) => sum + level, 0))} in 100 at the very most are kept by chance, all looks together.`;
 }
 
-/** The miss pattern in a sentence. */
+/**
+ * The miss pattern in a sentence.
+ * @param pattern the misses counted
+ * @param hand the student’s
+ * @returns words
+ */
 export function missSentence(
   { pattern, near, far, shots, side, share, interval }: MissPattern,
   hand: Hand,

@@ -12,7 +12,12 @@ const chanceWords = (chance: number): string => {
   return chance > 0.98 ? 'nearly always' : `${Math.round(chance * 100)} times in 100`;
 };
 
-/** One way of turning in a sentence or two: where it ends, by which leg, and whether that is enough. */
+/**
+ * One way of turning in a sentence or two: where it ends, by which leg, and whether that is enough.
+ * @param budget degrees
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ */
 export function budgetSentence(budget: TurnBudget, speech: Speech): string {
   const { turn, first, limit, atMost, needed, missing, interval, chance, stops } = budget;
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
@@ -43,7 +48,12 @@ const REMEDIES: Record<StopName, { more: string; perDegree: 1 | -1 } | null> = {
   'trail through': null,
 };
 
-/** What freeing the first stop gets, and what stops the turn next; empty where nothing is missing. */
+/**
+ * What freeing the first stop gets, and what stops the turn next; empty where nothing is missing.
+ * @param budget degrees
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ */
 export function nextStopSentence(budget: TurnBudget, speech: Speech): string {
   const { first, limit, missing, stops, turn } = budget;
   if (!first || limit === null || missing === null || missing < 0.5) return '';
@@ -69,7 +79,12 @@ export function nextStopSentence(budget: TurnBudget, speech: Speech): string {
   );
 }
 
-/** What a stop is made of, to be opened down to its inputs. */
+/**
+ * What a stop is made of, to be opened down to its inputs.
+ * @param stop degrees
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ */
 export function stopSentence({ leg, at, made, turn }: Stop, speech: Speech): string {
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
   if (!at) return say(`The ${leg} leg going ${turn}: not tested.`);
@@ -84,14 +99,23 @@ export function stopSentence({ leg, at, made, turn }: Stop, speech: Speech): str
   );
 }
 
-/** What an answer of the fit gains, each way. */
+/**
+ * What an answer of the fit gains, each way.
+ * @param answer of the fit, degrees
+ * @returns words
+ */
 export function gainWords({ back, through }: FitAnswer): string {
   const way = (name: string, turn: FitAnswer['back']) =>
     turn && `${name} ${angleFigure(turn.from)} → ${angleFigure(turn.to)} of ${angleFigure(turn.needed)}`;
   return [way('back', back), way('through', through)].filter(Boolean).join(' · ');
 }
 
-/** A lift of the lead heel, mm, as an instruction; empty where there is none. */
+/**
+ * A lift of the lead heel, mm, as an instruction; empty where there is none.
+ * @param leadHeelLift mm
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ */
 export const liftWords = (leadHeelLift: number, speech: Speech): string =>
   leadHeelLift > 0
     ? inFootWords(

@@ -294,15 +294,46 @@ export const POSTURE_FIGURES = keysOf(SEEN);
 const GROUND: Partial<Record<FigureName, GroundFigure>> = { ...FEET, ...DERIVED };
 const FOLLOWING: Partial<Record<FigureName, FollowingFigure>> = DERIVED;
 
-/** How a figure of the ground is measured and set; undefined for any other. */
+/**
+ * How a figure of the ground is measured and set; undefined for any other.
+ * @param name of the figure
+ * @returns its measure and its setter
+ */
 export const groundFigure = (name: FigureName): GroundFigure | undefined => GROUND[name];
-/** How a figure follows from others; undefined for one that is measured by itself. */
+/**
+ * How a figure follows from others; undefined for one that is measured by itself.
+ * @param name of the figure
+ * @returns what it follows from
+ */
 export const followingFigure = (name: FigureName): FollowingFigure | undefined => FOLLOWING[name];
+/**
+ * Whether a figure is one that a coach places: the feet, the ball or a load.
+ * @param name of the figure
+ * @returns true for those
+ * @example isPlaced('leadFlare') // true
+ */
 export const isPlaced = (name: FigureName): name is PlacedFigure => name in FEET || name in LOADS;
+/**
+ * Whether a figure is a share of the load.
+ * @param name of the figure
+ * @returns true for those
+ * @example isLoad('leadShare') // true
+ */
 export const isLoad = (name: FigureName): name is LoadFigure => name in LOADS;
+/**
+ * Whether a figure belongs to the posture, seen and not placed.
+ * @param name of the figure
+ * @returns true for those
+ * @example isPosture('leadFlare') // false
+ */
 export const isPosture = (name: FigureName): name is PostureFigure => name in SEEN;
 
-/** Whether a figure is told as open, square or closed. */
+/**
+ * Whether a figure is told as open, square or closed.
+ * @param name of the figure or question
+ * @returns true for those
+ * @example isLine('stanceLine') // true
+ */
 export const isLine = (name: string): boolean => (FIGURES as Record<string, Figure>)[name]?.line ?? false;
 
 /**

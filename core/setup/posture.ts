@@ -45,6 +45,11 @@ interface Looked {
   swingPath?: unknown;
 }
 
-/** Whether anything of a posture was looked at; nothing is no posture. */
+/**
+ * Whether anything of a posture was looked at; nothing is no posture.
+ * @param looked what was looked at
+ * @returns true where there is one thing at least
+ * @example anythingSeen({ figures: {}, choices: {} }) // false
+ */
 export const anythingSeen = ({ figures, choices, swingPath }: Looked): boolean =>
   [...Object.values(figures), ...Object.values(choices), swingPath].some((seen) => seen !== undefined);

@@ -96,6 +96,10 @@ const MOST_TRAVEL_WITH_WOODS = 2 / 3;
 /**
  * How far the lead hip's outer edge has to go to stand over the outside of the lead foot, in hip
  * breadths, with both soles square: (outer width - hip breadth) / 2 - bump.
+ * @param body its hip and shoe breadths, mm
+ * @param stanceWidth mm
+ * @param bump of the hips toward the target, mm
+ * @returns hip breadths
  */
 export function travelToPost({ build }: Body, stanceWidth: number, bump: number): number {
   const outer = stanceWidth + build.shoeBreadth.value;

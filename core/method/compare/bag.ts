@@ -20,6 +20,9 @@ export interface ClubAsTaught {
 /**
  * A setup moved straight in or out until its lead toe is as far from the target line as another's,
  * so that feet for clubs of different lengths can be seen over one another.
+ * @param setup that is moved
+ * @param other that it is laid on
+ * @returns the setup, moved straight in or out
  */
 export function laidOnLeadToe(setup: Setup, other: Setup): Setup {
   const out = toePoint(other.address, 'lead').y - toePoint(setup.address, 'lead').y;

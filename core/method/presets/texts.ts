@@ -103,4 +103,9 @@ const QUESTION_TEXTS: Partial<Record<Question, QuestionTexts>> = {
 /** A question that no school has written of yet, so that each leaves it free. */
 const NOT_WRITTEN = texts('Less than the method asks for.', 'More than the method asks for.');
 
+/**
+ * What is said beside a question’s answers, where no method says otherwise.
+ * @param question the question
+ * @returns the texts
+ */
 export const textsOf = (question: Question): QuestionTexts => QUESTION_TEXTS[question] ?? NOT_WRITTEN;
