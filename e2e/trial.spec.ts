@@ -196,6 +196,25 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   await expect(student(page, 'Ferris Quillon')).toBeVisible();
 });
 
+/** The pad is where it was before, while a shot is sent and after: a thumb is on its way to it. */
+async function staysWhileSending(page: Page, keep: () => Promise<void>): Promise<void> {
+  let answer = () => {};
+  const held = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('**/entries', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await keep();
+  const pad = page.getByTestId('hand-pad');
+  const strip = page.getByTestId('status-strip');
+  await expect(strip).toContainText('sending');
+  const whileSending = await pad.boundingBox();
+  answer();
+  await expect(strip).toHaveText('');
+  expect(await pad.boundingBox()).toEqual(whileSending);
+  await page.unroute('**/entries');
+}
+
 test('several changes at once are taken apart, and what helped alone is agreed', async ({
   page,
   product,
@@ -225,7 +244,8 @@ test('several changes at once are taken apart, and what helped alone is agreed',
       .getByTestId('hand-pad')
       .getByRole('radio', { name: way === 'A2' || way === 'B' ? 'full' : 'short' })
       .click();
-    await press(page, 'Shot done');
+    if (shot === 1) await staysWhileSending(page, () => press(page, 'Shot done'));
+    else await press(page, 'Shot done');
   }
   expect([...ways].sort()).toEqual(['A', 'A1', 'A2', 'B']);
   await page.getByRole('radio', { name: 'No', exact: true }).click();

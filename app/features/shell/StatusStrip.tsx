@@ -8,8 +8,16 @@ import { Body } from '../../ui/Words';
 
 const entries = (count: number): string => (count === 1 ? '1 entry' : `${count} entries`);
 
+interface Standing {
+  words: string;
+  trouble: boolean;
+  href: '/outbox' | '/sign-in';
+  /** Over in a moment: it floats over the page, which would otherwise jump under the coach's thumb. */
+  floats?: boolean;
+}
+
 /** What stands between the device and the server, in one line; nothing when all is sent. */
-function useStanding(): { words: string; trouble: boolean; href: '/outbox' | '/sign-in' } | null {
+function useStanding(): Standing | null {
   const expired = useAccount((state) => state.status === 'expired');
   const queue = useOutbox((state) => state.queue);
   const away = useRecords((state) => state.serverAway);
@@ -29,6 +37,7 @@ function useStanding(): { words: string; trouble: boolean; href: '/outbox' | '/s
       words: `${entries(waiting)} not sent yet, ${away ? 'no connection; trying again' : 'sending'}`,
       trouble: false,
       href: '/outbox',
+      floats: !away,
     };
   }
   return away ? { words: 'No connection. You can go on working.', trouble: false, href: '/outbox' } : null;
@@ -37,9 +46,12 @@ function useStanding(): { words: string; trouble: boolean; href: '/outbox' | '/s
 export function StatusStrip() {
   const standing = useStanding();
   return (
-    <View role="status" aria-live="polite" testID="status-strip">
+    <View role="status" aria-live="polite" testID="status-strip" className="z-10">
       {standing && (
-        <Link href={standing.href} className={`px-4 py-2 ${standing.trouble ? 'bg-rust' : 'bg-straw'}`}>
+        <Link
+          href={standing.href}
+          className={`px-4 py-2 ${standing.trouble ? 'bg-rust' : 'bg-straw'} ${standing.floats ? 'pointer-events-none absolute inset-x-0 top-0' : ''}`}
+        >
           <Body tone={standing.trouble ? 'paper' : 'on-straw'} className="font-semibold">
             {standing.trouble ? '▲ ' : '◐ '}
             {standing.words}

@@ -22,8 +22,9 @@ function Rest({ since }: { since: string }) {
     return () => clearInterval(ticking);
   }, []);
   const left = Math.ceil(REST_S - (now - Date.parse(since)) / 1000);
-  if (left <= 0 || left > REST_S) return null;
-  return <Quiet role="timer">{`Step off and settle: ${left} s`}</Quiet>;
+  const over = left <= 0 || left > REST_S;
+  // The line stays when its time is over: the pad below must not move under a thumb.
+  return <Quiet role="timer">{over ? '\u00a0' : `Step off and settle: ${left} s`}</Quiet>;
 }
 
 /** How far a trial is, and to what. */
