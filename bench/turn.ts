@@ -73,7 +73,11 @@ const gridTogetherMs = timed(() => COMPARED.forEach((problem) => leastByGrid(gri
 
 const { body, setup } = problems[0]!;
 const { leadFlare, trailFlare } = measureAddress(setup.address);
-const feet = { flare: { lead: leadFlare, trail: trailFlare }, leadHeelLift: 0 };
+const feet = {
+  flare: { lead: leadFlare, trail: trailFlare },
+  flareUncertainty: { lead: 2, trail: 2 },
+  leadHeelLift: 0,
+};
 const draw = () => turnBudget('back', body, feet);
 for (let warm = 0; warm < 60; warm += 1) draw();
 const chances = Array.from({ length: 200 }, () => timed(draw));
