@@ -100,7 +100,7 @@ export function ClubStep() {
           <>
             <View className="gap-1">
               <Choice
-                label="ShotType"
+                label="Shot"
                 options={[
                   { value: 'full', words: 'Full swing' },
                   { value: 'pitch', words: 'Pitch', disabled: !canPitch(club) },

@@ -91,7 +91,7 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
     );
   }
   if (factorialAnswer) return <FactorialResult trial={trial} verdict={factorialAnswer} speech={speech} />;
-  if (!answer) return <Body>Computation …</Body>;
+  if (!answer) return <Body>Reckoning …</Body>;
   return (
     <TrialResult trial={trial} verdict={answer.verdict} comparisons={answer.comparisons} speech={speech} />
   );

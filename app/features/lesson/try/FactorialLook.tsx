@@ -54,7 +54,7 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
         value={pain}
         onChange={setPain}
       />
-      {pain !== null && !answer && <Quiet>Computation …</Quiet>}
+      {pain !== null && !answer && <Quiet>Reckoning …</Quiet>}
       {answer && (
         <>
           <FactorialResult trial={trial} verdict={answer} speech={speech} />
