@@ -13,6 +13,7 @@ import {
 } from '@pedastance/core/method';
 import { CHOICES } from '@pedastance/core/setup';
 import { z } from 'zod';
+import { isRecord } from './isRecord';
 import { Id, Moment, text } from './common';
 import { LONGEST_METHOD_NAME, LONGEST_METHOD_TEXT } from './limits';
 
@@ -149,10 +150,11 @@ const contents = {
 /** Contents from before a question was asked: what can be left free is. */
 const contentsOfAnyTime = {
   ...contents,
-  questions: z.preprocess((given) => {
-    const isRecord = typeof given === 'object' && given !== null && !Array.isArray(given);
-    return isRecord ? withEveryQuestion({ questions: given } as HouseMethod).questions : given;
-  }, wholeQuestions),
+  questions: z.preprocess(
+    (given) =>
+      isRecord(given) ? withEveryQuestion({ questions: given } as unknown as HouseMethod).questions : given,
+    wholeQuestions,
+  ),
 };
 
 /** A house method as data: every question answered once for every club and shot. */

@@ -15,6 +15,7 @@ import {
   type Setup,
 } from '@pedastance/core/setup';
 import { z } from 'zod';
+import { isRecord } from './isRecord';
 
 /** Where a foot may stand, mm from the ball; far beyond any stance, near enough to catch a slip. */
 const FURTHEST_MM = 3000;
@@ -75,7 +76,7 @@ const SetupToday = z.strictObject({
  * A setup as it crosses the wire. One from before figures said how they were measured is read as it
  * was meant, so that what an older app holds can still land.
  */
-export const SetupShape = z.preprocess((given) => {
-  const isSetup = typeof given === 'object' && given !== null && !Array.isArray(given);
-  return isSetup ? upgradedSetup(given as Setup) : given;
-}, SetupToday);
+export const SetupShape = z.preprocess(
+  (given) => (isRecord(given) ? upgradedSetup(given as unknown as Setup) : given),
+  SetupToday,
+);

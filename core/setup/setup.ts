@@ -161,19 +161,18 @@ export const notMeasured = (setup: Setup): PlacedFigure[] =>
  * changed by the way is no surer than the move.
  */
 function movedAlong(before: Setup, address: Address, way: MeasurementWay): Measurements {
+  const surer = FEET_FIGURES.filter((name) => {
+    const known = before.measured[name];
+    return known && known.uncertainty < measurementBy(name, way).uncertainty;
+  });
+  // A drag goes on and on; after its first move nothing is surer than it, and nothing has to be measured.
+  if (surer.length === 0) return before.measured;
   const [was, is] = [measureAddress(before.address), measureAddress(address)];
   const measured = { ...before.measured };
-  for (const name of FEET_FIGURES) {
+  for (const name of surer) {
     const { measure } = groundFigure(name)!;
-    const known = measured[name];
-    const moved = measurementBy(name, way);
-    if (
-      known &&
-      known.uncertainty < moved.uncertainty &&
-      Math.abs(measure(was, before.address) - measure(is, address)) > 0.01
-    ) {
-      measured[name] = moved;
-    }
+    const by = Math.abs(measure(was, before.address) - measure(is, address));
+    if (by > 0.01) measured[name] = measurementBy(name, way);
   }
   return measured;
 }
