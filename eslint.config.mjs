@@ -33,7 +33,10 @@ export default typescript.config(
     languageOptions: { globals: globals.node },
   },
   // Parts of these run in the page.
-  { files: ['bench/dragging.mjs', 'scripts/screenshots.mjs'], languageOptions: { globals: globals.browser } },
+  {
+    files: ['bench/dragging.mjs', 'bench/hard/largeApp.mjs', 'scripts/screenshots.mjs'],
+    languageOptions: { globals: globals.browser },
+  },
   { files: ['**/*.config.js', 'app/test/*.js'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
   {
     files: ['app/**/*.{ts,tsx}'],

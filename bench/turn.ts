@@ -1,15 +1,14 @@
 import {
   asPlayed,
   bandsFor,
-  measureAddress,
   seeded,
   setupAsTaught,
-  STARTING_GIVES,
+  testedBody,
   turnBudget,
+  turningFeet,
   USUAL_GOAL,
   withFigure,
   type Build,
-  type TurningBody,
 } from '@pedastance/core';
 import { fit, type FitProblem } from '@pedastance/core/fit';
 import { PRESETS } from '@pedastance/core/method/presets';
@@ -32,16 +31,11 @@ const angle = (value: number) => ({ value, uncertainty: 5 });
 
 /** A body and feet drawn at random, as the fit takes them; the ball and the weight are left in their bands. */
 function drawn(): FitProblem {
-  const body: TurningBody = {
-    legs: {
-      turnIn: { lead: angle(between(12, 45)), trail: angle(between(5, 45)) },
-      turnOut: { lead: angle(between(25, 60)), trail: angle(45) },
-      trunk: { back: angle(between(38, 55)), through: null },
-    },
-    gives: STARTING_GIVES,
-    reaches: {},
-    soreKnee: { lead: false, trail: false },
-  };
+  const body = testedBody({
+    turnIn: { lead: angle(between(12, 45)), trail: angle(between(5, 45)) },
+    turnOut: { lead: angle(between(25, 60)), trail: angle(45) },
+    trunk: { back: angle(between(38, 55)), through: null },
+  });
   const width = withFigure(setupAsTaught(method, student, iron), 'stanceWidth', between(360, 500));
   const setup = withFigure(withFigure(width, 'leadFlare', between(0, 30)), 'trailFlare', between(0, 30));
   return {
@@ -50,8 +44,9 @@ function drawn(): FitProblem {
     bands: bandsFor(method, student, iron),
     body,
     goal: USUAL_GOAL,
-    naturalToeOut: null,
     pinned: [],
+    barred: [],
+    limited: [],
   };
 }
 
@@ -72,12 +67,7 @@ const fitTogetherMs = timed(() => COMPARED.forEach((problem) => fit(problem)));
 const gridTogetherMs = timed(() => COMPARED.forEach((problem) => leastByGrid(gridOf(problem), 3)));
 
 const { body, setup } = problems[0]!;
-const { leadFlare, trailFlare } = measureAddress(setup.address);
-const feet = {
-  flare: { lead: leadFlare, trail: trailFlare },
-  flareUncertainty: { lead: 2, trail: 2 },
-  leadHeelLift: 0,
-};
+const feet = turningFeet(setup, 0, 0)!;
 const draw = () => turnBudget('back', body, feet);
 for (let warm = 0; warm < 60; warm += 1) draw();
 const chances = Array.from({ length: 200 }, () => timed(draw));

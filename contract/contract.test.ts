@@ -16,13 +16,25 @@ function faults(
   return parsed.success ? [] : faultsOf(parsed.error, input);
 }
 
+const KNEE = {
+  joint: 'knee',
+  side: 'left',
+  state: 'pain',
+  since: '',
+  clearedBy: '',
+  notedOn: '2026-11-01',
+  status: 'stands',
+};
+
 const student = () => ({
   id: uuidv7(),
   madeAt: '2026-05-01T10:00:00Z',
   name: 'Marl Testwick',
   hand: 'left',
   birthYear: 1980,
+  bornOn: null,
   cautions: '',
+  facts: [],
 });
 
 describe('faults name the field, what was expected and what was found', () => {
@@ -33,6 +45,15 @@ describe('faults name the field, what was expected and what was found', () => {
     [{ birthYear: 1850 }, 'birthYear', 'at least 1900', '1850'],
     [{ birthYear: 1980.5 }, 'birthYear', 'a whole number', '1980.5'],
     [{ birthYear: undefined }, 'birthYear', 'a number', 'nothing'],
+    [{ bornOn: '1981-02-03' }, 'bornOn', 'a day of the year of birth', '"1981-02-03"'],
+    [
+      { facts: [{ ...KNEE, joint: 'soul' }] },
+      'facts.0.joint',
+      'hip or knee or ankle or lower back or shoulder or neck or wrist or other',
+      '"soul"',
+    ],
+    [{ facts: [{ ...KNEE, side: 'lead' }] }, 'facts.0.side', 'left or right or both', '"lead"'],
+    [{ facts: Array.from({ length: 41 }, () => KNEE) }, 'facts', 'at most 40 of them', expect.any(String)],
     [{ id: 'seven' }, 'id', 'an identifier (UUID version 7)', '"seven"'],
     [{ madeAt: 'yesterday' }, 'madeAt', 'a date and time with its offset', '"yesterday"'],
     [{ colour: 'blue' }, 'body', 'only known fields', 'colour'],
@@ -195,11 +216,12 @@ describe('entries', () => {
       screenId: null,
       methodId: uuidv7(),
       methodVersion: 1,
+      facts: { cautions: '', age: 40, rests: { hand: 'left', facts: [], shoulderGoal: 90 } },
       ...reading,
     };
     expect(faults(ReadingEntry as never, entry)).toEqual([]);
-    const signFlipTest = { ...entry, findings: [...entry.findings].reverse() };
-    expect(faults(ReadingEntry as never, signFlipTest)[0]?.expected).toMatch(/body order/);
+    const reversed = { ...entry, findings: [...entry.findings].reverse() };
+    expect(faults(ReadingEntry as never, reversed)[0]?.expected).toMatch(/body order/);
     const all = { ...entry, findings: entry.findings.map((finding) => ({ ...finding, putForward: true })) };
     expect(faults(ReadingEntry as never, all)[0]?.expected).toMatch(/at most two/);
   });

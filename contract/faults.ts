@@ -57,20 +57,29 @@ function expectedBy(issue: Issue): string {
 
 const MOST_SHOWN = 60;
 
+const cut = (words: string): string => (words.length > MOST_SHOWN ? `${words.slice(0, MOST_SHOWN)}…` : words);
+
 function shown(value: unknown): string {
   if (value === undefined) return 'nothing';
-  const written = typeof value === 'string' ? `"${value}"` : JSON.stringify(value);
-  return written.length > MOST_SHOWN ? `${written.slice(0, MOST_SHOWN)}…` : written;
+  return cut(typeof value === 'string' ? `"${value}"` : JSON.stringify(value));
 }
 
 const foundAt = (input: unknown, path: readonly PropertyKey[]): unknown =>
   path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown> | undefined)?.[key], input);
 
-/** What a schema refused, in the user's words. */
+/** An answer names at most so many faults: nobody reads more, and a small body could ask for a large answer. */
+export const MOST_FAULTS = 20;
+
+/** What a schema refused, in the user's words: the first faults, and how many more there are. */
 export function faultsOf(error: z.ZodError, input: unknown): Fault[] {
-  return error.issues.map((issue) => ({
+  const faults = error.issues.slice(0, MOST_FAULTS).map((issue) => ({
     field: issue.path.map(String).join('.') || 'body',
     expected: expectedBy(issue),
-    found: issue.code === 'unrecognized_keys' ? issue.keys.join(', ') : shown(foundAt(input, issue.path)),
+    found:
+      issue.code === 'unrecognized_keys' ? cut(issue.keys.join(', ')) : shown(foundAt(input, issue.path)),
   }));
+  const more = error.issues.length - faults.length;
+  return more > 0
+    ? [...faults, { field: 'body', expected: 'no faults', found: `${more} more faults` }]
+    : faults;
 }

@@ -1,11 +1,13 @@
-import { BUILD_FIGURES } from '@pedastance/core/body';
+import { anythingAsked, BUILD_FIGURES, CAME_FOR } from '@pedastance/core/body';
 import { CLUB_IDS, SHOTS, canPitch } from '@pedastance/core/club';
 import { FIGURE_MARKS, FIGURE_QUESTION_NAMES, questionOf } from '@pedastance/core/method';
 import { CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
 import { MOST_LIFT_MM, SHOULDER_GOALS } from '@pedastance/core/turn';
 import { z } from 'zod';
-import { entryCommon, Id, Moment, text } from './common';
+import { entryCommon, figure, Id, ModelVersion, Moment, text, whole } from './common';
+import { LONGEST_CAUTIONS, LONGEST_FACT_TEXT, LONGEST_INTAKE, LONGEST_PAIN, MOST_FACTS } from './limits';
 import { SetupShape } from './setup';
+import { CautionFactShape } from './students';
 import { LookEntry, ShotsEntry, TrialEntry } from './trials';
 
 export const NewLesson = z.strictObject({ id: Id, studentId: Id, startedAt: Moment });
@@ -29,21 +31,21 @@ export const AddressEntry = z
 
 const mark = z.enum(FIGURE_MARKS);
 
-const heavy = z.number().min(0);
+const heavy = figure.min(0);
 
 const FindingShape = z
   .strictObject({
     item: z.enum(ITEMS),
     question: z.enum(FIGURE_QUESTION_NAMES as [(typeof FIGURE_QUESTION_NAMES)[number]]),
     unit: z.enum(['mm', 'degrees', 'percent']),
-    measured: z.number(),
-    uncertainty: z.number().positive(),
-    low: z.number(),
-    middle: z.number(),
-    high: z.number(),
+    measured: figure,
+    uncertainty: figure.positive(),
+    low: figure,
+    middle: figure,
+    high: figure,
     verdict: z.enum(['below', 'in', 'above']),
     close: z.boolean(),
-    widenedBy: z.array(z.enum(BUILD_FIGURES)),
+    widenedBy: z.array(z.enum(BUILD_FIGURES)).max(BUILD_FIGURES.length),
     mark,
     why: text(1, 500),
     limits: text(0, 500),
@@ -62,33 +64,39 @@ const FindingShape = z
     error: 'the question and the unit of its item',
   });
 
-const ChoiceFindingShape = z.strictObject({
-  question: z.enum(CHOICE_QUESTIONS),
-  seen: text(1, 40),
-  wanted: z.array(text(1, 40)).min(1),
-  asTaught: z.boolean(),
-  mark,
-  why: text(1, 500),
-});
+const ChoiceFindingShape = z
+  .strictObject({
+    question: z.enum(CHOICE_QUESTIONS),
+    seen: text(1, 40),
+    wanted: z.array(text(1, 40)).min(1).max(10),
+    asTaught: z.boolean(),
+    mark,
+    why: text(1, 500),
+  })
+  .refine(({ seen, wanted, asTaught }) => asTaught === wanted.includes(seen), {
+    path: ['asTaught'],
+    error: 'whether what was seen is among what is wanted',
+  });
 
 const NoticeShape = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('lines disagree'), toeLine: z.number(), heelLine: z.number() }),
-  z.strictObject({ kind: z.literal('shoes overlap'), gap: z.number() }),
+  z.strictObject({ kind: z.literal('lines disagree'), toeLine: figure, heelLine: figure }),
+  z.strictObject({ kind: z.literal('shoes overlap'), gap: figure }),
   z.strictObject({
     kind: z.literal('flare moved the toe line'),
     foot: z.enum(['lead', 'trail']),
-    toeLine: z.number(),
-    heelLine: z.number(),
+    toeLine: figure,
+    heelLine: figure,
   }),
-  z.strictObject({ kind: z.literal('face follows the feet'), stanceLine: z.number(), clubFace: z.number() }),
+  z.strictObject({ kind: z.literal('face follows the feet'), stanceLine: figure, clubFace: figure }),
   z.strictObject({
     kind: z.literal('shoulders against the feet'),
-    stanceLine: z.number(),
-    shoulderLine: z.number(),
+    stanceLine: figure,
+    shoulderLine: figure,
   }),
   z.strictObject({ kind: z.literal('ball only looks moved'), wider: z.boolean() }),
-  z.strictObject({ kind: z.literal('pitch reverses the trail foot'), trailFlare: z.number() }),
+  z.strictObject({ kind: z.literal('pitch reverses the trail foot'), trailFlare: figure }),
   z.strictObject({ kind: z.literal('turns too far') }),
+  z.strictObject({ kind: z.literal('too wide to post'), travel: figure, most: figure }),
 ]);
 
 /** Findings of one reading stand in body order, each item at most once. */
@@ -103,8 +111,23 @@ export const ReadingEntry = z.strictObject({
   /** The legs it was read with; null where none had been screened. */
   screenId: Id.nullable(),
   methodId: Id,
-  methodVersion: z.int().min(1),
-  modelVersion: z.string().regex(/^\d+\.\d+\.\d+$/),
+  methodVersion: whole(1),
+  /** What of the student the reading went by; null for one from before this was said. */
+  facts: z
+    .strictObject({
+      cautions: text(0, LONGEST_CAUTIONS),
+      age: z.int().min(0).max(200),
+      /** What it rests on besides; null in a reading from before it was named. */
+      rests: z
+        .strictObject({
+          hand: z.enum(['right', 'left']),
+          facts: z.array(CautionFactShape).max(MOST_FACTS),
+          shoulderGoal: z.number().min(SHOULDER_GOALS.least).max(SHOULDER_GOALS.most),
+        })
+        .nullable(),
+    })
+    .nullable(),
+  modelVersion: ModelVersion,
   findings: z
     .array(FindingShape)
     .min(1)
@@ -119,7 +142,7 @@ export const ReadingEntry = z.strictObject({
     .refine((choices) => new Set(choices.map(({ question }) => question)).size === choices.length, {
       error: 'at most one finding for a question',
     }),
-  notices: z.array(NoticeShape).max(8),
+  notices: z.array(NoticeShape).max(12),
 });
 
 export const ChangeEntry = z.strictObject({
@@ -137,7 +160,23 @@ export const ChangeEntry = z.strictObject({
   note: text(0, 2000),
 });
 
+/** What the student came for, in one lesson; a later one of the lesson replaces it. */
+export const IntakeEntry = z
+  .strictObject({
+    ...entryCommon,
+    kind: z.literal('intake'),
+    cameFor: z
+      .array(z.enum(CAME_FOR))
+      .max(CAME_FOR.length)
+      .refine((reasons) => new Set(reasons).size === reasons.length, { error: 'each once' }),
+    sore: text(0, LONGEST_PAIN),
+    words: text(0, LONGEST_INTAKE),
+    sport: text(0, LONGEST_FACT_TEXT),
+  })
+  .refine(anythingAsked, { path: ['cameFor'], error: 'one thing at least' });
+
 export const NewEntry = z.discriminatedUnion('kind', [
+  IntakeEntry,
   AddressEntry,
   ReadingEntry,
   ChangeEntry,
@@ -146,9 +185,22 @@ export const NewEntry = z.discriminatedUnion('kind', [
   LookEntry,
 ]);
 export type NewEntry = z.infer<typeof NewEntry>;
+export type IntakeEntry = z.infer<typeof IntakeEntry>;
 export type AddressEntry = z.infer<typeof AddressEntry>;
 export type ReadingEntry = z.infer<typeof ReadingEntry>;
 export type ChangeEntry = z.infer<typeof ChangeEntry>;
 
-/** An entry as the server answers it: as it was made, with when the server had it. */
-export type LogEntry = NewEntry & { studentId: string; receivedAt: string };
+/**
+ * What came of working an entry out again on the server, from the inputs it names: it agrees, it differs in
+ * the places given, or it is kept as it was told, by an older model or without its inputs.
+ */
+export interface EntryCheck {
+  verdict: 'agrees' | 'differs' | 'as told';
+  differences: { place: string; told: string; computed: string }[];
+}
+
+/** An entry as the server answers it: as it was made, with when the server had it, and its check. */
+export type LogEntry = NewEntry & { studentId: string; receivedAt: string; check?: EntryCheck | null };
+
+/** An entry of one kind as the log has it. */
+export type Logged<Kind> = Kind & Pick<LogEntry, 'studentId' | 'receivedAt' | 'check'>;

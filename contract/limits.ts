@@ -3,6 +3,9 @@
 export const LONGEST_NAME = 80;
 export const LONGEST_CAUTIONS = 500;
 export const LONGEST_PAIN = 120;
+export const LONGEST_INTAKE = 300;
+export const MOST_FACTS = 40;
+export const LONGEST_FACT_TEXT = 60;
 export const EARLIEST_BIRTH_YEAR = 1900;
 export const LATEST_BIRTH_YEAR = 2100;
 

@@ -14,7 +14,7 @@ import {
 import { CHOICES } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { isRecord } from './isRecord';
-import { Id, Moment, text } from './common';
+import { Id, Moment, text, whole } from './common';
 import { LONGEST_METHOD_NAME, LONGEST_METHOD_TEXT } from './limits';
 
 const ClubLength = z.number().refine(
@@ -59,6 +59,7 @@ function ruleShapes(question: Question) {
     'by club': kind('by club', { values: z.partialRecord(z.enum(CLUB_IDS), value) }),
     'by club length': kind('by club length', { marks: marks({ value }) }),
     'shoulders by club length': kind('shoulders by club length', {
+      place: z.number().min(0).max(1).optional(),
       marks: marks({ soleBreadths: z.number().min(-3).max(3) }),
     }),
     hips: kind('hips', { share: z.number().min(0.3).max(3) }),
@@ -160,7 +161,7 @@ const contentsOfAnyTime = {
 /** A house method as data: every question answered once for every club and shot. */
 export const Method = z.strictObject({
   id: Id,
-  version: z.int().min(1),
+  version: whole(1),
   ...contentsOfAnyTime,
 }) as unknown as z.ZodType<HouseMethod>;
 
@@ -182,7 +183,7 @@ export const NewMethodVersion = z.strictObject({
   id: Id,
   madeAt: Moment,
   methodId: Id,
-  version: z.int().min(1),
+  version: whole(1),
   ...contentsOfAnyTime,
 }) as unknown as z.ZodType<
   Pick<HouseMethod, 'name' | 'summary' | 'questions'> & {

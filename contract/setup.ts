@@ -3,6 +3,8 @@ import {
   CHOICE_QUESTIONS,
   POSTURE_FIGURES,
   SWING_PATHS,
+  TELL_TALE_NAMES,
+  type TellTale,
   anythingSeen,
   type ChoiceQuestion,
   type PostureFigure,
@@ -52,6 +54,12 @@ const PostureShape = z
     figures: z.strictObject(ofEach(POSTURE_FIGURES, sighting)),
     choices: z.strictObject(ofEach(CHOICE_QUESTIONS, choice)),
     swingPath: z.enum(SWING_PATHS).optional(),
+    tellTales: z
+      .array(z.enum(TELL_TALE_NAMES as [TellTale, ...TellTale[]]))
+      .min(1)
+      .max(TELL_TALE_NAMES.length)
+      .refine((seen) => new Set(seen).size === seen.length, { error: 'each once' })
+      .optional(),
   })
   .refine(anythingSeen, { error: 'at least one thing looked at, or no posture at all' });
 

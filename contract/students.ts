@@ -1,7 +1,12 @@
 import {
   ANGLE_WAYS,
+  BODY_SIDES,
   BUILD_FIGURES,
   BUILD_RANGES,
+  FACT_STATES,
+  FACT_STATUSES,
+  JOINTS,
+  MOST_EARLIER_TURNS,
   MOST_TRIES,
   SCREEN_DEFINITIONS,
   SCREEN_ITEMS,
@@ -10,34 +15,65 @@ import {
   type ScreenItem,
 } from '@pedastance/core/body';
 import { z } from 'zod';
-import { Id, Moment, text } from './common';
+import { Id, Moment, text, whole } from './common';
 import {
   EARLIEST_BIRTH_YEAR,
   LATEST_BIRTH_YEAR,
   LONGEST_CAUTIONS,
+  LONGEST_FACT_TEXT,
   LONGEST_NAME,
   LONGEST_PAIN,
+  MOST_FACTS,
   MOST_SHOULDERS_OF_HEIGHT,
 } from './limits';
 
-export const Person = z.strictObject({
+/** A calendar day of this century, as facts are noted on. */
+const NotedOn = z.iso.date().regex(/^20/, { error: 'a day from 2000 on' });
+
+export const CautionFactShape = z.strictObject({
+  joint: z.enum(JOINTS),
+  side: z.enum(BODY_SIDES),
+  state: z.enum(FACT_STATES),
+  since: text(0, LONGEST_FACT_TEXT),
+  clearedBy: text(0, LONGEST_FACT_TEXT),
+  notedOn: NotedOn,
+  status: z.enum(FACT_STATUSES),
+});
+
+const person = {
   name: text(1, LONGEST_NAME),
   hand: z.enum(['right', 'left']),
   birthYear: z.int().min(EARLIEST_BIRTH_YEAR).max(LATEST_BIRTH_YEAR),
+  /** The day, where it is known. */
+  bornOn: z.iso.date().nullable(),
   cautions: text(0, LONGEST_CAUTIONS),
-});
+  facts: z.array(CautionFactShape).max(MOST_FACTS),
+};
+
+const bornInYear = ({ birthYear, bornOn }: { birthYear: number; bornOn: string | null }): boolean =>
+  bornOn === null || Number(bornOn.slice(0, 4)) === birthYear;
+const ANOTHER_YEAR = { path: ['bornOn'], error: 'a day of the year of birth' };
+
+export const Person = z.strictObject(person).refine(bornInYear, ANOTHER_YEAR);
 export type Person = z.infer<typeof Person>;
 
-export const NewStudent = Person.extend({ id: Id, madeAt: Moment });
+export const NewStudent = z
+  .strictObject({ ...person, id: Id, madeAt: Moment })
+  .refine(bornInYear, ANOTHER_YEAR);
 export type NewStudent = z.infer<typeof NewStudent>;
 
 /** An edit is a write of its own, made from one version of the student. */
-export const StudentEdit = Person.extend({
-  id: Id,
-  madeAt: Moment,
-  studentId: Id,
-  version: z.int().min(1),
-});
+export const StudentEdit = z
+  .strictObject({
+    ...person,
+    /** Null from an app that knew no facts and no day of birth: both are left as they are. */
+    facts: person.facts.nullable(),
+    id: Id,
+    madeAt: Moment,
+    studentId: Id,
+    version: whole(1),
+  })
+  .refine(bornInYear, ANOTHER_YEAR);
 export type StudentEdit = z.infer<typeof StudentEdit>;
 
 const figure = (name: BuildFigureName) =>
@@ -81,6 +117,7 @@ const screened = (item: ScreenItem) => {
       by: z.enum(ANGLE_WAYS),
       uncertainty: z.number().positive().max(90).nullable(),
       pain: text(0, LONGEST_PAIN),
+      takenAt: Moment.nullable(),
     })
     .refine(({ tries, pain }) => tries.length > 0 || pain !== '', {
       path: ['tries'],
@@ -91,6 +128,29 @@ const screened = (item: ScreenItem) => {
 const [firstItem, ...otherItems] = SCREEN_ITEMS;
 const leg = z.enum(['lead', 'trail']).nullable();
 const stoodFlare = z.number().min(-45).max(90);
+const stoodLine = z.number().min(-45).max(45);
+const stoodOn = { leadFlare: stoodFlare, trailFlare: stoodFlare, toeLine: stoodLine };
+
+const turnedAngle = (item: 'hipsBack' | 'hipsThrough') => {
+  const { least, most } = SCREEN_DEFINITIONS[item].range;
+  return z
+    .strictObject({ value: z.number().min(least).max(most), uncertainty: z.number().positive().max(90) })
+    .nullable();
+};
+
+const EarlierTurnShape = z
+  .strictObject({
+    takenAt: Moment,
+    ...stoodOn,
+    back: turnedAngle('hipsBack'),
+    through: turnedAngle('hipsThrough'),
+    stoppedBack: leg,
+    stoppedThrough: leg,
+  })
+  .refine(({ back, through }) => back !== null || through !== null, {
+    path: ['back'],
+    error: 'how far the hips turned, one way at least',
+  });
 
 /** Legs and trunk on one day, taken with a build; only ever added to. */
 export const NewScreen = z
@@ -102,18 +162,20 @@ export const NewScreen = z
     items: z
       .array(z.discriminatedUnion('item', [screened(firstItem), ...otherItems.map(screened)]))
       .min(1)
+      .max(SCREEN_ITEMS.length)
       .refine((items) => new Set(items.map(({ item }) => item)).size === items.length, {
         error: 'each item once',
       }),
-    turnedOn: z.strictObject({ leadFlare: stoodFlare, trailFlare: stoodFlare }).nullable(),
+    turnedOn: z.strictObject(stoodOn).nullable(),
     stoppedBack: leg,
     stoppedThrough: leg,
+    earlierTurns: z.array(EarlierTurnShape).max(MOST_EARLIER_TURNS),
     soreKnee: z.strictObject({ lead: z.boolean(), trail: z.boolean() }),
   })
   .refine(
     ({ items, turnedOn }) =>
       turnedOn !== null || items.every(({ item }) => SCREEN_DEFINITIONS[item].part !== 'turn'),
-    { path: ['turnedOn'], error: 'the flares the turn was taken on' },
+    { path: ['turnedOn'], error: 'the feet the turn was taken on' },
   );
 export type NewScreen = z.infer<typeof NewScreen>;
 

@@ -17,7 +17,7 @@ import {
   type ShotFigure,
 } from '@pedastance/core/trial';
 import { z } from 'zod';
-import { entryCommon, Id, Moment, text } from './common';
+import { entryCommon, figure as real, Id, ModelVersion, Moment, text } from './common';
 import { SetupShape } from './setup';
 
 /** Where shots come from while a trial is hit; the only monitor there is so far is a simulated one. */
@@ -30,7 +30,7 @@ export const TrialEntry = z
     kind: z.literal('trial'),
     addressAId: Id,
     addressBId: Id,
-    /** What is thought of with each; empty where nothing is. */
+    /** The swing thought for each setup; empty for none. */
     cueA: text(0, 200),
     cueB: text(0, 200),
     primary: z.enum(OUTCOMES),
@@ -46,7 +46,7 @@ export const TrialEntry = z
     apart: z
       .strictObject({
         changes: z.array(z.enum(CHANGES)).min(FACTORIAL.least).max(FACTORIAL.most),
-        addressIds: z.array(Id),
+        addressIds: z.array(Id).max(2 ** FACTORIAL.most),
       })
       .refine(({ changes, addressIds }) => addressIds.length === 2 ** changes.length, {
         path: ['addressIds'],
@@ -120,16 +120,24 @@ export const ShotsEntry = z
   });
 export type ShotsEntry = z.infer<typeof ShotsEntry>;
 
+/** Far more than any trial has. */
+const MOST_LOOK_SHOTS = 500;
+
+const count = z.int().min(1).max(10_000);
+
+/** Two ends, null where the shots do not bound them. */
+const IntervalShape = z.tuple([real.nullable(), real.nullable()]);
+
 const Evidence = z.strictObject({
-  difference: z.number(),
-  shift: z.number(),
-  interval: z.tuple([z.number(), z.number()]),
+  difference: real,
+  shift: real.nullable(),
+  interval: IntervalShape,
   p: z.number().min(0).max(1),
   exact: z.boolean(),
   arrangements: z.int().min(1),
   chance: z.number().min(0).max(1).nullable(),
-  count: z.strictObject({ A: z.int().min(1), B: z.int().min(1) }),
-  mean: z.strictObject({ A: z.number(), B: z.number() }),
+  count: z.strictObject({ A: count, B: count }),
+  mean: z.strictObject({ A: real, B: real }),
 });
 
 const EffectShape = z.strictObject({
@@ -137,10 +145,10 @@ const EffectShape = z.strictObject({
     .int()
     .min(0)
     .max(FACTORIAL.most - 1),
-  difference: z.number(),
-  interval: z.tuple([z.number(), z.number()]),
+  difference: real,
+  interval: IntervalShape,
   p: z.number().min(0).max(1),
-  pairs: z.int().min(1),
+  pairs: count,
   verdict: z.enum(['helps', 'hurts', 'not shown']),
 });
 
@@ -150,12 +158,16 @@ export const LookEntry = z
     ...entryCommon,
     kind: z.literal('look'),
     trialId: Id,
+    /** The entries of shots that it rests on; null for one from before they were named. */
+    shotIds: z.array(Id).max(MOST_LOOK_SHOTS).nullable(),
+    /** The model that made it; null for one from before it was named. */
+    modelVersion: ModelVersion.nullable(),
     look: z.int().min(1).max(3),
     painUp: z.boolean(),
     verdict: z.enum(VERDICTS),
     because: z.enum(['pain', 'better', 'worse', 'unclear', 'never shown', 'not seen']),
     evidence: Evidence.nullable(),
-    /** What each change did that was taken apart, null for one that was not seen; null where B was tried whole. */
+    /** The effect of each change that was taken apart, null where too few shots show it; null where B was tried whole. */
     effects: z.array(EffectShape.nullable()).min(FACTORIAL.least).max(FACTORIAL.most).nullable(),
     decision: z.enum(DECISIONS),
     note: text(0, 500),
@@ -163,6 +175,10 @@ export const LookEntry = z
   .refine(({ look, verdict, decision }) => look < 3 || (verdict !== 'not yet' && decision !== 'go on'), {
     path: ['decision'],
     error: 'keep or drop, after the last look',
+  })
+  .refine(({ look, verdict, effects }) => verdict !== 'not shown' || look === 3 || effects !== null, {
+    path: ['verdict'],
+    error: 'not yet, before the last look',
   })
   .refine(({ painUp, verdict }) => !painUp || verdict === 'drop', {
     path: ['verdict'],

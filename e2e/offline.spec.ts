@@ -1,4 +1,5 @@
 import {
+  agree,
   expect,
   fillSignIn,
   figure,
@@ -13,7 +14,6 @@ import {
   test,
   typeFigure,
 } from './product';
-import type { Page } from '@playwright/test';
 
 test.describe.configure({ mode: 'serial' });
 // The shell that opens with no server is what is tried here.
@@ -26,17 +26,6 @@ const landedFor = (
   product
     .sql<{ count: number }>('select count(*)::int as count from change_entry where reason = $1', [reason])
     .then((rows) => rows[0]!.count);
-
-/** Places the feet, takes the first suggestion and gives the reason; ready to be recorded. */
-async function agree(page: Page, reason: string): Promise<void> {
-  await typeFigure(page, 'leadFlare', 'Lead flare', '2');
-  await press(page, 'On to the balance');
-  await press(page, 'Weight on lead foot plus 1 %');
-  await step(page, 'change');
-  await press(page, 'Take: Lead flare');
-  await step(page, 'keep');
-  await page.getByRole('textbox', { name: 'Reason' }).fill(reason);
-}
 
 test('reload in the middle of a lesson loses nothing', async ({ page, product }) => {
   await signIn(page, product);
@@ -205,13 +194,25 @@ test('an edit from an older version is refused with what changed, and waits for 
 }) => {
   await signIn(page, product);
   await shellKept(page);
+  // On a slow line the student's newest arrives while the coach types.
+  let letThrough = (): void => undefined;
+  const held = new Promise<void>((resolve) => (letThrough = resolve));
+  await page.route(/\/api\/students\/[0-9a-f-]{36}/, async (route) => {
+    await held;
+    await route.continue();
+  });
   await student(page, 'Ruben Dandelisle').click();
   await page.getByRole('link', { name: 'Edit' }).click();
-  await expect(page.getByLabel('Name')).toHaveValue('Ruben Dandelisle');
+  const told = page.getByLabel('Note: pain, surgery, what to leave alone');
+  await told.fill('Told me');
   await product.sql(
     "update student set cautions = 'Told somebody else', version = version + 1 where name = 'Ruben Dandelisle'",
   );
-  await page.getByLabel('Cautions: pain, surgery, what to leave alone').fill('Told me');
+  const newest = page.waitForResponse(/\/api\/students\/[0-9a-f-]{36}/);
+  letThrough();
+  await (await newest).finished();
+  await page.waitForTimeout(300);
+  await expect(told).toHaveValue('Told me');
   await press(page, 'Save');
   await expect(page.getByTestId('status-strip')).toContainText('1 entry refused');
   await page.getByTestId('status-strip').getByRole('link').click();
@@ -226,12 +227,12 @@ test('an edit from an older version is refused with what changed, and waits for 
   // The other way out: the coach's own over what it is now.
   await student(page, 'Ruben Dandelisle').click();
   await page.getByRole('link', { name: 'Edit' }).click();
-  const cautions = page.getByLabel('Cautions: pain, surgery, what to leave alone');
+  const cautions = page.getByLabel('Note: pain, surgery, what to leave alone');
   await expect(cautions).toHaveValue('Told somebody else');
+  await cautions.fill('Told me at last');
   await product.sql(
     "update student set birth_year = 2001, version = version + 1 where name = 'Ruben Dandelisle'",
   );
-  await cautions.fill('Told me at last');
   await press(page, 'Save');
   await page.getByTestId('status-strip').getByRole('link').click();
   await press(page, 'Put mine over it');

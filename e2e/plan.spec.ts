@@ -1,4 +1,5 @@
 import {
+  clubKept,
   drag,
   expect,
   figure,
@@ -107,6 +108,7 @@ test('coach’s and student’s view; inches everywhere', async ({ page }) => {
 
   const cm = Number.parseFloat((await figure(page, 'row-stanceWidth').textContent())!);
   const lesson = page.url();
+  await clubKept(page, '6-iron');
   await page.goto(`${new URL(lesson).origin}/settings`);
   await page.getByRole('radio', { name: 'Inches' }).click();
   await preferenceKept(page, 'length', 'inches');

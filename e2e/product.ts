@@ -1,19 +1,38 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { createServer } from 'node:net';
+import { connect, createServer, type Server } from 'node:net';
 import { join } from 'node:path';
 import { test as base, expect, type Page } from '@playwright/test';
 import { Client } from 'pg';
+import { throughPgBouncer } from './pgBouncer';
 
 export const ROOT = join(__dirname, '..');
 export const PASSWORD = 'paper-and-tape';
 export const LANTERN = 'coach@lanternhill.example';
 export const HARBOUR = 'coach@saltharbour.example';
 
-/** The server as one file where the test command made it, else from its sources. */
-const SERVER = process.env.SERVER_BUNDLE
-  ? [process.env.SERVER_BUNDLE]
-  : ['--import', 'tsx', join(ROOT, 'server', 'main.ts')];
+/** A program of the server, bundled where the test command did so, else from its sources. */
+const program = (name: 'prepare' | 'main'): string[] =>
+  process.env.SERVER_BUNDLE
+    ? [join(process.env.SERVER_BUNDLE, `${name}.cjs`)]
+    : ['--import', 'tsx', join(ROOT, 'server', `${name}.ts`)];
+
+/** Migrates a database and fills it where it is empty; answers the address the server works with. */
+function prepareDatabase(adminUrl: string): Promise<string> {
+  const child = spawn(process.execPath, program('prepare'), {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      DATABASE_ADMIN_URL: adminUrl,
+      APPLICATION_PASSWORD: 'a password for tests alone',
+    },
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+  });
+  return new Promise((resolve, reject) => {
+    child.once('message', (message: { databaseUrl: string }) => resolve(message.databaseUrl));
+    child.once('exit', () => reject(new Error('the database was not prepared')));
+  });
+}
 
 const freePort = (): Promise<number> =>
   new Promise((resolve, reject) => {
@@ -24,15 +43,21 @@ const freePort = (): Promise<number> =>
     });
   });
 
+/** How many servers share the database, and whether PgBouncer in transaction mode stands before it. */
+const SERVERS = Number(process.env.E2E_SERVERS ?? 1);
+const POOLED = process.env.E2E_PGBOUNCER === '1';
+
 /** The real server on a database of its own with the demo data, which a test may stop, kill and start. */
 export class Product {
-  private server: ChildProcess | undefined;
+  private servers: ChildProcess[] = [];
   private output = '';
+  private balancer: Server | undefined;
   private readonly sessions = new Map<string, { name: string; value: string }>();
 
   private constructor(
     private readonly port: number,
     private readonly adminUrl: string,
+    private readonly databaseUrl: string,
   ) {}
 
   static async open(): Promise<Product> {
@@ -42,13 +67,15 @@ export class Product {
     const name = `e2e_${randomBytes(6).toString('hex')}`;
     const client = new Client({ connectionString: cluster });
     await client.connect();
-    // The test command fills a template with the demo once; without one the server fills it itself.
+    // The test command fills a template with the demo once; without one the preparation fills it.
     const template = process.env.TEST_TEMPLATES ? ' template template_demo' : '';
     await client.query(`create database ${name}${template}`);
     await client.end();
     const url = new URL(cluster);
     url.pathname = `/${name}`;
-    const product = new Product(await freePort(), url.href);
+    const direct = await prepareDatabase(url.href);
+    const databaseUrl = POOLED ? await throughPgBouncer(direct, await freePort()) : direct;
+    const product = new Product(await freePort(), url.href, databaseUrl);
     await product.start();
     return product;
   }
@@ -59,25 +86,29 @@ export class Product {
 
   async start(): Promise<void> {
     this.output = '';
-    const server = spawn(process.execPath, SERVER, {
+    const ports = SERVERS === 1 ? [this.port] : await Promise.all(Array.from({ length: SERVERS }, freePort));
+    this.servers = await Promise.all(ports.map((port) => this.startServer(port)));
+    if (SERVERS > 1) await this.share(ports);
+  }
+
+  private startServer(port: number): Promise<ChildProcess> {
+    const server = spawn(process.execPath, program('main'), {
       cwd: ROOT,
       env: {
         ...process.env,
-        PORT: String(this.port),
+        PORT: String(port),
         HOST: '127.0.0.1',
-        DATABASE_ADMIN_URL: this.adminUrl,
-        APPLICATION_PASSWORD: 'a password for tests alone',
+        DATABASE_URL: this.databaseUrl,
         SESSION_SECRET: 'x'.repeat(40),
         WEB_ROOT: join(ROOT, 'app', 'dist'),
         STAND_IN_PACE_MS: '120',
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
-    this.server = server;
-    await new Promise<void>((resolve, reject) => {
+    return new Promise((resolve, reject) => {
       const heard = (data: Buffer) => {
         this.output += data.toString();
-        if (this.output.includes('Ready at')) resolve();
+        if (data.toString().includes('Ready at')) resolve(server);
       };
       server.stdout.on('data', heard);
       server.stderr.on('data', heard);
@@ -85,13 +116,31 @@ export class Product {
     });
   }
 
+  /** Hands connections at the product's port to the servers in turn. */
+  private share(ports: number[]): Promise<void> {
+    let turn = 0;
+    const balancer = createServer((socket) => {
+      turn += 1;
+      const server = connect(ports[turn % ports.length]!, '127.0.0.1');
+      socket.on('error', () => server.destroy());
+      server.on('error', () => socket.destroy());
+      socket.pipe(server).pipe(socket);
+    });
+    this.balancer = balancer;
+    return new Promise((resolve) => balancer.listen(this.port, '127.0.0.1', resolve));
+  }
+
   /** Ends the server and waits until it is gone; SIGKILL gives it no say. */
   async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGTERM'): Promise<void> {
-    const { server } = this;
-    if (!server || server.exitCode !== null || server.signalCode) return;
-    const gone = new Promise((resolve) => server.once('exit', resolve));
-    server.kill(signal);
-    await gone;
+    this.balancer?.close();
+    const running = this.servers.filter((server) => server.exitCode === null && !server.signalCode);
+    await Promise.all(
+      running.map((server) => {
+        const gone = new Promise((resolve) => server.once('exit', resolve));
+        server.kill(signal);
+        return gone;
+      }),
+    );
   }
 
   /** The cookie of a coach's session, signed in anew where the last one has ended. */
@@ -191,6 +240,17 @@ export async function typeFigure(page: Page, dial: string, name: string, value: 
   await press(page, 'Set the typed figure');
 }
 
+/** Places the feet, takes the first suggestion and gives the reason; ready to be recorded. */
+export async function agree(page: Page, reason: string): Promise<void> {
+  await typeFigure(page, 'leadFlare', 'Lead flare', '2');
+  await press(page, 'On to the balance');
+  await press(page, 'Weight on lead foot plus 1 %');
+  await step(page, 'change');
+  await press(page, 'Take: Lead flare');
+  await step(page, 'keep');
+  await page.getByRole('textbox', { name: 'Reason' }).fill(reason);
+}
+
 export const figure = (page: Page, row: string) =>
   page.getByTestId(`${row}-figure`).filter({ visible: true });
 export const band = (page: Page, row: string) => page.getByTestId(`${row}-band`).filter({ visible: true });
@@ -218,6 +278,36 @@ export async function shellKept(page: Page): Promise<void> {
     timeout: 30_000,
   });
 }
+
+/** Everything the browser keeps of the product, as text. */
+export const deviceText = (page: Page): Promise<string> =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve, reject) => {
+        const opening = indexedDB.open('pedastance');
+        opening.onerror = () => reject(opening.error);
+        opening.onsuccess = async () => {
+          const database = opening.result;
+          const names = [...database.objectStoreNames];
+          const transaction = database.transaction(names);
+          const rows = await Promise.all(
+            names.map(
+              (name) =>
+                new Promise((done) => {
+                  const asked = transaction.objectStore(name).getAll();
+                  asked.onsuccess = () => done(asked.result);
+                }),
+            ),
+          );
+          database.close();
+          resolve(JSON.stringify(rows));
+        };
+      }),
+  );
+
+/** A lesson's club is on the device: a page that is left at once may not have written it yet. */
+export const clubKept = (page: Page, club: string) =>
+  expect.poll(async () => (await deviceText(page)).includes(`"recorded":[],"club":"${club}"`)).toBe(true);
 
 /** A preference is on the device: a page that is left at once may not have written it yet. */
 export async function preferenceKept(page: Page, name: string, value: string): Promise<void> {

@@ -163,8 +163,11 @@ for (const light of ['Paper', 'Dusk'] as const) {
         await page.goto(`${product.origin}/settings`);
         await page.getByRole('radio', { name: light }).click();
         await preferenceKept(page, 'light', 'dusk');
+        // The device signs out at once; the session on the server ends with the answer.
+        const ended = page.waitForResponse((answer) => answer.request().method() === 'DELETE');
         await press(page, 'Sign out');
         await expect(page.getByLabel('Password')).toBeVisible();
+        await ended;
       }
       const visited = new Set<string>();
       await walk(page, product, async (route, path) => {

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, press, signIn, student, test } from './product';
+import { expect, openLesson, press, signIn, step, student, test } from './product';
 
 async function openShots(page: Page, name: string): Promise<void> {
   await student(page, name).click();
@@ -70,6 +70,13 @@ test('a file of shots: what is unclear is asked, bad rows are told by line, good
   // Every shot that was there is there twice.
   expect(rows.every(({ n }) => n % 2 === 0)).toBe(true);
   expect(rows.some(({ path, side }) => path === 2.5 && side === -9.144)).toBe(true);
+
+  // From here on the path is the student's own, and a guess while it rests on so few; no simulated shot counts.
+  await page.goto(`${product.origin}/students`);
+  await openLesson(page, 'Ferris Quillon', 'Driver');
+  await step(page, 'change');
+  await expect(page.getByTestId('path-panel')).toContainText(/\d+ of this student’s own shots/);
+  await expect(page.getByTestId('path-panel')).not.toContainText('simulated');
 });
 
 test('ten thousand shots from a file: on the device in under two seconds, and all of them on the server', async ({

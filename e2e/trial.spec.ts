@@ -67,6 +67,8 @@ test.describe('with the shell kept', () => {
     await signIn(page, product);
     await shellKept(page);
     await agreeOnFlare(page, name, '7-iron');
+    // The simulator is chosen, never come upon.
+    await page.getByRole('radio', { name: 'Monitor (simulated)' }).click();
     // What cannot be is refused, and nothing is declared.
     await page.getByLabel(/^Warm-up shots/).fill('99');
     await press(page, 'Declare it, and begin');
@@ -122,9 +124,9 @@ test.describe('with the shell kept', () => {
       [name],
     );
     expect(look).toMatchObject({ note: 'It does not feel like golf to her.', arrangements: '924' });
-    // The shots are the student's own from here on: the path they tell of follows the feet on the plan.
+    // The path these shots tell of follows the feet on the plan, and is called what it is.
     await step(page, 'change');
-    await expect(page.getByTestId('path-panel')).toContainText('of this student’s own shots these feet give');
+    await expect(page.getByTestId('path-panel')).toContainText('simulated shots, none of their own');
     await expect(page.locator('[data-part=path-figure]')).toContainText('path');
     await step(page, 'try');
     await page.getByRole('link', { name: 'What the shots said' }).click();
@@ -143,7 +145,6 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   const name = 'Ferris Quillon';
   await signIn(page, product);
   await agreeOnFlare(page, name, '8-iron');
-  await page.getByRole('radio', { name: 'Eye and thumb' }).click();
   await page.getByLabel('This alone decides').selectOption('balance held');
   await page.getByLabel(/^Warm-up shots/).fill('1');
   await press(page, 'Declare it, and begin');
@@ -230,7 +231,6 @@ test('several changes at once are taken apart, and what helped alone is agreed',
   await typeFigure(page, 'leadFlare', 'Lead flare', '25');
   await step(page, 'try');
   await page.getByRole('radio', { name: 'Take them apart' }).click();
-  await page.getByRole('radio', { name: 'Eye and thumb' }).click();
   await page.getByLabel('This alone decides').selectOption('turn felt');
   await page.getByLabel(/^Warm-up shots/).fill('0');
   await press(page, 'Declare it, and begin');

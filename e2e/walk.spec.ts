@@ -6,8 +6,10 @@ import { band, drag, expect, figure, press, signIn, step, test, typeFigure } fro
  */
 const SHOULDERS = 46.0;
 const SOLE_BREADTH = 10.6;
-/** 37 in is halfway from -1 sole breadth at 36 in to none at 38 in. */
-const WIDTH_MIDDLE = SHOULDERS - SOLE_BREADTH / 2;
+const SOLE_LENGTH = 28.4;
+const FLARE = (15 * Math.PI) / 180;
+/** 37 in is halfway from -1 sole breadth at 36 in to none at 38 in; plumb to the middle of shoes that are flared 15. */
+const WIDTH_MIDDLE = SHOULDERS - (SOLE_BREADTH / 2) * Math.cos(FLARE) - SOLE_LENGTH * Math.sin(FLARE);
 const WIDTH_BAND = `${(WIDTH_MIDDLE - 2.5).toFixed(1)} to ${(WIDTH_MIDDLE + 2.5).toFixed(1)} cm`;
 
 for (const hand of ['right', 'left'] as const) {
@@ -23,7 +25,7 @@ for (const hand of ['right', 'left'] as const) {
     await page.getByLabel('Height, cm').fill('172');
     await page.getByLabel('Shoulders, outer edge to outer edge, cm').fill(String(SHOULDERS));
     await page.getByRole('radio', { name: 'Sole by tape' }).click();
-    await page.getByLabel('Sole length, cm').fill('28.4');
+    await page.getByLabel('Sole length, cm').fill(String(SOLE_LENGTH));
     await page.getByLabel('Sole, widest, cm').fill(String(SOLE_BREADTH));
     await press(page, 'Save and start a lesson');
 
@@ -41,7 +43,7 @@ for (const hand of ['right', 'left'] as const) {
     await expect(figure(page, 'row-toeLine')).toHaveText('square');
     // Toes level: the heels differ by L (cos 16 - cos 3) over 47.5 cm.
     const cosine = (degrees: number) => Math.cos((degrees * Math.PI) / 180);
-    const heelLine = (Math.atan((28.4 * (cosine(3) - cosine(16))) / 47.5) * 180) / Math.PI;
+    const heelLine = (Math.atan((SOLE_LENGTH * (cosine(3) - cosine(16))) / 47.5) * 180) / Math.PI;
     await expect(figure(page, 'row-heelLine')).toHaveText(`${heelLine.toFixed(1)}° closed`);
 
     // A shoe dragged outward is wider, on whichever side it stands.
@@ -131,7 +133,14 @@ for (const hand of ['right', 'left'] as const) {
 test('an old reading says the same after the build is taken again', async ({ page, product }) => {
   await signIn(page, product);
   await page.getByRole('link', { name: /Odile Brandvold/ }).click();
-  const open = () => page.getByTestId('log-card').last().getByRole('link').click();
+  // A long log comes in pages; the oldest record is the last once all have come.
+  const [counted] = await product.sql<{ records: number }>(
+    "select count(*)::int as records from reading_entry join student on student.id = student_id where student.name like 'Odile%'",
+  );
+  const open = async () => {
+    await expect(page.getByTestId('log-card')).toHaveCount(counted!.records);
+    await page.getByTestId('log-card').last().getByRole('link').click();
+  };
   await open();
   const before = await page.getByTestId('finding-stanceWidth').textContent();
   await page.goBack();

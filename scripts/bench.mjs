@@ -1,5 +1,6 @@
 // Measures what the product promises: each figure beside its aim, and its reference from the same run.
 import { join } from 'node:path';
+import { benchHard } from './benchHard.mjs';
 import { FIRST_LOAD_AIM, emptyAppBytes, kilobytes, measureFirstLoad } from './firstLoad.mjs';
 import { serveForNow } from './serveForNow.mjs';
 import { ROOT, fail, installPackages, must, say } from './tools.mjs';
@@ -146,6 +147,11 @@ function table() {
 async function bench() {
   await installPackages();
   await buildWeb();
+  const [part, only] = process.argv.slice(2);
+  if (part === 'hard') {
+    await benchHard(figure, only);
+    return table();
+  }
   await firstLoad();
   await reading();
   await turning();

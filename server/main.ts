@@ -5,10 +5,10 @@ import type { AddressInfo } from 'node:net';
 import pino from 'pino';
 import { openAttempts } from './accounts/attempts';
 import { readSettings, type Settings } from './config/settings';
-import { DEMO_SIGN_IN, loadDemoWhenEmpty } from './demo/load';
 import { createApp } from './http/app';
+import { openShotFeed } from './http/shotFeed';
+import { startHousekeeping } from './store/housekeeping';
 import { openDatabase } from './store/database';
-import { migrate } from './store/migrate';
 
 function listener(settings: Settings, app: Parameters<typeof createServer>[1]): Server {
   const { tls } = settings;
@@ -25,36 +25,27 @@ const listening = (server: Server, { port, host }: Settings): Promise<void> =>
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const log = pino({ level: settings.logLevel, base: undefined });
-  const say = (line: string) => process.stdout.write(`${line}\n`);
 
-  const ran = await migrate(settings.adminUrl, settings.applicationPassword);
-  if (ran.length > 0) say(`Migrated: ${ran.join(', ')}`);
-  const pool = await openDatabase(settings.applicationUrl);
-  if (settings.demo && (await loadDemoWhenEmpty(settings.adminUrl, new Date()))) {
-    say('Loaded the demo academies.');
-  }
-
-  const services = {
-    pool,
-    attempts: openAttempts(pool),
-    demoAllowed: settings.onLoopback,
-    standInPaceMs: settings.standInPaceMs,
-  };
+  const pool = await openDatabase(settings.databaseUrl);
+  const shotFeed = openShotFeed(pool, log);
+  const stopHousekeeping = startHousekeeping(pool, log);
+  const services = { pool, attempts: openAttempts(pool), shotFeed, standInPaceMs: settings.standInPaceMs };
   const server = listener(settings, createApp(settings, services, log));
   await listening(server, settings);
   const { port } = server.address() as AddressInfo;
   const host = settings.host === '::1' ? '[::1]' : settings.host;
-  say(`Ready at ${settings.publicOrigin ?? `http://${host}:${port}`}`);
-  if (settings.demo && settings.onLoopback)
-    say(`Demo sign-in: ${DEMO_SIGN_IN.email}  password: ${DEMO_SIGN_IN.password}`);
+  process.stdout.write(`Ready at ${settings.publicOrigin ?? `http://${host}:${port}`}\n`);
+  process.send?.('ready');
 
   const stop = () => {
+    shotFeed.close();
+    stopHousekeeping();
     server.close(() => void pool.end().then(() => process.exit(0)));
     server.closeAllConnections();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
-  // The starting script is gone, however it went: nobody is left to stop this server later.
+  // The start script has ended, so nobody else would stop this server.
   process.on('disconnect', stop);
 }
 

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../ui/Words';
 import { figureName } from '../domain/sentences';
 import { StripPlot } from './StripPlot';
+import { isSimulated } from '../domain/ownShots';
 import type { Trial } from '../domain/trials';
 
 const SHAPES = { helps: '●', hurts: '▼', 'not shown': '◐' } as const;
@@ -39,9 +40,9 @@ export function FactorialResult({
   return (
     <View className="gap-2" testID="trial-result">
       <Body className="text-lg font-semibold" testID="verdict">
-        {factorialSentence(verdict)}
+        {factorialSentence(verdict, isSimulated({ source }))}
       </Body>
-      {source === 'simulated monitor' && (
+      {isSimulated({ source }) && (
         <Quiet>A simulated student hit these shots, and a simulated monitor measured them.</Quiet>
       )}
       <Quiet>{`${OUTCOME_WORDS[primary].name} decides. A: without the change; B: with it, the others made and not alike.`}</Quiet>

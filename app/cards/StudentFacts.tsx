@@ -1,8 +1,11 @@
 import { View } from 'react-native';
 import type { Student } from '@pedastance/contract';
-import { BUILD_FIGURES, cautionsFor, NOT_MEDICAL_ADVICE, type BuildFigureName } from '@pedastance/core/body';
+import { BUILD_FIGURES, NOT_MEDICAL_ADVICE, type BuildFigureName } from '@pedastance/core/body';
+import { Link } from 'expo-router';
 import { usePreferences } from '../state/preferences';
-import { buildFigure, day, ageOf } from '../domain/students';
+import { cautionsToday, openSuggestions } from '../domain/facts';
+import { factName, factWords, shownFacts } from '../domain/factWords';
+import { buildFigure, day } from '../domain/students';
 import { Quiet, Body } from '../ui/Words';
 import { Notice } from '../ui/Notice';
 
@@ -35,20 +38,37 @@ export function BuildTable({ student }: { student: Pick<Student, 'build'> }) {
   );
 }
 
+/** What to mind: the note as it was written, the facts with their dates, and what they leave out. */
 export function Cautions({ student }: { student: Student }) {
-  const cautions = cautionsFor(student.cautions, ageOf(student, new Date()));
-  if (student.cautions === '' && cautions.length === 0) return null;
+  const cautions = cautionsToday(student, new Date());
+  const facts = shownFacts(student.facts);
+  const open = openSuggestions(student);
+  if (student.cautions === '' && cautions.length === 0 && facts.length === 0) return null;
   return (
     <Notice kind="caution">
       {student.cautions !== '' && <Body className="font-semibold">{student.cautions}</Body>}
-      {cautions.map(({ caution, notSuggested, instead, deferTo }) => (
+      {facts.map((fact) => (
+        <Body key={factName(fact, student.hand)} testID="fact">
+          {factWords(fact, student.hand, day)}
+        </Body>
+      ))}
+      {open.length > 0 && (
+        <Link href={`/students/${student.id}/edit`} className="min-h-[48px] py-3">
+          <Body tone="lagoon" className="font-semibold underline">
+            {`The note seems to say: ${open.map((each) => factName(each, student.hand)).join('; ')}. Confirm it or wave it away`}
+          </Body>
+        </Link>
+      )}
+      {cautions.map(({ caution, notSuggested, instead }) => (
         <View key={caution} className="gap-0.5 pb-1">
           <Body>{caution}</Body>
-          <Quiet tone="ink">{`Not suggested: ${notSuggested} Instead: ${instead}`}</Quiet>
-          <Quiet>{deferTo}</Quiet>
+          <Quiet tone="ink">{`${notSuggested === '' ? '' : `Not suggested: ${notSuggested} `}Instead: ${instead}`}</Quiet>
         </View>
       ))}
-      <Quiet>{NOT_MEDICAL_ADVICE}</Quiet>
+      {[...new Set(cautions.map(({ deferTo }) => deferTo))].map(
+        (deferTo) => deferTo !== '' && <Quiet key={deferTo}>{deferTo}</Quiet>,
+      )}
+      {cautions.length > 0 && <Quiet>{NOT_MEDICAL_ADVICE}</Quiet>}
     </Notice>
   );
 }

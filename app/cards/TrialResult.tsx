@@ -1,5 +1,7 @@
 import {
   evidenceSentences,
+  howMany,
+  intervalFigures,
   missSentence,
   OUTCOME_WORDS,
   shotFigure,
@@ -12,9 +14,10 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Body, Heading, Quiet } from '../ui/Words';
 import { StripPlot } from './StripPlot';
+import { isSimulated } from '../domain/ownShots';
 import type { Trial } from '../domain/trials';
 
-const SHAPES = { keep: '●', 'not yet': '◐', drop: '▼' } as const;
+const SHAPES = { keep: '●', 'not yet': '◐', 'not shown': '○', drop: '▼' } as const;
 
 interface TrialResultProps {
   trial: Trial;
@@ -24,7 +27,7 @@ interface TrialResultProps {
 }
 
 function Other({ comparison, trial, speech }: { comparison: Comparison; trial: Trial; speech: Speech }) {
-  const { outcome, mean, interval, p, chance } = comparison;
+  const { outcome, mean, interval, shift, p, chance } = comparison;
   const { unit, margin } = OUTCOME_DEFINITIONS[outcome];
   const figure = (value: number) => shotFigure(Math.abs(value), unit, speech.length);
   const signed = (value: number) => shotFigure(value, unit, speech.length);
@@ -38,7 +41,7 @@ function Other({ comparison, trial, speech }: { comparison: Comparison; trial: T
         length={speech.length}
       />
       <Quiet className="figures">
-        {`A ${figure(mean.A)}, B ${figure(mean.B)}; better by ${signed(comparison.difference)} (95%: ${interval.map(signed).join(' to ')}), p ${p.toFixed(3)}${chance === null ? '' : `; by ${figure(margin)} or more: ${Math.round(100 * chance)} in 100`}.`}
+        {`A ${shift === null ? howMany(comparison, 'A') : figure(mean.A)}, B ${shift === null ? howMany(comparison, 'B') : figure(mean.B)}; better by ${signed(comparison.difference)} (95%: ${intervalFigures(interval, unit, speech.length)}), p ${p.toFixed(3)}${chance === null ? '' : `; by ${figure(margin)} or more: ${Math.round(100 * chance)} in 100`}.`}
       </Quiet>
     </View>
   );
@@ -52,11 +55,11 @@ export function TrialResult({ trial, verdict, comparisons, speech }: TrialResult
   const inOrder = trial.shots.filter(({ place }) => !place.warmUp);
   const arm = (name: 'A' | 'B') =>
     inOrder.flatMap(({ place, shot }) => (!place.warmUp && place.arm === name ? [shot] : []));
-  const simulated = trial.entry.source === 'simulated monitor';
+  const simulated = isSimulated(trial.entry);
   return (
     <View className="gap-2" testID="trial-result">
       <Body className="text-lg font-semibold" testID="verdict">
-        {`${SHAPES[verdict.verdict]} ${verdictSentence(verdict)}`}
+        {`${SHAPES[verdict.verdict]} ${verdictSentence(verdict, simulated)}`}
       </Body>
       {simulated && (
         <Quiet>A simulated student hit these shots, and a simulated monitor measured them.</Quiet>

@@ -28,11 +28,12 @@ export function useBudgets(
   setup: Setup | null,
   lift: number,
   goal: Goal,
+  ownDifference: number,
 ): Turning | null {
   const of = useMemo(() => {
-    const feet = setup && turningFeet(setup, lift);
+    const feet = setup && turningFeet(setup, lift, ownDifference);
     return body && feet && { body, feet, goal };
-  }, [body, setup, lift, goal]);
+  }, [body, setup, lift, goal, ownDifference]);
   const question = useMemo(() => of && { ask: 'budgets' as const, of }, [of]);
   const { answer } = useComputation(question);
   return useMemo(() => {

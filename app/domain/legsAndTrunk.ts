@@ -4,6 +4,7 @@ import {
   type Screen,
   type ScreenItem,
   type ScreenedItem,
+  type StoodOn,
 } from '@pedastance/core/body';
 
 /** What each item is called, and how it is taken. */
@@ -45,6 +46,7 @@ export const EMPTY_SCREEN: Screen = {
   turnedOn: null,
   stoppedBack: null,
   stoppedThrough: null,
+  earlierTurns: [],
   soreKnee: { lead: false, trail: false },
 };
 
@@ -53,15 +55,16 @@ const NOTHING: Omit<ScreenedItem, 'item'> = {
   by: 'typed',
   uncertainty: null,
   pain: '',
+  takenAt: null,
 };
 
 export const itemIn = (screen: Screen, item: ScreenItem): ScreenedItem =>
   screen.items.find((each) => each.item === item) ?? { item, ...NOTHING };
 
-/** A screen with one item changed; an item of which nothing is left is not there. */
+/** A screen with one item changed; an item whose tries were all removed is left out. */
 export function withScreened(screen: Screen, item: ScreenItem, change: Partial<ScreenedItem>): Screen {
   const changed = { ...itemIn(screen, item), ...change };
-  // Nothing taken, nothing rough about it.
+  // An item that was not taken has no rough try.
   if (changed.tries.length === 0) Object.assign(changed, { by: NOTHING.by, uncertainty: null });
   const empty = changed.tries.length === 0 && changed.pain === '';
   const others = screen.items.filter((each) => each.item !== item);
@@ -70,6 +73,9 @@ export function withScreened(screen: Screen, item: ScreenItem, change: Partial<S
   );
   return { ...screen, items };
 }
+
+/** The feet a turn is taken on where nothing is said of them (starting value), degrees. */
+export const STOOD_ON: StoodOn = { leadFlare: 15, trailFlare: 15, toeLine: 0 };
 
 export const takesTheTurn = (screen: Screen): boolean =>
   screen.items.some(({ item }) => SCREEN_DEFINITIONS[item].part === 'turn');

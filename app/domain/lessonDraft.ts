@@ -1,4 +1,5 @@
 import type { Screen } from '@pedastance/core/body';
+import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import { differences, type Setup, type Item } from '@pedastance/core/setup';
 
@@ -32,6 +33,9 @@ export interface LessonDraft {
   /** The lesson itself is in the outbox or beyond: something of it was recorded or tried. */
   begun: boolean;
   step: Step;
+  /** What the student came for, and the entry that has it once it was recorded. */
+  intake: Intake;
+  intakeRecorded: { id: string; intake: Intake } | null;
   /** The house method it is read with; null is the coach's usual one. */
   methodId: string | null;
   /** How far the shoulders are to turn at the top, degrees. */
@@ -67,6 +71,8 @@ export function newDraft(
     updatedAt: startedAt,
     begun: false,
     step: 'who',
+    intake: NOTHING_ASKED,
+    intakeRecorded: null,
     methodId: null,
     shoulderGoal,
     screen: null,

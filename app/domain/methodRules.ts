@@ -1,4 +1,4 @@
-import type { Body } from '@pedastance/core/body';
+import type { Body } from '@pedastance/core/turn';
 import { BAG, canPitch, clubById, type ClubId } from '@pedastance/core/club';
 import {
   bandsFor,
@@ -9,6 +9,7 @@ import {
   type HouseMethod,
   type Question,
   type Rule,
+  type ShouldersRule,
   type RuleKind,
 } from '@pedastance/core/method';
 import { questionFigure } from '@pedastance/core/phrases';
@@ -113,6 +114,7 @@ export function startingRule(
     },
     'shoulders by club length': {
       kind: 'shoulders by club length',
+      place: 0.5,
       marks: [
         { lengthInches: 36, soleBreadths: -1 },
         { lengthInches: 38, soleBreadths: 0 },
@@ -135,12 +137,31 @@ export function startingRule(
 
 const times = (value: number): string => String(Math.round(value * 100) / 100).replace('-', '\u2212');
 
-/** The shoulders and so many soles beside them. */
-function besideShoulders(soles: number): string {
-  if (soles === 0) return 'shoulders';
-  const count = Math.abs(soles);
-  return `shoulders ${soles > 0 ? 'and' : 'less'} ${times(count)} ${count === 1 ? 'sole' : 'soles'}`;
+/** Where the shoulders' edges fall on the shoes. */
+function edgeUnder(soles: number): string {
+  if (soles === 0) return 'shoulders over the middle of the feet';
+  if (Math.abs(soles) === 1) return `shoulders over the ${soles < 0 ? 'outer' : 'inner'} edges`;
+  return `shoulders ${soles > 0 ? 'and' : 'less'} ${times(Math.abs(soles))} soles`;
 }
+
+/** Places along a shoe that a plumb line may meet, as a share of it from the heel. */
+export const PLUMB_PLACES = [
+  { value: 0, words: 'at the heels' },
+  { value: 0.5, words: 'at the middle of the shoes' },
+  { value: 0.75, words: 'at the balls of the feet' },
+] as const;
+
+const placeWords = (place: number): string =>
+  PLUMB_PLACES.find(({ value }) => value === place)?.words ??
+  `at ${times(100 * place)} % of the shoes from the heel`;
+
+/** A width by the shoulders: which edge of the shoes, by the club, and where along them. */
+const shouldersWords = ({ marks, place }: ShouldersRule): string => {
+  const edges = marks.map(
+    ({ lengthInches, soleBreadths }) => `${edgeUnder(soleBreadths)} at ${lengthInches} in`,
+  );
+  return `${edges.join(', ')}${place === undefined ? ', soles square' : `, by plumb line ${placeWords(place)}`}`;
+};
 
 /** A rule in a few words, with its figures. */
 export function ruleWords(question: Question, rule: Rule, length: LengthUnit): string {
@@ -156,9 +177,7 @@ export function ruleWords(question: Question, rule: Rule, length: LengthUnit): s
     case 'by club length':
       return rule.marks.map((mark) => `${figure(mark.value)} at ${mark.lengthInches} in`).join(', ');
     case 'shoulders by club length':
-      return rule.marks
-        .map(({ lengthInches, soleBreadths }) => `${besideShoulders(soleBreadths)} at ${lengthInches} in`)
-        .join(', ');
+      return shouldersWords(rule);
     case 'hips':
       return rule.share === 1 ? 'heels under the hips' : `${times(rule.share)} hip breadths`;
     case 'gap in club heads':

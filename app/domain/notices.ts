@@ -8,6 +8,13 @@ type Words = {
   [Kind in Notice['kind']]: (notice: Extract<Notice, { kind: Kind }>, speech: Speech) => string;
 };
 
+/** A way of the hips, told in hip breadths. */
+const hipBreadths = (share: number): string => {
+  if (Math.abs(share - 0.5) < 0.005) return 'half a hip breadth';
+  if (Math.abs(share - 2 / 3) < 0.005) return 'two thirds of a hip breadth';
+  return `${share.toFixed(2)} hip breadths`;
+};
+
 const WORDS: Words = {
   'shoes overlap': ({ gap }, speech) =>
     `The shoes overlap by ${lengthWithUnit(-gap, speech.length)}: one of them is not where it was placed.`,
@@ -23,6 +30,8 @@ const WORDS: Words = {
     `The ball is where it belongs off the lead heel. In a stance this ${wider ? 'wide' : 'narrow'} it only looks further ${wider ? 'forward' : 'back'}: set the width and leave the ball.`,
   'pitch reverses the trail foot': () =>
     'The same trail foot is right with a full swing. On a pitch it is held back on purpose, so that the swing stays short; the plainer choice is often a club with less loft.',
+  'too wide to post': ({ travel, most }) =>
+    `Too wide to post for this body: the lead hip has ${hipBreadths(travel)} to go to stand over the lead foot, and ${hipBreadths(most)} is enough. Bring the feet together, or bump the hips a little toward the target.`,
   'turns too far': () =>
     'Turns too far: the club is lost at the top. No closing and no more flare for this student; a three-quarter swing instead.',
 };

@@ -28,6 +28,7 @@ const reading = (id: string, addressId: string, minute: number): LogEntry => ({
   screenId: null,
   methodId: 'method',
   methodVersion: 1,
+  facts: null,
   ...readSetup({
     setup: setup(),
     build: build(),

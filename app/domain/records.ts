@@ -1,20 +1,18 @@
-import type { AddressEntry, ChangeEntry, LogEntry, ReadingEntry } from '@pedastance/contract';
+import type { AddressEntry, ChangeEntry, LogEntry, Logged, ReadingEntry } from '@pedastance/contract';
 import { USUAL_GOAL } from '@pedastance/core/turn';
-
-type Of<Kind> = Kind & Pick<LogEntry, 'studentId' | 'receivedAt'>;
 
 /** One look at a student: the address, what was read in it, and the change that came of it. */
 export interface LogRecord {
-  reading: Of<ReadingEntry>;
-  address: Of<AddressEntry>;
-  change: Of<ChangeEntry> | null;
-  agreed: Of<AddressEntry> | null;
+  reading: Logged<ReadingEntry>;
+  address: Logged<AddressEntry>;
+  change: Logged<ChangeEntry> | null;
+  agreed: Logged<AddressEntry> | null;
   /** How often the change's words were corrected. */
   corrections: number;
 }
 
 /** The newest of a change and its corrections: the one that no other replaces. */
-function standing(changes: readonly Of<ChangeEntry>[]): Of<ChangeEntry> | null {
+function standing(changes: readonly Logged<ChangeEntry>[]): Logged<ChangeEntry> | null {
   const replaced = new Set(changes.map((change) => change.replaces));
   const left = changes.filter((change) => !replaced.has(change.id));
   return left.sort((a, b) => b.madeAt.localeCompare(a.madeAt))[0] ?? null;
@@ -26,11 +24,11 @@ export function recordsOf(entries: readonly LogEntry[], studentId: string): LogR
   const byId = new Map(own.map((entry) => [entry.id, entry]));
   const address = (id: string | undefined) => {
     const entry = id === undefined ? undefined : byId.get(id);
-    return entry?.kind === 'address' ? (entry as Of<AddressEntry>) : null;
+    return entry?.kind === 'address' ? (entry as Logged<AddressEntry>) : null;
   };
-  const changes = own.filter((entry): entry is Of<ChangeEntry> => entry.kind === 'change');
+  const changes = own.filter((entry): entry is Logged<ChangeEntry> => entry.kind === 'change');
   return own
-    .filter((entry): entry is Of<ReadingEntry> => entry.kind === 'reading')
+    .filter((entry): entry is Logged<ReadingEntry> => entry.kind === 'reading')
     .flatMap((reading) => {
       const found = address(reading.addressId);
       if (!found) return [];

@@ -1,7 +1,7 @@
 import { EMPTY_FIELDS, estimatesFor, fieldsOf, studentFrom, type StudentFields } from './studentForm';
 import { typedNumber } from './typedNumber';
 
-const YEAR = 2026;
+const TODAY = '2026-11-26';
 const typed = (over: Partial<StudentFields> = {}): StudentFields => ({
   ...EMPTY_FIELDS,
   name: 'Marl Testwick',
@@ -12,18 +12,25 @@ const typed = (over: Partial<StudentFields> = {}): StudentFields => ({
 });
 
 const made = (over: Partial<StudentFields> = {}, unit: 'cm' | 'inches' = 'cm') => {
-  const result = studentFrom(typed(over), unit, YEAR);
+  const result = studentFrom(typed(over), unit, TODAY);
   if ('faults' in result) throw new Error(JSON.stringify(result.faults));
   return result;
 };
 const faults = (over: Partial<StudentFields>, unit: 'cm' | 'inches' = 'cm') => {
-  const result = studentFrom(typed(over), unit, YEAR);
+  const result = studentFrom(typed(over), unit, TODAY);
   return 'faults' in result ? result.faults : {};
 };
 
 test('a name, a hand, a year and a height are enough; the rest is estimated and says so', () => {
   const { build, person } = made();
-  expect(person).toEqual({ name: 'Marl Testwick', hand: 'left', birthYear: 1980, cautions: '' });
+  expect(person).toEqual({
+    name: 'Marl Testwick',
+    hand: 'left',
+    birthYear: 1980,
+    bornOn: null,
+    cautions: '',
+    facts: [],
+  });
   expect(build.figures.height).toEqual({ value: 1780, source: 'measured', uncertainty: 10 });
   for (const name of ['shoulderBreadth', 'hipBreadth', 'shoeLength', 'shoeBreadth'] as const) {
     expect(build.figures[name].source).toBe('estimated');
@@ -100,12 +107,18 @@ test('a known student comes back into the form as typed: measured figures filled
     shoe: '9',
     height: '178.0',
   });
-  expect(studentFrom(fields, 'cm', YEAR)).toEqual({ person, build });
+  expect(studentFrom(fields, 'cm', TODAY)).toEqual({ person, build });
 });
 
 test('estimates follow the height as it is typed', () => {
-  expect(estimatesFor(typed({ height: '' }), 'cm', YEAR)).toBeNull();
-  const short = estimatesFor(typed({ height: '155' }), 'cm', YEAR)!;
-  const tall = estimatesFor(typed({ height: '195' }), 'cm', YEAR)!;
+  expect(estimatesFor(typed({ height: '' }), 'cm', TODAY)).toBeNull();
+  const short = estimatesFor(typed({ height: '155' }), 'cm', TODAY)!;
+  const tall = estimatesFor(typed({ height: '195' }), 'cm', TODAY)!;
   expect(tall.shoulderBreadth.value).toBeGreaterThan(short.shoulderBreadth.value);
+});
+
+test('a day of birth is a day of that year, and decides who is a minor', () => {
+  expect(faults({ birthYear: '2008', bornOn: '2009-01-05' }).bornOn).toMatch(/a day of 2008, as 2008-11-27/);
+  expect(faults({ birthYear: '2008', bornOn: '2008-13-40' }).bornOn).toMatch(/found “2008-13-40”/);
+  expect(made({ birthYear: '2008', bornOn: '2008-11-27' }).person.bornOn).toBe('2008-11-27');
 });

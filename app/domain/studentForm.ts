@@ -7,19 +7,21 @@ import {
   MOST_SHOULDERS_OF_HEIGHT,
 } from '@pedastance/contract/limits';
 import {
-  ADULT_AGE,
   BUILD_RANGES,
   MEASURED_UNCERTAINTY,
-  ageInYear,
   estimateBuild,
+  isMinor,
   shoeLengthFromSize,
   type Build,
   type BuildFigure,
   type BuildFigureName,
+  type CautionFact,
   type EstimateAs,
   type ShoeSizeSystem,
 } from '@pedastance/core/body';
 import { InputError, lengthFigure, lengthIn, millimetres, type LengthUnit } from '@pedastance/core/units';
+import { isValid } from 'date-fns/isValid';
+import { parseISO } from 'date-fns/parseISO';
 import { typedNumber } from './typedNumber';
 
 /** What is typed, as it is typed. An empty figure is estimated from the height. */
@@ -27,7 +29,10 @@ export interface StudentFields {
   name: string;
   hand: 'right' | 'left' | '';
   birthYear: string;
+  /** The day of birth, YYYY-MM-DD, where it is known. */
+  bornOn: string;
   cautions: string;
+  facts: CautionFact[];
   height: string;
   estimateAs: EstimateAs;
   shoulderBreadth: string;
@@ -52,7 +57,9 @@ export const EMPTY_FIELDS: StudentFields = {
   name: '',
   hand: '',
   birthYear: '',
+  bornOn: '',
   cautions: '',
+  facts: [],
   height: '',
   estimateAs: 'not said',
   shoulderBreadth: '',
@@ -68,7 +75,9 @@ export function fieldsOf(student: Student, length: LengthUnit): StudentFields {
     name: student.name,
     hand: student.hand,
     birthYear: String(student.birthYear),
+    bornOn: student.bornOn ?? '',
     cautions: student.cautions,
+    facts: student.facts,
   };
   const { build } = student;
   if (!build) return { ...EMPTY_FIELDS, ...person };
@@ -102,14 +111,23 @@ function measured(name: BuildFigureName, text: string, length: LengthUnit): Buil
   return { value: Math.round(value * 10) / 10, source: 'measured', uncertainty: MEASURED_UNCERTAINTY[name] };
 }
 
-const isJunior = (fields: StudentFields, year: number): boolean =>
-  ageInYear(typedNumber(fields.birthYear), year) < ADULT_AGE;
+/** The day of birth as it is typed; null where nothing is. */
+const typedDay = (text: string): string | null => (text.trim() === '' ? null : text.trim());
+
+const isJunior = (fields: StudentFields, today: string): boolean =>
+  isMinor({ birthYear: typedNumber(fields.birthYear), bornOn: typedDay(fields.bornOn) }, today);
+
+/** Whether a text is a day there is, as YYYY-MM-DD. */
+const isDay = (text: string): boolean => {
+  const at = parseISO(text);
+  return /^\d{4}-\d\d-\d\d$/.test(text) && isValid(at);
+};
 
 /** The estimates that the height typed so far gives, or null while there is none. */
-export function estimatesFor(fields: StudentFields, length: LengthUnit, year: number) {
+export function estimatesFor(fields: StudentFields, length: LengthUnit, today: string) {
   try {
     const height = measured('height', fields.height, length).value;
-    return estimateBuild({ height, estimateAs: fields.estimateAs, junior: isJunior(fields, year) });
+    return estimateBuild({ height, estimateAs: fields.estimateAs, junior: isJunior(fields, today) });
   } catch {
     return null;
   }
@@ -143,6 +161,11 @@ function personFrom(fields: StudentFields): { person: Person; faults: FieldFault
     const found = fields.birthYear.trim() === '' ? 'nothing' : `“${fields.birthYear.trim()}”`;
     faults.birthYear = sentence({ field: 'Year of birth', expected: 'a year such as 1968', found });
   }
+  const bornOn = typedDay(fields.bornOn);
+  if (bornOn !== null && (!isDay(bornOn) || Number(bornOn.slice(0, 4)) !== birthYear)) {
+    const expected = `a day of ${Number.isInteger(birthYear) ? birthYear : 'that year'}, as 2008-11-27, or nothing`;
+    faults.bornOn = sentence({ field: 'Day of birth', expected, found: `“${bornOn}”` });
+  }
   if (fields.cautions.trim().length > LONGEST_CAUTIONS) {
     faults.cautions = sentence({
       field: 'Cautions',
@@ -151,7 +174,14 @@ function personFrom(fields: StudentFields): { person: Person; faults: FieldFault
     });
   }
   return {
-    person: { name, hand: fields.hand || 'right', birthYear, cautions: fields.cautions.trim() },
+    person: {
+      name,
+      hand: fields.hand || 'right',
+      birthYear,
+      bornOn,
+      cautions: fields.cautions.trim(),
+      facts: fields.facts,
+    },
     faults,
   };
 }
@@ -171,14 +201,14 @@ export type StudentFromFields =
   { faults: FieldFaults } | { person: Person; build: Pick<NewBuild, 'figures' | 'estimateAs' | 'shoeSize'> };
 
 /** A student and build from what was typed, or what is wrong with it, field by field. */
-export function studentFrom(fields: StudentFields, length: LengthUnit, year: number): StudentFromFields {
+export function studentFrom(fields: StudentFields, length: LengthUnit, today: string): StudentFromFields {
   const { person, faults } = personFrom(fields);
   const height = attempt(() => measured('height', fields.height, length));
   if ('fault' in height) return { faults: { ...faults, height: height.fault } };
   const estimates = estimateBuild({
     height: height.value.value,
     estimateAs: fields.estimateAs,
-    junior: isJunior(fields, year),
+    junior: isJunior(fields, today),
   });
   const figures: Record<string, BuildFigure> = { height: height.value };
   for (const name of ['shoulderBreadth', 'hipBreadth', 'shoeBreadth'] as const) {

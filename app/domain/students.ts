@@ -1,14 +1,17 @@
 import type { Student } from '@pedastance/contract';
-import { ageInYear, type BuildFigure } from '@pedastance/core/body';
+import type { BuildFigure } from '@pedastance/core/body';
+import { agesOn } from '@pedastance/core/body/person';
 import { lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
 import { format } from 'date-fns/format';
 
-export const ageOf = (student: Pick<Student, 'birthYear'>, now: Date): number =>
-  ageInYear(student.birthYear, now.getFullYear());
+/** The day by this device's calendar, as YYYY-MM-DD. */
+export const dayOf = (now: Date): string => format(now, 'yyyy-MM-dd');
 
-/** Hand and age, as stands under a student's name. */
-export const inShort = (student: Pick<Student, 'hand' | 'birthYear'>, now: Date): string =>
-  `${student.hand}-handed · ${ageOf(student, now)}`;
+/** Hand and age, as stands under a student's name; of two ages where the day of birth is not known. */
+export function inShort(student: Pick<Student, 'hand' | 'birthYear' | 'bornOn'>, now: Date): string {
+  const { least, most } = agesOn(student, dayOf(now));
+  return `${student.hand}-handed · ${least === most ? least : `${least} or ${most}`}`;
+}
 
 export const day = (moment: string): string => format(new Date(moment), 'd MMM yyyy');
 export const dayAndTime = (moment: string): string => format(new Date(moment), 'd MMM yyyy, HH:mm');

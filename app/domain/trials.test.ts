@@ -1,6 +1,8 @@
 import type { LogEntry } from '@pedastance/contract';
 import { startingSetup } from '@pedastance/core/method';
 import { build } from '../../core/test/example';
+import { ownShots } from './ownShots';
+import { pathShotsOf } from './pathShots';
 import { decided, nextIn, planOf, sittingNow, trialsOf, wayName } from './trials';
 
 const setup = startingSetup(build(), 37);
@@ -57,6 +59,8 @@ const look = (at: number, decision: 'keep' | 'go on' | 'drop'): LogEntry => ({
   ...common(`look ${at}`, 30 + at),
   kind: 'look',
   trialId: 't',
+  shotIds: null,
+  modelVersion: null,
   look: at,
   painUp: false,
   verdict: 'not yet',
@@ -123,4 +127,22 @@ test('changes taken apart: each way has its address, and a shot its way', () => 
   });
   // A way whose address has not come yet: the trial waits.
   expect(trialsOf([apart, address('a'), address('b'), address('one')], 's')).toEqual([]);
+});
+
+test('simulated shots are left out wherever the student has others, and are the only ones where not', () => {
+  const simulated = shot('sim', 2, { source: 'simulated monitor', shots: [{ path: -9, mishit: false }] });
+  const own = shot('own', 3, {
+    trialId: null,
+    place: null,
+    source: 'file',
+    shots: [{ path: 2, mishit: false }],
+  });
+  const alone = [address('a'), simulated];
+  expect(ownShots(alone, 's')).toMatchObject({ simulated: true, shots: [{ id: 'sim' }] });
+  expect(pathShotsOf(alone, 's')).toMatchObject({ simulated: true, shots: [{ path: -9 }] });
+  const mixed = [...alone, own];
+  expect(ownShots(mixed, 's')).toMatchObject({ simulated: false, shots: [{ id: 'own' }] });
+  expect(pathShotsOf(mixed, 's').shots).toEqual([expect.objectContaining({ path: 2, clubLengthInches: 37 })]);
+  expect(ownShots([address('a')], 's')).toEqual({ simulated: false, shots: [] });
+  expect(pathShotsOf(mixed, 'another student').shots).toEqual([]);
 });

@@ -1,4 +1,12 @@
-import type { AddressEntry, LogEntry, LookEntry, ShotsEntry, TrialEntry } from '@pedastance/contract';
+import type { AddressEntry, LogEntry, Logged, LookEntry, TrialEntry } from '@pedastance/contract';
+import {
+  inTime,
+  isKind,
+  placedShots,
+  planOfTrial,
+  standingShots,
+  type Hit,
+} from '@pedastance/contract/trialLog';
 import {
   made,
   nextInFactorial,
@@ -10,16 +18,9 @@ import {
   type TrialShot,
 } from '@pedastance/core/trial';
 
-type Of<Kind> = Kind & Pick<LogEntry, 'studentId' | 'receivedAt'>;
-
-interface Hit {
-  id: string;
-  madeAt: string;
-}
-
 /** A trial as its log has it: what was declared, every shot that stands, every look. */
 export interface Trial {
-  entry: Of<TrialEntry>;
+  entry: Logged<TrialEntry>;
   /** The two setups. */
   addresses: Record<Arm, AddressEntry>;
   /** Every way of standing: A and B, or each way of combining the changes that are taken apart. */
@@ -28,47 +29,12 @@ export interface Trial {
   shots: (TrialShot & Hit)[];
   /** The same of a trial that takes changes apart. */
   factorialShots: (FactorialShot & Hit)[];
-  looks: Of<LookEntry>[];
+  looks: Logged<LookEntry>[];
 }
-
-const isKind =
-  <Kind extends LogEntry['kind']>(kind: Kind) =>
-  (entry: LogEntry): entry is Extract<LogEntry, { kind: Kind }> =>
-    entry.kind === kind;
-
-const inTime = (a: { madeAt: string; id: string }, b: { madeAt: string; id: string }): number =>
-  a.madeAt.localeCompare(b.madeAt) || a.id.localeCompare(b.id);
 
 /** The addresses among entries, by their identifiers. */
-export const addressesIn = (entries: readonly LogEntry[]): Map<string, Of<AddressEntry>> =>
+export const addressesIn = (entries: readonly LogEntry[]): Map<string, Logged<AddressEntry>> =>
   new Map(entries.filter(isKind('address')).map((entry) => [entry.id, entry]));
-
-/** Shots that stand: those that were taken back, and those that replaced them with nothing, are not there. */
-export function standingShots(entries: readonly LogEntry[]): Of<ShotsEntry>[] {
-  const shots = entries.filter(isKind('shots'));
-  const replaced = new Set(shots.map(({ replaces }) => replaces));
-  return shots.filter(({ id, shots: hit }) => !replaced.has(id) && hit.length > 0).sort(inTime);
-}
-
-/** A trial's shots with their places, in the one order or the other. */
-function placedShots(entries: readonly Of<ShotsEntry>[]): Pick<Trial, 'shots' | 'factorialShots'> {
-  const placed: Pick<Trial, 'shots' | 'factorialShots'> = { shots: [], factorialShots: [] };
-  for (const { id, madeAt, place, sitting, shots } of entries) {
-    for (const shot of shots) {
-      const hit = { id, madeAt, sitting, shot };
-      if (!place) continue;
-      if (place.warmUp) {
-        placed.shots.push({ ...hit, place });
-        placed.factorialShots.push({ ...hit, place });
-        continue;
-      }
-      const { block, arm, cell } = place;
-      if (arm !== undefined) placed.shots.push({ ...hit, place: { warmUp: false, block, arm } });
-      if (cell !== undefined) placed.factorialShots.push({ ...hit, place: { warmUp: false, block, cell } });
-    }
-  }
-  return placed;
-}
 
 /** A student's trials, newest first. One whose parts have not all come yet waits. */
 export function trialsOf(entries: readonly LogEntry[], studentId: string): Trial[] {
@@ -98,10 +64,7 @@ export function trialsOf(entries: readonly LogEntry[], studentId: string): Trial
     .sort((one, other) => inTime(other.entry, one.entry));
 }
 
-export const planOf = ({ entry }: Pick<Trial, 'entry'>): TrialPlan => {
-  const { primary, margin, mishits, warmUps, blockSize, seed } = entry;
-  return { primary, margin, mishits, warmUps, blockSize, seed };
-};
+export const planOf = ({ entry }: Pick<Trial, 'entry'>): TrialPlan => planOfTrial(entry);
 
 /** What a trial came to; null while it goes on. */
 export function decided({ looks }: Pick<Trial, 'looks'>): 'keep' | 'drop' | null {

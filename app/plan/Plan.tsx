@@ -1,5 +1,4 @@
 import type { Hand } from '@pedastance/core/body';
-import type { PersonalPath } from '@pedastance/core/path';
 import type { Setup } from '@pedastance/core/setup';
 import { TURNS } from '@pedastance/core/turn';
 import type { LengthUnit } from '@pedastance/core/units';
@@ -67,13 +66,15 @@ export interface PlanProps {
   viewpoint: Viewpoint;
   length: LengthUnit;
   shoulderBreadth: number;
-  /** Drawn under the feet, not in their place. */
+  /** Other feet, drawn dashed under these. */
   ghosts?: readonly Ghost[];
   verdictOf?: VerdictOf | undefined;
   /** What the student brings to a turn: draws the fan. */
   turning?: Turning | null;
   /** What this student's setup does to the path. */
-  path?: PersonalPath | null;
+  path?: DrawingInput['path'];
+  /** Where along both shoes the shoulders' plumb line should meet them, as a share from the heel. */
+  plumbPlace?: number | null;
   /** Shows what can be taken hold of: the feet and the ball, the load, or nothing. */
   holds: 'feet' | 'load' | 'none';
   label: string;
@@ -102,12 +103,19 @@ function Grid({ id }: { id: string }) {
 
 const GRIP = 'M0 -16V16M-16 0H16M-5 -11L0 -16L5 -11M-5 11L0 16L5 11M-11 -5L-16 0L-11 5M11 -5L16 0L11 5';
 
-function Shoe({ foot, setup, holds }: { foot: 'lead' | 'trail'; setup: Setup; holds: PlanProps['holds'] }) {
-  const { length } = setup.address.shoe;
+interface ShoeProps extends Required<Pick<PlanProps, 'holds' | 'plumbPlace'>> {
+  foot: 'lead' | 'trail';
+  setup: Setup;
+}
+
+function Shoe({ foot, setup, holds, plumbPlace }: ShoeProps) {
+  const { length, breadth } = setup.address.shoe;
+  const across = plumbPlace === null ? null : `M${-breadth / 2} ${plumbPlace * length}H${breadth / 2}`;
   return (
     <g data-part={foot}>
       <path className="sole" d={solePath(setup.address.shoe)} />
       <path className="axis" d={`M0 0V${length}`} />
+      {across && <path className="plumb-place" data-part={`${foot}-plumb-place`} d={across} />}
       <circle className="load" data-part={`${foot}-load`} cx="0" opacity={holds === 'feet' ? 0.35 : 0.85} />
       {holds === 'feet' && (
         <>
@@ -196,6 +204,7 @@ export function Plan(props: PlanProps) {
     ghosts = NO_GHOSTS,
     turning = null,
     path = null,
+    plumbPlace = null,
   } = props;
   const root = useRef<SVGSVGElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
@@ -292,8 +301,8 @@ export function Plan(props: PlanProps) {
           </g>
         ))}
         <line className="square" data-part="ball-drop" />
-        <Shoe foot="trail" setup={first} holds={holds} />
-        <Shoe foot="lead" setup={first} holds={holds} />
+        <Shoe foot="trail" setup={first} holds={holds} plumbPlace={plumbPlace} />
+        <Shoe foot="lead" setup={first} holds={holds} plumbPlace={plumbPlace} />
         {ghosts.length > 0 && <Ghosts ghosts={ghosts} />}
         <g data-part="fan" opacity="0">
           {TURNS.map((turn) => (

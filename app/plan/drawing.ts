@@ -1,7 +1,7 @@
 import type { Hand } from '@pedastance/core/body';
 import type { BandVerdict } from '@pedastance/core/method';
-import { causesOf, pathOf, type PersonalPath } from '@pedastance/core/path';
-import { pathWords } from '@pedastance/core/phrases';
+import { predictedPath, type PersonalPath } from '@pedastance/core/path';
+import { pathFigure } from '@pedastance/core/phrases';
 import {
   heelToToe,
   outwardSign,
@@ -46,8 +46,8 @@ export interface DrawingInput {
   /** What the student brings to a turn; null before the legs were screened. */
   turning?: Turning | null;
   /** What this student's setup does to the path; draws where it is likely to go. */
-  path?: PersonalPath | null;
-  /** Drawn under the feet, not in their place. */
+  path?: (PersonalPath & { simulated: boolean }) | null;
+  /** Other feet, drawn dashed under these. */
   ghosts?: readonly Ghost[];
   /** The drawing's box, px. */
   size: { width: number; height: number };
@@ -73,6 +73,8 @@ export interface Turning {
   body: TurningBody;
   leadHeelLift: number;
   goal: Goal;
+  /** By how much the method itself has the trail foot further out than the lead foot, degrees. */
+  ownDifference: number;
 }
 
 const n = (value: number): string => (Math.round(value * 100) / 100).toString();
@@ -306,8 +308,8 @@ function pathParts(
   { mmPerPx, left, width }: ReturnType<typeof viewOf>,
 ): Drawing {
   if (!path) return NO_PATH;
-  const angle = pathOf(path.posterior, causesOf(setup, measures));
-  const guess = path.slopes.every((slope) => slope.guess);
+  const predicted = predictedPath(path, setup, measures);
+  const { value: angle, guess } = predicted;
   const ball = place.toScreen({ x: 0, y: 0 });
   const y = place.signs.y * STRIP_MM;
   const reach = PATH_PX * mmPerPx;
@@ -319,11 +321,11 @@ function pathParts(
       opacity: '1',
       'data-guess': String(guess),
     },
-    // Across from what is said of the ball.
-    ...label('path-figure', left + width - 10 * mmPerPx, y + (place.signs.y > 0 ? 30 : -21) * mmPerPx, {
+    // Across from what is said of the ball, and a line further on.
+    ...label('path-figure', left + width - 10 * mmPerPx, y + (place.signs.y > 0 ? 48 : -39) * mmPerPx, {
       opacity: '1',
       'text-anchor': 'end',
-      text: `${guess ? 'path ≈' : 'path'} ${pathWords(angle)}`,
+      text: `${pathFigure(predicted)}${path.simulated ? ', simulated' : ''}`,
     }),
   };
 }
@@ -331,7 +333,7 @@ function pathParts(
 /** What a part of the drawing was made from, in order; made again only when one of these changes. */
 type Made = { from: readonly unknown[]; parts: Drawing };
 
-/** Keeps parts that did not change from one move to the next, so that nobody looks at them again. */
+/** Reuses the parts that did not change since the last move, so that the painter can skip them. */
 export interface DrawingMemory {
   fan?: { from: readonly unknown[]; fan: Fan };
   lead?: Made;
@@ -371,12 +373,13 @@ interface Fan {
 
 /**
  * The fan about its own middle: how far the pelvis can go back and through before a leg stops it,
- * and how far it needs to. It changes when a foot is turned, not when one is moved.
+ * and how far it needs to. It changes when a foot is turned or the line of the toes, not when both feet are moved.
  */
 function fanAboutMiddle(
-  { body, leadHeelLift, goal }: Turning,
+  { body, leadHeelLift, goal, ownDifference }: Turning,
   measures: AddressMeasures,
   flaresMeasured: boolean,
+  toeLine: number,
   shoeLength: number,
   place: Projection,
   mmPerPx: number,
@@ -385,6 +388,8 @@ function fanAboutMiddle(
     flare: { lead: measures.leadFlare, trail: measures.trailFlare },
     // The drawing shows the middle; how sure it is stands in the words.
     flareUncertainty: { lead: 0, trail: 0 },
+    toeLine: { value: toeLine, uncertainty: 0 },
+    ownDifference,
     leadHeelLift,
   };
   const radius = shoeLength * FAN_SHARE;
@@ -422,6 +427,9 @@ function fanAboutMiddle(
   return { ends: { back: end('back'), through: end('through') }, parts };
 }
 
+/** The fan is drawn anew for so much of the line, degrees: less of it is not seen. */
+const FAN_LINE_STEP = 0.5;
+
 /** The fan between the heels, and from where each turn ends a line to the heel of the leg that ends it. */
 function fanParts(
   input: DrawingInput,
@@ -434,12 +442,25 @@ function fanParts(
   if (!turning) return NO_FAN;
   const { shoe, lead, trail } = setup.address;
   const flaresMeasured = Boolean(setup.measured.leadFlare && setup.measured.trailFlare);
-  const from = [turning, flaresMeasured, lead.flare, trail.flare, shoe, frame, hand, viewpoint, size];
+  const lineMeasured = uncertaintyOf({ setup, measures }, 'stanceLine') !== null;
+  const toeLine = lineMeasured ? Math.round(measures.toeLine / FAN_LINE_STEP) * FAN_LINE_STEP : 0;
+  const from = [
+    turning,
+    flaresMeasured,
+    toeLine,
+    lead.flare,
+    trail.flare,
+    shoe,
+    frame,
+    hand,
+    viewpoint,
+    size,
+  ];
   const before = memory.fan;
   const same = before?.from.every((value, at) => value === from[at]) ?? false;
   const fan = same
     ? before!.fan
-    : fanAboutMiddle(turning, measures, flaresMeasured, shoe.length, place, mmPerPx);
+    : fanAboutMiddle(turning, measures, flaresMeasured, toeLine, shoe.length, place, mmPerPx);
   memory.fan = { from, fan };
   const middle = place.toScreen({ x: (lead.heel.x + trail.heel.x) / 2, y: (lead.heel.y + trail.heel.y) / 2 });
   const leg = (turn: Turn) => {

@@ -1,8 +1,10 @@
 import type { SignIn } from '@pedastance/contract';
 import { ownerOf, type Identity } from '@pedastance/contract/owner';
 import { create } from 'zustand';
-import { api } from './api';
-import { deviceDatabase } from './database';
+import { api, Refused, type Session } from './api';
+import { deviceDatabase, KEPT_IDENTITY } from './database';
+import { clearAfter, keepDeviceKey } from './sealing';
+import { tellTabs } from './tabs';
 
 /**
  * `expired`: the server no longer knows the session; what is on the device stays open to its
@@ -17,20 +19,45 @@ interface Account {
 
 export const useAccount = create<Account>(() => ({ status: 'starting', identity: null }));
 
-const KEPT_IDENTITY = 'identity';
+/** Whose sign-out has not reached the server yet; until it has, the old session signs nobody in here. */
+const SIGNING_OUT = 'signingOut';
 
 export const currentOwner = (): string | null => {
   const { identity } = useAccount.getState();
   return identity && ownerOf(identity);
 };
 
-async function keep(identity: Identity | null): Promise<void> {
-  const database = await deviceDatabase();
-  if (identity) await database.put('device', identity, KEPT_IDENTITY);
-  else await database.delete('device', KEPT_IDENTITY);
+async function keep({ identity, deviceKey }: Session): Promise<void> {
+  await keepDeviceKey(deviceKey);
+  await (await deviceDatabase()).put('device', identity, KEPT_IDENTITY);
 }
 
 const sameOwner = (a: Identity, b: Identity): boolean => ownerOf(a) === ownerOf(b);
+
+/**
+ * What changes the session takes turns, in all tabs: the answer to a sign-out takes the cookie away, and must
+ * not arrive after the answer to the next sign-in.
+ */
+const inTurn = <Result>(work: () => Promise<Result>): Promise<Result> =>
+  navigator.locks.request('pedastance-session', work) as Promise<Result>;
+
+/** Ends the session on the server where a sign-out is waiting for that. Answers whether none waits any longer. */
+async function endSession(): Promise<boolean> {
+  const database = await deviceDatabase();
+  const leaving = (await database.get('device', SIGNING_OUT)) as string | undefined;
+  if (!leaving) return true;
+  await clearAfter(leaving);
+  try {
+    await api.signOut(leaving);
+  } catch (error) {
+    // Refused: the session has ended already, or is somebody else's, which is as good.
+    if (!(error instanceof Refused)) return false;
+  }
+  await database.delete('device', SIGNING_OUT);
+  return true;
+}
+
+const signedOut = (): void => useAccount.setState({ status: 'signed out', identity: null });
 
 /**
  * Opens with the identity kept on the device at once, and asks the server whether the session
@@ -39,32 +66,55 @@ const sameOwner = (a: Identity, b: Identity): boolean => ownerOf(a) === ownerOf(
 export async function startAccount(): Promise<void> {
   const kept = (await (await deviceDatabase()).get('device', KEPT_IDENTITY)) as Identity | undefined;
   if (kept) useAccount.setState({ status: 'signed in', identity: kept });
+  if (!(await inTurn(endSession))) return signedOut();
   try {
-    const identity = await api.whoAmI();
-    if (!kept && !identity) return useAccount.setState({ status: 'signed out', identity: null });
-    if (!identity || (kept && !sameOwner(kept, identity))) return useAccount.setState({ status: 'expired' });
-    await keep(identity);
-    useAccount.setState({ status: 'signed in', identity });
+    const session = await api.session();
+    if (!kept && !session) return signedOut();
+    if (!session || (kept && !sameOwner(kept, session.identity)))
+      return useAccount.setState({ status: 'expired' });
+    await keep(session);
+    useAccount.setState({ status: 'signed in', identity: session.identity });
   } catch {
-    if (!kept) useAccount.setState({ status: 'signed out', identity: null });
+    if (!kept) signedOut();
   }
 }
 
-/** @throws Refused or ServerAway; nothing has changed then. */
+/** @throws Refused, ServerFailed or ServerAway; nothing has changed then. */
 export async function signIn(body: SignIn): Promise<void> {
-  const identity = await api.signIn(body);
-  await keep(identity);
-  useAccount.setState({ status: 'signed in', identity });
+  const session = await inTurn(async () => {
+    await endSession();
+    return api.signIn(body);
+  });
+  await (await deviceDatabase()).delete('device', SIGNING_OUT);
+  await keep(session);
+  useAccount.setState({ status: 'signed in', identity: session.identity });
+  tellTabs({ kind: 'account' });
 }
 
 export const sessionExpired = (): void => {
   if (useAccount.getState().identity) useAccount.setState({ status: 'expired' });
 };
 
-/** Forgets who is signed in; the session on the server ends when the server can be reached. */
+/**
+ * Signs the coach out on this device at once, in all tabs, and clears it; the session on the server ends
+ * with it, or as soon as the server can be reached.
+ */
 export async function signOut(): Promise<void> {
   const owner = currentOwner();
-  if (owner) await api.signOut(owner).catch(() => undefined);
-  await keep(null);
-  useAccount.setState({ status: 'signed out', identity: null });
+  if (!owner) return;
+  const transaction = (await deviceDatabase()).transaction('device', 'readwrite');
+  void transaction.store.put(owner, SIGNING_OUT);
+  void transaction.store.delete(KEPT_IDENTITY);
+  await transaction.done;
+  signedOut();
+  tellTabs({ kind: 'account' });
+  await inTurn(endSession);
+}
+
+/** Follows what another tab did: a sign-out there is one here, and so is a sign-in. */
+export async function followOtherTab(): Promise<void> {
+  const kept = (await (await deviceDatabase()).get('device', KEPT_IDENTITY)) as Identity | undefined;
+  useAccount.setState(
+    kept ? { status: 'signed in', identity: kept } : { status: 'signed out', identity: null },
+  );
 }

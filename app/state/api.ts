@@ -1,10 +1,19 @@
 import type { LogEntry, NewBuild, NewScreen, Problem, SignIn, StandIn, Student } from '@pedastance/contract';
 import { OWNER_HEADER, type Identity } from '@pedastance/contract/owner';
+import { CONTRACT_HEADER, LANDED_HEADER } from '@pedastance/contract/wire';
 import type { HouseMethod } from '@pedastance/core/method';
-import { ROUTES, type Writing } from './queuedWrite';
+import { ROUTES, type SentBody, type Writing } from './queuedWrite';
 
 /** The server did not answer, or could not just now: keep everything and try again. */
-export class ServerAway extends Error {}
+export class ServerAway extends Error {
+  constructor(
+    message: string,
+    /** What the server itself says of it, where it answered. */
+    readonly reason: string | null = null,
+  ) {
+    super(message);
+  }
+}
 
 /** The server answered, and refused. */
 export class Refused extends Error {
@@ -13,13 +22,35 @@ export class Refused extends Error {
   }
 }
 
-const TIMEOUT_MS = 15_000;
-const AWAY_FROM_STATUS = 500;
+/** The server answered that it failed, at this request and not at all requests. */
+export class ServerFailed extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.title);
+  }
+}
 
-async function ask(method: string, path: string, owner: string | null, body?: unknown): Promise<Response> {
-  let response: Response;
+/** Long enough for a large answer over a slow line; the body has to be read within it too. */
+const TIMEOUT_MS = 45_000;
+/** A gateway without its server, a server without its database, or one too busy (RFC 9110, section 15.6). */
+const AWAY = [502, 503, 504];
+
+interface Answer {
+  value: unknown;
+  landed: string | null;
+}
+
+/** A whole answer, or null where it is not from this product's server: a hotspot answers any address itself. */
+async function wholeAnswer(response: Response): Promise<(Answer & { status: number }) | null> {
+  if (!response.headers.get(CONTRACT_HEADER)) return null;
+  const text = await response.text();
+  const value = text === '' ? null : (JSON.parse(text) as unknown);
+  return { status: response.status, value, landed: response.headers.get(LANDED_HEADER) };
+}
+
+/** Sends a request and reads the whole answer; whatever goes wrong on the way is the server being away. */
+async function exchange(method: string, path: string, owner: string | null, body?: unknown) {
   try {
-    response = await fetch(path, {
+    const response = await fetch(path, {
       method,
       credentials: 'same-origin',
       signal: AbortSignal.timeout(TIMEOUT_MS),
@@ -30,33 +61,73 @@ async function ask(method: string, path: string, owner: string | null, body?: un
       },
       ...(body !== undefined && { body: JSON.stringify(body) }),
     });
+    return await wholeAnswer(response);
   } catch (error) {
     throw new ServerAway((error as Error).message);
   }
-  if (response.ok) return response;
-  const problem = (await response.json().catch(() => null)) as Problem | null;
-  if (!problem || response.status >= AWAY_FROM_STATUS) throw new ServerAway(`status ${response.status}`);
-  throw new Refused(problem);
 }
 
-const read = async <Answer>(path: string, owner: string | null): Promise<Answer> =>
-  (await ask('GET', path, owner)).json() as Promise<Answer>;
+async function ask(method: string, path: string, owner: string | null, body?: unknown): Promise<Answer> {
+  const answer = await exchange(method, path, owner, body);
+  if (!answer) throw new ServerAway('the answer is not from this server');
+  if (answer.status < 300) return answer;
+  const problem = answer.value as Problem;
+  if (AWAY.includes(answer.status)) {
+    const { title, detail } = problem;
+    throw new ServerAway(`status ${answer.status}`, `${title}. ${detail}`.trim());
+  }
+  throw answer.status >= 500 ? new ServerFailed(problem) : new Refused(problem);
+}
+
+const read = async <Value>(path: string, owner: string | null): Promise<Value> =>
+  (await ask('GET', path, owner)).value as Value;
+
+/** Who is signed in, with the key that seals what a sign-out leaves on the device. */
+export interface Session {
+  identity: Identity;
+  /** 256 bits, base64. */
+  deviceKey: string;
+}
+
+export interface Changes {
+  students: Student[];
+  methods: HouseMethod[];
+  more: boolean;
+  /** The place that all of this goes up to. */
+  through: string;
+}
+
+export interface StudentPage {
+  student: Student;
+  builds: NewBuild[];
+  screens: NewScreen[];
+  entries: LogEntry[];
+  /** The places of the first and the last of these entries; null where there is none. */
+  first: string | null;
+  last: string | null;
+  more: boolean;
+}
 
 export const api = {
-  whoAmI: () => read<Identity | null>('/api/session', null),
-  signIn: async (body: SignIn) => (await ask('POST', '/api/session', null, body)).json() as Promise<Identity>,
+  session: () => read<Session | null>('/api/session', null),
+  signIn: async (body: SignIn) => (await ask('POST', '/api/session', null, body)).value as Session,
   signOut: (owner: string) => ask('DELETE', '/api/session', owner),
-  students: (owner: string) => read<Student[]>('/api/students', owner),
-  student: (owner: string, id: string) =>
-    read<{ student: Student; builds: NewBuild[]; screens: NewScreen[]; entries: LogEntry[] }>(
-      `/api/students/${id}`,
-      owner,
-    ),
-  methods: (owner: string) => read<HouseMethod[]>('/api/methods', owner),
+  /** What changed since a place, or without one what changed last. */
+  changes: (owner: string, after: string | null) =>
+    read<Changes>(`/api/changes${after === null ? '' : `?after=${after}`}`, owner),
+  search: (owner: string, words: string) =>
+    read<{ students: Student[]; more: boolean }>(`/api/students?search=${encodeURIComponent(words)}`, owner),
+  /** A student with a page of the log: the newest entries, or those after or before a place. */
+  student: (owner: string, id: string, part: { after: string } | { before: string } | null) =>
+    read<StudentPage>(`/api/students/${id}${part ? `?${new URLSearchParams(part).toString()}` : ''}`, owner),
+  versions: (owner: string, methodId: string) => read<HouseMethod[]>(`/api/methods/${methodId}`, owner),
   simulateShots: (owner: string, body: StandIn) => ask('POST', '/api/stand-in', owner, body),
-  write: async (owner: string, { route, body }: Writing) => {
+  /** Sends a write as it was queued. @throws ServerAway also when the answer is not to this write */
+  write: async (owner: string, route: Writing['route'], body: SentBody) => {
     const { method, path } = ROUTES[route];
-    return (await ask(method, path, owner, body)).json() as Promise<unknown>;
+    const { value, landed } = await ask(method, path, owner, body);
+    if (landed !== body.id) throw new ServerAway('the answer is to another request');
+    return value;
   },
 };
 

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { currentOwner } from './account';
-import { deviceDatabase, ownedBy } from './database';
+import { deviceDatabase, NotTheOwner, ownedBy, wordsOfFullDevice, writeFor } from './database';
+import { tellTabs } from './tabs';
 import type { LessonDraft } from '../domain/lessonDraft';
 
 interface Drafts {
@@ -26,15 +27,22 @@ export async function keepDraft(owner: string, draft: LessonDraft): Promise<void
     useDrafts.setState((state) => ({ drafts: { ...state.drafts, [draft.id]: draft } }));
   }
   try {
-    await (await deviceDatabase()).put('drafts', { owner, id: draft.id, value: draft });
+    await writeFor(owner, ['drafts'], (transaction) =>
+      transaction.objectStore('drafts').put({ owner, id: draft.id, value: draft }),
+    );
     if (useDrafts.getState().notKept) useDrafts.setState({ notKept: null });
+    tellTabs({ kind: 'draft', owner, id: draft.id });
   } catch (error) {
-    useDrafts.setState({ notKept: (error as Error).message });
+    if (!(error instanceof NotTheOwner)) useDrafts.setState({ notKept: wordsOfFullDevice(error) });
   }
 }
 
+/** A lesson in progress as the device has it, which another tab may have changed. */
+export const keptDraft = async (owner: string, id: string): Promise<LessonDraft | undefined> =>
+  (await (await deviceDatabase()).get('drafts', [owner, id]))?.value;
+
 export async function removeDraft(owner: string, id: string): Promise<void> {
-  await (await deviceDatabase()).delete('drafts', [owner, id]);
+  await writeFor(owner, ['drafts'], (transaction) => transaction.objectStore('drafts').delete([owner, id]));
   useDrafts.setState((state) => {
     const { [id]: _gone, ...rest } = state.drafts;
     return { drafts: rest };

@@ -24,7 +24,7 @@ import {
 import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
 import { frameFor, needsNewFrame, type Frame } from '../plan/frame';
-import { keepDraft } from './drafts';
+import { keepDraft, keptDraft, useDrafts } from './drafts';
 import { type LessonDraft, anyMeasured } from '../domain/lessonDraft';
 import { measuredOf } from '../domain/measured';
 
@@ -92,11 +92,39 @@ export async function keepNow(): Promise<void> {
 lesson.subscribe((state, before) => {
   if (!state.draft || state.draft === before.draft || state.draft.id !== before.draft?.id || state.dragging)
     return;
+  // What another tab has saved is saved.
+  if (useDrafts.getState().drafts[state.draft.id] === state.draft) return;
   clearTimeout(keeping);
   keeping = setTimeout(() => void keepNow(), KEEP_AFTER_MS);
 });
 
-/** Keeps what has not been kept when the page is about to go away. */
+/**
+ * Changes the draft together with records that go out, all in one transaction of the device, or not at all.
+ * @param keep - writes both; where it throws nothing has changed
+ */
+export async function changeDraftWith(
+  change: Partial<LessonDraft>,
+  keep: (draft: { before: LessonDraft; after: LessonDraft }) => Promise<void>,
+): Promise<void> {
+  const before = lesson.getState().draft;
+  if (!before) return;
+  // A save that was about to go would put the older lesson over the newer one.
+  clearTimeout(keeping);
+  keeping = undefined;
+  await keep({ before, after: { ...before, ...change, updatedAt: new Date().toISOString() } });
+  changeDraft(change);
+}
+
+/** Shows a lesson as another tab has changed it, where it is open here and the coach is working there. */
+export async function showDraftOfOtherTab(owner: string, id: string): Promise<void> {
+  const kept = await keptDraft(owner, id);
+  if (kept) useDrafts.setState((state) => ({ drafts: { ...state.drafts, [id]: kept } }));
+  const { draft, dragging } = lesson.getState();
+  if (!kept || draft?.id !== id || dragging || document.hasFocus()) return;
+  if (kept.updatedAt > draft.updatedAt) openLesson(owner, kept);
+}
+
+/** Saves the draft when the page is about to go away. */
 export function keepBeforeLeaving(): void {
   if (keeping) void keepNow();
 }
@@ -196,7 +224,7 @@ export function undo(): void {
   reframe();
 }
 
-/** Puts a setup where the standing says. */
+/** Puts a setup in the draft, as today's or as the agreed one. */
 function place(setup: Setup): void {
   const { standing } = lesson.getState();
   changeDraft(standing === 'agreed' ? { agreed: setup } : { setup });
@@ -272,7 +300,7 @@ export function endDrag(): void {
 
 export const flareFoot = (foot: FootName, flare: number): void => placeFigure(`${foot}Flare`, flare, 'drag');
 
-/** What a shoe that is dragged says: a trail shoe where it stands to the lead one, a lead shoe to both. */
+/** The figures that dragging a shoe measures: a trail shoe those of itself against the lead one, a lead shoe those of both. */
 const DRAGGED: Record<FootName, readonly FeetFigure[]> = {
   trail: ['stanceWidth', 'setback'],
   lead: ['stanceWidth', 'setback', 'ballAlong', 'ballOut'],

@@ -1,7 +1,7 @@
 import type { MethodContents } from '@pedastance/core/method';
 import { create } from 'zustand';
 import { currentOwner } from './account';
-import { deviceDatabase } from './database';
+import { deviceDatabase, methodDraftsKey, writeFor } from './database';
 
 /** A method that is being written, kept on the device until it is saved or given up. */
 export interface MethodDraft {
@@ -15,10 +15,8 @@ type Drafts = Record<string, MethodDraft>;
 
 export const useMethodDrafts = create<{ drafts: Drafts }>(() => ({ drafts: {} }));
 
-const keyOf = (owner: string): string => `method drafts of ${owner}`;
-
 export async function openMethodDrafts(owner: string): Promise<void> {
-  const kept = (await (await deviceDatabase()).get('device', keyOf(owner))) as Drafts | undefined;
+  const kept = (await (await deviceDatabase()).get('device', methodDraftsKey(owner))) as Drafts | undefined;
   if (currentOwner() === owner) useMethodDrafts.setState({ drafts: kept ?? {} });
 }
 
@@ -27,7 +25,10 @@ export const closeMethodDrafts = (): void => useMethodDrafts.setState({ drafts: 
 function keep(drafts: Drafts): void {
   const owner = currentOwner();
   useMethodDrafts.setState({ drafts });
-  if (owner) void deviceDatabase().then((database) => database.put('device', drafts, keyOf(owner)));
+  if (!owner) return;
+  void writeFor(owner, [], (transaction) =>
+    transaction.objectStore('device').put(drafts, methodDraftsKey(owner)),
+  ).catch(() => undefined);
 }
 
 export const keepMethodDraft = (id: string, draft: MethodDraft): void =>

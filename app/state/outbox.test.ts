@@ -1,7 +1,23 @@
-import type { Identity } from '@pedastance/contract';
-import { useAccount } from './account';
-import { deviceDatabase } from './database';
-import { closeOutbox, discardWrite, openOutbox, post, sendQueue, useOutbox, type Post } from './outbox';
+import type { Identity, Student } from '@pedastance/contract';
+import type { LessonDraft } from '../domain/lessonDraft';
+import { signIn, signOut, startAccount, useAccount } from './account';
+import { deviceDatabase, KEPT_IDENTITY, NotTheOwner, writeFor } from './database';
+import { useDrafts } from './drafts';
+import { answering } from '../test/answering';
+import {
+  ChangedElsewhere,
+  closeOutbox,
+  discardWrite,
+  NotKept,
+  openOutbox,
+  post,
+  putOver,
+  sendQueue,
+  useOutbox,
+  type Post,
+} from './outbox';
+import { MOST_FAILURES } from './queuedWrite';
+import { keepDeviceKey, openSealed } from './sealing';
 import { closeRecords, openRecords, useRecords } from './records';
 
 const identity = (name: string): Identity => ({
@@ -18,8 +34,8 @@ interface Sent {
   body: { id: string };
 }
 
-/** A server that answers as told: with a status, or not at all. */
-function serverAnswering(decide: (sent: Sent) => number | 'away') {
+/** A server that answers as told: with a status, something else's answer, or not at all. */
+function serverAnswering(decide: (sent: Sent) => number | 'away' | Response) {
   const sent: Sent[] = [];
   globalThis.fetch = (async (path: string, request: RequestInit) => {
     const headers = request.headers as Record<string, string>;
@@ -31,9 +47,9 @@ function serverAnswering(decide: (sent: Sent) => number | 'away') {
     sent.push(queued);
     const status = decide(queued);
     if (status === 'away') throw new TypeError('Failed to fetch');
+    if (typeof status !== 'number') return status;
     const problem = { type: '', title: 'Refused', status, detail: 'name: expected more, found less.' };
-    const answer = { ok: status < 400, status, json: async () => (status < 400 ? queued.body : problem) };
-    return answer as Response;
+    return answering(status < 400 ? queued.body : problem, status, queued.body?.id);
   }) as typeof fetch;
   return sent;
 }
@@ -44,16 +60,28 @@ const lesson = (id: string, studentId = 'student'): Post => ({
   writing: { route: 'lesson', body: { id, studentId, startedAt: '2026-05-01T10:00:00Z' } },
 });
 
-const settle = () => new Promise((resolve) => setTimeout(resolve, 50));
+/** Waits until nothing is being sent any more, for two seconds at most. */
+async function settle(): Promise<void> {
+  const until = Date.now() + 2000;
+  do await new Promise((resolve) => setTimeout(resolve, 50));
+  while (useOutbox.getState().sending && Date.now() < until);
+}
 
 beforeAll(() => {
   globalThis.AbortSignal.timeout ??= () => new AbortController().signal;
 });
 
+const asCoach = async (name: string) => {
+  useAccount.setState({ status: 'signed in', identity: identity(name) });
+  await (await deviceDatabase()).put('device', identity(name), KEPT_IDENTITY);
+};
+
 beforeEach(async () => {
   const database = await deviceDatabase();
-  await database.clear('outbox');
-  useAccount.setState({ status: 'signed in', identity: identity('ada') });
+  for (const store of ['outbox', 'entries', 'students', 'drafts', 'sealed'] as const)
+    await database.clear(store);
+  useDrafts.setState({ notKept: null });
+  await asCoach('ada');
   await openRecords(OWNER);
   await openOutbox(OWNER);
 });
@@ -127,7 +155,7 @@ test('another coach sees none of it and sends none of it', async () => {
   await post([lesson('one')]);
   await settle();
   closeOutbox();
-  useAccount.setState({ status: 'signed in', identity: identity('bo') });
+  await asCoach('bo');
   await openOutbox('academy-bo:bo');
   expect(useOutbox.getState().queue).toEqual([]);
   const sent = serverAnswering(() => 201);
@@ -137,4 +165,285 @@ test('another coach sees none of it and sends none of it', async () => {
   expect(away).toHaveLength(1);
   const kept = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', OWNER);
   expect(kept).toHaveLength(1);
+});
+
+describe('what would stop the outbox', () => {
+  const ids = () => useOutbox.getState().queue.map(({ writing }) => writing.body.id);
+
+  test('a write the server fails at is set aside after a few tries, and holds back its own student alone', async () => {
+    const sent = serverAnswering(({ body }) => (body.id === 'poison' ? 500 : 201));
+    await post([lesson('poison', 'a'), lesson('after', 'a'), lesson('other', 'b')]);
+    await settle();
+    expect(ids()).toEqual(['poison', 'after']);
+    expect(useOutbox.getState().queue[0]!.refusal).toBeNull();
+    for (let round = 1; round < MOST_FAILURES; round += 1) await sendQueue();
+    expect(sent.filter(({ body }) => body.id === 'poison')).toHaveLength(MOST_FAILURES);
+    expect(useOutbox.getState().queue[0]!.refusal).toMatchObject({ status: 500, title: 'Refused' });
+    await sendQueue();
+    expect(sent.filter(({ body }) => body.id === 'poison')).toHaveLength(MOST_FAILURES);
+    await discardWrite(useOutbox.getState().queue[0]!);
+    await settle();
+    expect(ids()).toEqual([]);
+  });
+
+  test.each([502, 503, 504])(
+    '%i is the server being away: all of it stays, and nothing is set aside',
+    async (status) => {
+      serverAnswering(() => status);
+      await post([lesson('one')]);
+      for (let round = 0; round < MOST_FAILURES + 1; round += 1) await sendQueue();
+      expect(useOutbox.getState().queue.map(({ refusal }) => refusal)).toEqual([null]);
+      expect(useRecords.getState()).toMatchObject({
+        serverAway: true,
+        awayReason: expect.stringContaining('Refused'),
+      });
+    },
+  );
+
+  const elsewhere = (value: object | string): Response =>
+    ({
+      ok: true,
+      status: 200,
+      headers: { get: () => null },
+      text: async () => JSON.stringify(value),
+    }) as unknown as Response;
+  const cutOff = (): Response =>
+    ({
+      ...answering({}, 201, 'one'),
+      text: () => Promise.reject(new TypeError('network error')),
+    }) as unknown as Response;
+
+  test.each([
+    ['a sign-in page of a hotspot', () => elsewhere('<html>Welcome</html>')],
+    ['JSON of somebody else’s', () => elsewhere({ id: 'one' })],
+    ['an answer to another write', () => answering({ id: 'two' }, 201, 'two')],
+    ['an answer cut off in its body', cutOff],
+  ])('%s removes nothing, and the write goes out later', async (_name, strange) => {
+    let away = true;
+    serverAnswering(() => (away ? strange() : 201));
+    await post([lesson('one')]);
+    await settle();
+    expect(ids()).toEqual(['one']);
+    expect(useOutbox.getState().sending).toBe(false);
+    expect(useRecords.getState().serverAway).toBe(true);
+    away = false;
+    await sendQueue();
+    expect(ids()).toEqual([]);
+  });
+});
+
+describe('edits of one student made offline', () => {
+  const student: Student = {
+    id: 'student',
+    name: 'First',
+    hand: 'right',
+    birthYear: 1980,
+    bornOn: null,
+    cautions: '',
+    facts: [],
+    version: 1,
+    madeAt: '2026-05-01T10:00:00Z',
+    updatedAt: '2026-05-01T10:00:00Z',
+    build: null,
+    lastEntryAt: null,
+  };
+  const edit = (id: string, name: string, version: number): Post => ({
+    subjectId: 'student',
+    label: name,
+    writing: {
+      route: 'student edit',
+      body: {
+        id,
+        studentId: 'student',
+        version,
+        name,
+        hand: 'right',
+        birthYear: 1980,
+        bornOn: null,
+        cautions: '',
+        facts: [],
+        madeAt: student.madeAt,
+      },
+    },
+  });
+  /** A server that keeps the student and refuses an edit from another version. */
+  function keepingServer() {
+    let kept = student;
+    const versions: number[] = [];
+    globalThis.fetch = (async (_path: string, { body }: RequestInit) => {
+      const { id, name, version } = JSON.parse(body as string) as {
+        id: string;
+        name: string;
+        version: number;
+      };
+      versions.push(version);
+      const problem = {
+        type: 'about:pedastance/stale',
+        title: 'Stale',
+        status: 409,
+        detail: '',
+        current: kept,
+      };
+      if (version !== kept.version) return answering(problem, 409);
+      kept = { ...kept, name, version: version + 1 };
+      return answering(kept, 201, id);
+    }) as typeof fetch;
+    return {
+      versions,
+      now: () => kept,
+      edited: (name: string) => (kept = { ...kept, name, version: kept.version + 1 }),
+    };
+  }
+
+  beforeEach(() => useRecords.setState({ students: { student } }));
+  const shown = () => useRecords.getState().students.student!.name;
+
+  test('go out as one chain; the answer to the first leaves the others shown', async () => {
+    serverAnswering(() => 'away');
+    await post([edit('1', 'Second', 1)]);
+    await post([edit('2', 'Third', 2)]);
+    await post([edit('3', 'Fourth', 3)]);
+    expect(shown()).toBe('Fourth');
+    const server = keepingServer();
+    const names = new Set<string>();
+    const stop = useRecords.subscribe(() => names.add(shown()));
+    await sendQueue();
+    stop();
+    expect([...names]).toEqual(['Fourth']);
+    expect(server.versions).toEqual([1, 2, 3]);
+    expect(server.now()).toMatchObject({ name: 'Fourth', version: 4 });
+    expect(useOutbox.getState().queue).toEqual([]);
+  });
+
+  test('one thrown away, or put over a colleague’s: those made after it follow on', async () => {
+    serverAnswering(() => 'away');
+    await post([edit('1', 'Second', 1), edit('2', 'Third', 2), edit('3', 'Fourth', 3)]);
+    const server = keepingServer();
+    server.edited('A colleague’s');
+    await sendQueue();
+    expect(useOutbox.getState().queue[0]!.refusal?.status).toBe(409);
+    await putOver(useOutbox.getState().queue[0]!, 2);
+    await settle();
+    expect(server.now()).toMatchObject({ name: 'Fourth', version: 5 });
+    expect(useOutbox.getState().queue).toEqual([]);
+  });
+});
+
+test('a record made on another contract version is sent as it was made', async () => {
+  const body = {
+    id: 'old',
+    lessonId: 'lesson',
+    madeAt: '2026-05-01T10:00:00Z',
+    replaces: null,
+    kind: 'change',
+  };
+  const queued = { owner: OWNER, subjectId: 'a', label: '', refusal: null, contract: 1 };
+  await (await deviceDatabase()).add('outbox', { ...queued, writing: { route: 'entry', body } } as never);
+  const sent = serverAnswering(() => 201);
+  await openOutbox(OWNER);
+  expect(useOutbox.getState().queue[0]!.writing.body).toMatchObject({ shoulderGoal: 90 });
+  await sendQueue();
+  expect(sent[0]!.body).toEqual({ ...body, contract: 1 });
+});
+
+describe('two tabs', () => {
+  test('the same shot heard twice is one record, queued or landed', async () => {
+    serverAnswering(() => 'away');
+    await post([lesson('one')]);
+    await post([
+      {
+        ...lesson('one'),
+        writing: { route: 'lesson', body: { id: 'one', studentId: 's', startedAt: 'later' } },
+      },
+    ]);
+    const queue = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', OWNER);
+    expect(queue.map(({ writing }) => (writing.body as { startedAt: string }).startedAt)).toEqual([
+      '2026-05-01T10:00:00Z',
+    ]);
+  });
+
+  test('a lesson that another tab recorded is not recorded again, and nothing is written', async () => {
+    serverAnswering(() => 'away');
+    const draft = (recorded: number) =>
+      ({ id: 'draft', recorded: Array(recorded).fill({}) }) as unknown as LessonDraft;
+    await (await deviceDatabase()).put('drafts', { owner: OWNER, id: 'draft', value: draft(1) });
+    await expect(post([lesson('one')], { before: draft(0), after: draft(1) })).rejects.toThrow(
+      ChangedElsewhere,
+    );
+    expect(await (await deviceDatabase()).count('outbox')).toBe(0);
+  });
+});
+
+test('a full device says so, and neither the records nor the lesson are half written', async () => {
+  serverAnswering(() => 'away');
+  const original = IDBObjectStore.prototype.put;
+  IDBObjectStore.prototype.put = function full(this: IDBObjectStore, ...given: Parameters<typeof original>) {
+    if (this.name === 'drafts') throw new DOMException('full', 'QuotaExceededError');
+    return original.apply(this, given);
+  };
+  const draft = { id: 'draft', recorded: [] } as unknown as LessonDraft;
+  try {
+    await expect(post([lesson('one')], { before: draft, after: draft })).rejects.toThrow(NotKept);
+  } finally {
+    IDBObjectStore.prototype.put = original;
+  }
+  expect(await (await deviceDatabase()).count('outbox')).toBe(0);
+  expect(useDrafts.getState().notKept).toContain('no room left');
+});
+
+describe('signing out', () => {
+  const KEY = btoa(String.fromCharCode(...new Uint8Array(32).fill(9)));
+  const raw = async (): Promise<string> => {
+    const database = await deviceDatabase();
+    const stores = [
+      'device',
+      'outbox',
+      'drafts',
+      'students',
+      'builds',
+      'screens',
+      'entries',
+      'methods',
+    ] as const;
+    const rows = await Promise.all(stores.map((store) => database.getAll(store as 'device')));
+    return JSON.stringify(rows);
+  };
+
+  test('with no signal is not undone by the next opening, leaves nothing readable, and loses nothing', async () => {
+    let signedIn = true;
+    let away = true;
+    globalThis.fetch = (async (path: string, { method }: RequestInit) => {
+      if (away) throw new TypeError('Failed to fetch');
+      if (method === 'DELETE') signedIn = false;
+      if (method === 'POST') signedIn = true;
+      const session = { identity: identity('ada'), deviceKey: KEY };
+      return answering(path === '/api/session' && signedIn ? session : null);
+    }) as typeof fetch;
+    await keepDeviceKey(KEY);
+    const database = await deviceDatabase();
+    await post([lesson('secret lesson')]);
+    await database.put('students', { owner: OWNER, id: 's', value: { cautions: 'secret back' } as never });
+    await signOut();
+    expect(useAccount.getState().status).toBe('signed out');
+    expect(await raw()).not.toContain('secret');
+    // A refresh that was on its way writes nothing back.
+    await expect(writeFor(OWNER, ['students'], async () => undefined)).rejects.toThrow(NotTheOwner);
+    // Opened again, still with no signal, and then with one: the session ends first.
+    await startAccount();
+    expect(useAccount.getState().status).toBe('signed out');
+    away = false;
+    await startAccount();
+    expect([useAccount.getState().status, signedIn]).toEqual(['signed out', false]);
+    // Another coach's key opens nothing; the owner's next sign-in opens all.
+    await asCoach('bo');
+    await keepDeviceKey(btoa('x'.repeat(32)));
+    await openSealed('academy-bo:bo');
+    await openSealed(OWNER);
+    expect(await raw()).not.toContain('secret');
+    await signIn({ email: '', password: '' });
+    await openSealed(OWNER);
+    const [back] = await database.getAllFromIndex('outbox', 'byOwner', OWNER);
+    expect(back!.writing.body.id).toBe('secret lesson');
+    expect(await database.count('sealed')).toBe(0);
+  });
 });

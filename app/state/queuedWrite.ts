@@ -8,6 +8,7 @@ import type {
   Problem,
   StudentEdit,
 } from '@pedastance/contract';
+import { upgradedBody } from '@pedastance/contract/earlier';
 
 /** What can be sent: each write with where it goes. */
 export type Writing =
@@ -29,9 +30,16 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   entry: { method: 'POST', path: '/api/entries' },
 };
 
+/** A body as it is sent: with the contract version it was made for. */
+export type SentBody = Writing['body'] & { contract: number };
+
 /** A write waiting in the outbox, in the order it was made. */
 export interface QueuedWrite {
   sequence?: number;
+  /** The contract version its body was made for; the body is kept and sent as it was made. */
+  contract: number;
+  /** How often the server failed at it; after a few times it waits for the coach. */
+  failures?: number;
   owner: string;
   /** Whose it is: a student, or the house method it is a version of. */
   subjectId: string;
@@ -41,6 +49,18 @@ export interface QueuedWrite {
   /** Why the server refused it; a refused write waits for the coach. */
   refusal: Problem | null;
 }
+
+/** The server is asked this often before a write it fails at is set aside. */
+export const MOST_FAILURES = 3;
+
+/** A queued write with its body in today's shape, to be shown and looked into. */
+export const inTodaysShape = (queued: QueuedWrite): QueuedWrite => ({
+  ...queued,
+  writing: {
+    ...queued.writing,
+    body: upgradedBody(queued.writing.route, queued.contract, queued.writing.body),
+  } as Writing,
+});
 
 /** What a queued write depends on, and has to land first: its own subject, and the method it was read with. */
 export function dependsOn({ subjectId, writing }: QueuedWrite): string[] {

@@ -1,9 +1,18 @@
-import type { NewBuild, NewStudent, Student } from '@pedastance/contract';
+import type { LogEntry, NewBuild, NewStudent, Student } from '@pedastance/contract';
 import { build as figures } from '../../core/test/example';
 import { useAccount } from './account';
-import { deviceDatabase } from './database';
+import { deviceDatabase, KEPT_IDENTITY } from './database';
+import { answering } from '../test/answering';
 import { closeOutbox, openOutbox, post } from './outbox';
-import { closeRecords, openRecords, refreshStudents, useRecords } from './records';
+import {
+  closeRecords,
+  openRecords,
+  openStudent,
+  refreshStudent,
+  refreshStudents,
+  searchStudents,
+  useRecords,
+} from './records';
 
 const OWNER = 'academy:ada';
 const identity = { academyId: 'academy', academyName: '', instructorId: 'ada', instructorName: '' };
@@ -14,7 +23,9 @@ const student: NewStudent = {
   name: 'Marl Testwick',
   hand: 'left',
   birthYear: 1980,
+  bornOn: null,
   cautions: '',
+  facts: [],
 };
 const build: NewBuild = {
   id: 'build',
@@ -39,14 +50,12 @@ function slowList(list: Student[]) {
   let letOut: () => void = () => undefined;
   const waiting = new Promise<void>((resolve) => (letOut = resolve));
   globalThis.fetch = (async (path: string, { method, body }: RequestInit) => {
-    const answer = (value: unknown) => ({ ok: true, status: 200, json: async () => value }) as Response;
     if (method === 'GET') {
-      if (path === '/api/methods') return answer([]);
       await waiting;
-      return answer(list);
+      return answering({ students: list, methods: [], more: false, through: '7' });
     }
     const written = JSON.parse(body as string);
-    return answer(path === '/api/students' ? landedStudent(written) : written);
+    return answering(path === '/api/students' ? landedStudent(written) : written, 201, written.id);
   }) as typeof fetch;
   return letOut;
 }
@@ -58,8 +67,10 @@ beforeAll(() => {
 });
 beforeEach(async () => {
   const database = await deviceDatabase();
-  for (const store of ['outbox', 'students', 'builds'] as const) await database.clear(store);
+  for (const store of ['device', 'outbox', 'students', 'builds', 'entries'] as const)
+    await database.clear(store);
   useAccount.setState({ status: 'signed in', identity });
+  await database.put('device', identity, KEPT_IDENTITY);
   await openRecords(OWNER);
   await openOutbox(OWNER);
 });
@@ -107,4 +118,71 @@ test('a list with an older version of a student does not undo a newer one', asyn
   letOut();
   await refreshed;
   expect(useRecords.getState().students.student!.name).toBe('After');
+});
+
+describe('a large academy', () => {
+  const many = (count: number): Student[] =>
+    Array.from({ length: count }, (_, at) => landedStudent({ id: `s${at}`, name: `Student ${at}` }));
+  const entry = (id: string): LogEntry =>
+    ({ id, studentId: 's0', kind: 'change', madeAt: student.madeAt, receivedAt: '' }) as unknown as LogEntry;
+
+  /** A server with more students than a device keeps unasked, and a log of three pages. */
+  function largeServer() {
+    const paths: string[] = [];
+    const log = (entries: string[], first: string | null, more: boolean) => ({
+      student: many(1)[0],
+      builds: [],
+      screens: [],
+      entries: entries.map(entry),
+      first,
+      last: entries.length > 0 ? '9' : null,
+      more,
+    });
+    const answers: Record<string, unknown> = {
+      '/api/changes': { students: many(3), methods: [], more: true, through: '5' },
+      '/api/changes?after=5': { students: [], methods: [], more: false, through: '5' },
+      '/api/students?search=tam': { students: [landedStudent({ id: 'tam', name: 'Tam' })], more: false },
+      '/api/students/s0': log(['e3'], '3', true),
+      '/api/students/s0?before=3': log(['e2'], '2', true),
+      '/api/students/s0?before=2': log(['e1'], '1', false),
+      '/api/students/s0?after=9': log([], null, false),
+    };
+    globalThis.fetch = (async (path: string) => {
+      paths.push(path);
+      return answering(answers[path] ?? null, answers[path] ? 200 : 404);
+    }) as typeof fetch;
+    return paths;
+  }
+
+  test('keeps the newest, follows what changes, and finds the others by search', async () => {
+    const paths = largeServer();
+    await refreshStudents(OWNER);
+    await refreshStudents(OWNER);
+    expect(paths).toEqual(['/api/changes', '/api/changes?after=5']);
+    expect(useRecords.getState().complete).toBe(false);
+    await searchStudents(OWNER, 'tam');
+    closeRecords();
+    await openRecords(OWNER);
+    expect(Object.keys(useRecords.getState().students).sort()).toEqual(['s0', 's1', 's2', 'tam']);
+    expect(useRecords.getState().complete).toBe(false);
+  });
+
+  test('a long log comes page by page, once, and of it only what is new after that', async () => {
+    const paths = largeServer();
+    await openStudent(OWNER, 's0');
+    expect(Object.keys(useRecords.getState().entries).sort()).toEqual(['e1', 'e2', 'e3']);
+    await refreshStudent(OWNER, 's0');
+    expect(paths).toEqual([
+      '/api/students/s0',
+      '/api/students/s0?before=3',
+      '/api/students/s0?before=2',
+      '/api/students/s0?after=9',
+    ]);
+    // Only what is looked at is read from the device.
+    closeRecords();
+    await openRecords(OWNER);
+    expect(useRecords.getState().entries).toEqual({});
+    await openStudent(OWNER, 's0');
+    expect(Object.keys(useRecords.getState().entries)).toHaveLength(3);
+  });
 });

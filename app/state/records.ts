@@ -1,10 +1,19 @@
 import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core/method';
+import { personAfter } from '@pedastance/contract/earlier';
 import { create } from 'zustand';
 import { sessionExpired } from './account';
-import { api, isSignedOut, ServerAway } from './api';
-import { COPIES, deviceDatabase, ownedBy } from './database';
-import type { QueuedWrite, Writing } from './queuedWrite';
+import { api, isSignedOut, Refused, ServerAway, ServerFailed, type Changes, type StudentPage } from './api';
+import {
+  changesKey,
+  deviceDatabase,
+  logKeyStart,
+  NotTheOwner,
+  ownedBy,
+  writeFor,
+  type OwnedTransaction,
+} from './database';
+import { inTodaysShape, type QueuedWrite, type Writing } from './queuedWrite';
 
 /** What the device knows of one coach's academy; the server's copy and what waits to be sent. */
 interface Records {
@@ -14,8 +23,14 @@ interface Records {
   builds: Record<string, NewBuild>;
   screens: Record<string, NewScreen>;
   entries: Record<string, LogEntry>;
-  /** Whether the server answered when last asked. */
+  /** Students whose builds, screens and entries are here; of the others only the student and the newest build. */
+  opened: Record<string, true>;
+  /** Whether all of the academy's students are on this device; of a large academy only the newest are. */
+  complete: boolean;
+  /** Whether the server was away when last asked. */
   serverAway: boolean;
+  /** What the server itself said of that, where it said anything. */
+  awayReason: string | null;
   loaded: boolean;
 }
 
@@ -25,7 +40,10 @@ const EMPTY = {
   builds: {},
   screens: {},
   entries: {},
+  opened: {},
+  complete: true,
   serverAway: false,
+  awayReason: null,
   loaded: false,
 };
 
@@ -51,13 +69,18 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
       return { students: { ...students, [body.id]: { ...student, ...students[body.id] } } };
     }
     case 'student edit': {
-      const { id: _write, studentId, madeAt, version, ...person } = writing.body;
+      const { studentId, madeAt, version } = writing.body;
       const student = students[studentId];
       if (!student || student.version > version) return {};
       return {
         students: {
           ...students,
-          [studentId]: { ...student, ...person, version: version + 1, updatedAt: madeAt },
+          [studentId]: {
+            ...student,
+            ...personAfter(student, writing.body),
+            version: version + 1,
+            updatedAt: madeAt,
+          },
         },
       };
     }
@@ -102,25 +125,7 @@ export const showQueued = (queue: readonly QueuedWrite[]): void =>
   useRecords.setState((records) => withQueued(records, queue));
 
 const queueOf = async (owner: string): Promise<QueuedWrite[]> =>
-  (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner);
-
-/**
- * Students with the newest build that is known to have landed. A list may have left the server before a
- * build arrived there; builds are only added to, so the newer one is never taken back.
- */
-function withNewestBuild(students: readonly Student[], builds: readonly NewBuild[]): Student[] {
-  const newest = new Map<string, NewBuild>();
-  for (const build of builds) {
-    const other = newest.get(build.studentId);
-    if (!other || other.madeAt < build.madeAt) newest.set(build.studentId, build);
-  }
-  return students.map((student) => {
-    const landed = newest.get(student.id);
-    return landed && (!student.build || student.build.madeAt < landed.madeAt)
-      ? { ...student, build: landed }
-      : student;
-  });
-}
+  (await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner)).map(inTodaysShape);
 
 /**
  * What is known of students with what the server answered: nobody is ever removed, so one that the answer
@@ -134,45 +139,116 @@ const withAnswered = (
   ...byId(answered.filter(({ id, version }) => version >= (known[id]?.version ?? 0))),
 });
 
-/** Opens one coach's records from the device. */
+/** How far this device has followed an academy's changes, and one student's log; in the store `device`. */
+interface ChangesPlace {
+  through: string;
+  complete: boolean;
+}
+interface LogPlace {
+  last: string;
+  /** Older entries are still to come from before this place; null when there are none. */
+  first: string | null;
+}
+const logKey = (owner: string, id: string): string => `${logKeyStart(owner)}${id}`;
+
+const valuesOf = <Value>(rows: readonly { value: Value }[]): Value[] => rows.map(({ value }) => value);
+
+/** The builds, screens and entries of students as the device has them. */
+async function partsOf(owner: string, ids: readonly string[]) {
+  const database = await deviceDatabase();
+  const parts = { builds: {}, screens: {}, entries: {} } as Pick<Records, 'builds' | 'screens' | 'entries'>;
+  for (const id of ids) {
+    const [builds, screens, entries] = await Promise.all([
+      database.getAllFromIndex('builds', 'byStudent', [owner, id]),
+      database.getAllFromIndex('screens', 'byStudent', [owner, id]),
+      database.getAllFromIndex('entries', 'byStudent', [owner, id]),
+    ]);
+    Object.assign(parts.builds, byId(valuesOf(builds)));
+    Object.assign(parts.screens, byId(valuesOf(screens)));
+    Object.assign(parts.entries, byId(valuesOf(entries)));
+  }
+  return parts;
+}
+
+/** Opens one coach's records from the device: the students, the methods, and what of students was opened before. */
 export async function openRecords(owner: string): Promise<void> {
   if (useRecords.getState().owner !== owner) useRecords.setState({ owner, ...EMPTY });
   const database = await deviceDatabase();
-  const [students, methods, builds, screens, entries] = await Promise.all(
-    COPIES.map((store) => database.getAll(store, ownedBy(owner))),
-  );
-  const values = (rows: unknown) => (rows as { value: never }[]).map((row) => row.value);
-  const kept = {
-    students: byId(withNewestBuild(values(students), values(builds))),
-    builds: byId<NewBuild>(values(builds)),
-    screens: byId<NewScreen>(values(screens)),
-    methods: values(methods) as HouseMethod[],
-    entries: byId<LogEntry>(values(entries)),
-  };
+  const [students, methods, place] = await Promise.all([
+    database.getAll('students', ownedBy(owner)),
+    database.getAll('methods', ownedBy(owner)),
+    database.get('device', changesKey(owner)) as Promise<ChangesPlace | undefined>,
+  ]);
+  const parts = await partsOf(owner, Object.keys(useRecords.getState().opened));
+  const kept = { students: byId(valuesOf(students)), methods: valuesOf(methods), ...parts };
   const shown = withQueued(kept, await queueOf(owner));
   if (useRecords.getState().owner !== owner) return;
-  useRecords.setState({ ...shown, loaded: true });
+  useRecords.setState({ ...shown, complete: place?.complete ?? true, loaded: true });
+}
+
+/** A student opened here for the first time waits this long for the server, so that the page does not move under a thumb. */
+const FIRST_LOOK_MS = 1_500;
+
+/**
+ * Opens a student's builds, screens and log from the device; those of one never opened here come from the server.
+ * @returns whether the server has been asked for them already
+ */
+export async function openStudent(owner: string, id: string): Promise<boolean> {
+  if (useRecords.getState().opened[id]) return false;
+  const never = !(await (await deviceDatabase()).get('device', logKey(owner, id)));
+  if (never) {
+    const pause = new Promise((resolve) => setTimeout(resolve, FIRST_LOOK_MS));
+    await Promise.race([refreshStudent(owner, id), pause]);
+  }
+  const parts = await partsOf(owner, [id]);
+  const queue = await queueOf(owner);
+  if (useRecords.getState().owner !== owner) return never;
+  useRecords.setState((records) => ({
+    ...withQueued(
+      {
+        ...records,
+        builds: { ...records.builds, ...parts.builds },
+        screens: { ...records.screens, ...parts.screens },
+        entries: { ...records.entries, ...parts.entries },
+      },
+      queue,
+    ),
+    opened: { ...records.opened, [id]: true },
+  }));
+  return never;
 }
 
 export const closeRecords = (): void => useRecords.setState({ owner: null, ...EMPTY });
 
 /** Notes whether the server answered, and whether it still knows the session. */
 function noteFailure(error: unknown): void {
-  if (error instanceof ServerAway) useRecords.setState({ serverAway: true });
+  if (error instanceof ServerAway) useRecords.setState({ serverAway: true, awayReason: error.reason });
+  else if (error instanceof ServerFailed)
+    useRecords.setState({ serverAway: true, awayReason: error.problem.title });
   else if (isSignedOut(error)) sessionExpired();
-  else throw error;
+  else if (!(error instanceof NotTheOwner)) throw error;
 }
 
-/** Keeps the server's students, each with the newest build that has landed, and answers them so. */
-async function keepStudents(owner: string, students: readonly Student[]): Promise<Student[]> {
-  const transaction = (await deviceDatabase()).transaction(['students', 'builds'], 'readwrite');
-  const builds = await transaction.objectStore('builds').getAll(ownedBy(owner));
-  const kept = withNewestBuild(
-    students,
-    builds.map(({ value }) => value),
-  );
-  for (const value of kept) void transaction.objectStore('students').put({ owner, id: value.id, value });
-  await transaction.done;
+type StudentsTransaction = OwnedTransaction<'students'>;
+
+/**
+ * Keeps the server's students and answers them so. An answer may have left the server before a build arrived
+ * there; builds are only added to, so a newer one that is known is never taken back.
+ */
+async function keepStudents(
+  transaction: StudentsTransaction,
+  owner: string,
+  students: readonly Student[],
+): Promise<Student[]> {
+  const store = transaction.objectStore('students');
+  const kept: Student[] = [];
+  for (const student of students) {
+    const known = (await store.get([owner, student.id]))?.value.build;
+    const newer = known && (!student.build || student.build.madeAt < known.madeAt);
+    const value = newer ? { ...student, build: known } : student;
+    void store.put({ owner, id: value.id, value });
+    kept.push(value);
+  }
   return kept;
 }
 
@@ -182,90 +258,198 @@ const methodRow = (owner: string, value: HouseMethod) => ({
   value,
 });
 
-/** Brings the students and the methods up to the server's. A server that is away changes nothing. */
+const withVersions = (known: readonly HouseMethod[], answered: readonly HouseMethod[]): HouseMethod[] => {
+  const nameOf = ({ id, version }: HouseMethod) => `${id}:${version}`;
+  const fresh = new Set(answered.map(nameOf));
+  return [...known.filter((method) => !fresh.has(nameOf(method))), ...answered];
+};
+
+/** Keeps a page of changes together with the place it goes up to, and shows it. */
+async function keepChanges(owner: string, answered: Changes, complete: boolean): Promise<void> {
+  // A queued write is removed once its answer is kept: the queue is read before and after, so that none is missed between.
+  const early = await queueOf(owner);
+  const students = await writeFor(owner, ['students', 'methods'], async (transaction) => {
+    const kept = await keepStudents(transaction as unknown as StudentsTransaction, owner, answered.students);
+    for (const value of answered.methods)
+      void transaction.objectStore('methods').put(methodRow(owner, value));
+    const place: ChangesPlace = { through: answered.through, complete };
+    void transaction.objectStore('device').put(place, changesKey(owner));
+    return kept;
+  });
+  const queue = [...early, ...(await queueOf(owner))];
+  if (useRecords.getState().owner !== owner) return;
+  useRecords.setState((records) => ({
+    ...withQueued(
+      {
+        ...records,
+        students: withAnswered(records.students, students),
+        methods: withVersions(records.methods, answered.methods),
+      },
+      queue,
+    ),
+    complete,
+    serverAway: false,
+    awayReason: null,
+    loaded: true,
+  }));
+}
+
+/** Brings the students and the methods up to the server's, page by page. A server that is away changes nothing. */
 export async function refreshStudents(owner: string): Promise<void> {
   try {
-    const [answered, methods] = await Promise.all([api.students(owner), api.methods(owner)]);
-    // A queued write is removed once its answer is kept: the queue is read before and after, so that none is missed between.
-    const early = await queueOf(owner);
-    const students = await keepStudents(owner, answered);
-    const transaction = (await deviceDatabase()).transaction('methods', 'readwrite');
-    for (const value of methods) void transaction.store.put(methodRow(owner, value));
-    await transaction.done;
-    const queue = [...early, ...(await queueOf(owner))];
-    if (useRecords.getState().owner !== owner) return;
-    useRecords.setState((records) => ({
-      ...withQueued({ ...records, students: withAnswered(records.students, students), methods }, queue),
-      serverAway: false,
-      loaded: true,
-    }));
+    const database = await deviceDatabase();
+    let place = (await database.get('device', changesKey(owner))) as ChangesPlace | undefined;
+    for (let more = true; more;) {
+      const answered = await api.changes(owner, place?.through ?? null);
+      // The first answer has the newest students of all; what is beyond it stays on the server.
+      const complete: boolean = place ? place.complete : !answered.more;
+      more = place !== undefined && answered.more;
+      await keepChanges(owner, answered, complete);
+      place = { through: answered.through, complete };
+    }
   } catch (error) {
     noteFailure(error);
   }
 }
 
-/** Brings one student with builds and log up to the server's. */
+/** Looks for students by words on the server, and keeps those found on the device. */
+export async function searchStudents(owner: string, words: string): Promise<void> {
+  try {
+    const { students } = await api.search(owner, words);
+    const kept = await writeFor(owner, ['students'], (transaction) =>
+      keepStudents(transaction, owner, students),
+    );
+    if (useRecords.getState().owner !== owner) return;
+    useRecords.setState((records) => ({ students: withAnswered(records.students, kept), serverAway: false }));
+  } catch (error) {
+    noteFailure(error);
+  }
+}
+
+/** Brings all versions of a house method to the device. */
+export async function refreshVersions(owner: string, methodId: string): Promise<void> {
+  try {
+    const versions = await api.versions(owner, methodId);
+    await writeFor(owner, ['methods'], async (transaction) => {
+      for (const value of versions) void transaction.objectStore('methods').put(methodRow(owner, value));
+    });
+    if (useRecords.getState().owner !== owner) return;
+    useRecords.setState(({ methods }) => ({ methods: withVersions(methods, versions) }));
+  } catch (error) {
+    noteFailure(error);
+  }
+}
+
+/** Keeps a page of a student's log together with the place in it, and shows it. */
+async function keepStudentPage(owner: string, id: string, page: StudentPage, place: LogPlace): Promise<void> {
+  const early = await queueOf(owner);
+  const { builds, screens, entries } = page;
+  const [student] = await writeFor(
+    owner,
+    ['students', 'builds', 'screens', 'entries'],
+    async (transaction) => {
+      const row = <Value extends { id: string }>(value: Value) => ({
+        owner,
+        id: value.id,
+        studentId: id,
+        value,
+      });
+      for (const value of builds) void transaction.objectStore('builds').put(row(value));
+      for (const value of screens) void transaction.objectStore('screens').put(row(value));
+      for (const value of entries) void transaction.objectStore('entries').put(row(value));
+      void transaction.objectStore('device').put(place, logKey(owner, id));
+      return keepStudents(transaction as unknown as StudentsTransaction, owner, [page.student]);
+    },
+  );
+  const queue = [...early, ...(await queueOf(owner))];
+  if (useRecords.getState().owner !== owner) return;
+  useRecords.setState((records) => ({
+    ...withQueued(
+      {
+        students: withAnswered(records.students, [student!]),
+        builds: { ...records.builds, ...byId(builds) },
+        screens: { ...records.screens, ...byId(screens) },
+        methods: records.methods,
+        entries: { ...records.entries, ...byId(entries) },
+      },
+      queue,
+    ),
+    serverAway: false,
+    awayReason: null,
+  }));
+}
+
+/** Brings one student with builds and log up to the server's: what is new first, then what is older. */
 export async function refreshStudent(owner: string, id: string): Promise<void> {
   try {
-    const { student: answered, builds, screens, entries } = await api.student(owner, id);
-    const early = await queueOf(owner);
-    const [student] = await keepStudents(owner, [answered]);
-    const transaction = (await deviceDatabase()).transaction(['builds', 'screens', 'entries'], 'readwrite');
-    for (const value of builds)
-      void transaction.objectStore('builds').put({ owner, id: value.id, studentId: id, value });
-    for (const value of screens)
-      void transaction.objectStore('screens').put({ owner, id: value.id, studentId: id, value });
-    for (const value of entries)
-      void transaction.objectStore('entries').put({ owner, id: value.id, studentId: id, value });
-    await transaction.done;
-    const queue = [...early, ...(await queueOf(owner))];
-    if (useRecords.getState().owner !== owner) return;
-    useRecords.setState((records) => ({
-      ...withQueued(
-        {
-          students: { ...records.students, [id]: student! },
-          builds: { ...records.builds, ...byId(builds) },
-          screens: { ...records.screens, ...byId(screens) },
-          methods: records.methods,
-          entries: { ...records.entries, ...byId(entries) },
-        },
-        queue,
-      ),
-      serverAway: false,
-    }));
+    const database = await deviceDatabase();
+    let place = (await database.get('device', logKey(owner, id))) as LogPlace | undefined;
+    for (let more = true; more;) {
+      const page = await api.student(owner, id, place ? { after: place.last } : null);
+      const last: string = page.last ?? place?.last ?? '0';
+      const first: string | null = place ? place.first : page.more ? page.first : null;
+      more = place !== undefined && page.more;
+      place = { last, first };
+      await keepStudentPage(owner, id, page, place);
+    }
+    while (place?.first) {
+      const page: StudentPage = await api.student(owner, id, { before: place.first });
+      place = { last: place.last, first: page.more ? page.first : null };
+      await keepStudentPage(owner, id, page, place);
+    }
   } catch (error) {
     // A student added on this device and not sent yet is unknown to the server, which is no failure.
-    if (useRecords.getState().students[id] && !isSignedOut(error) && !(error instanceof ServerAway)) return;
+    if (useRecords.getState().students[id] && error instanceof Refused && !isSignedOut(error)) return;
     noteFailure(error);
   }
 }
 
-/** Keeps the server's answer to a queued write as the record it is. */
+/**
+ * Keeps the server's answer to a queued write as the record it is, and takes the write out of the outbox,
+ * both or neither. What still waits is shown on top of the answer.
+ */
 export async function keepAnswer(owner: string, queued: QueuedWrite, answer: unknown): Promise<void> {
-  const database = await deviceDatabase();
   const { route } = queued.writing;
-  if (route === 'student' || route === 'student edit') {
-    const answered = answer as Student;
-    const build = useRecords.getState().students[answered.id]?.build ?? answered.build;
-    const value = { ...answered, build };
-    await database.put('students', { owner, id: value.id, value });
-    useRecords.setState((records) => ({ students: { ...records.students, [value.id]: value } }));
-  }
-  if (route === 'build') {
-    const value = answer as NewBuild;
-    await database.put('builds', { owner, id: value.id, studentId: queued.subjectId, value });
-  }
-  if (route === 'screen') {
-    const value = answer as NewScreen;
-    await database.put('screens', { owner, id: value.id, studentId: queued.subjectId, value });
-  }
-  if (route === 'method') await database.put('methods', methodRow(owner, answer as HouseMethod));
-  if (route === 'entry') {
-    const value = answer as LogEntry;
-    await database.put('entries', { owner, id: value.id, studentId: queued.subjectId, value });
-    useRecords.setState((records) => ({ entries: { ...records.entries, [value.id]: value } }));
-  }
+  const stores = ['outbox', 'students', 'builds', 'screens', 'methods', 'entries'] as const;
+  const student = route === 'student' || route === 'student edit' ? withKnownBuild(answer as Student) : null;
+  await writeFor(owner, stores, async (transaction) => {
+    const row = <Value extends { id: string }>(value: Value) => ({
+      owner,
+      id: value.id,
+      studentId: queued.subjectId,
+      value,
+    });
+    if (student) void transaction.objectStore('students').put({ owner, id: student.id, value: student });
+    if (route === 'build') {
+      const build = answer as NewBuild;
+      void transaction.objectStore('builds').put(row(build));
+      const students = transaction.objectStore('students');
+      const known = await students.get([owner, build.studentId]);
+      if (known && (!known.value.build || known.value.build.madeAt <= build.madeAt))
+        void students.put({ ...known, value: { ...known.value, build } });
+    }
+    if (route === 'screen') void transaction.objectStore('screens').put(row(answer as NewScreen));
+    if (route === 'method')
+      void transaction.objectStore('methods').put(methodRow(owner, answer as HouseMethod));
+    if (route === 'entry') void transaction.objectStore('entries').put(row(answer as LogEntry));
+    await transaction.objectStore('outbox').delete(queued.sequence!);
+  });
+  // Only a student's own answer can hide what edits that still wait would show.
+  const waiting = student ? await queueOf(owner) : [];
+  if (useRecords.getState().owner !== owner) return;
+  useRecords.setState((records) => {
+    const students = student ? { ...records.students, [student.id]: student } : records.students;
+    const landed = route === 'entry' ? (answer as LogEntry) : null;
+    const entries = landed ? { ...records.entries, [landed.id]: landed } : records.entries;
+    return withQueued({ ...records, students, entries }, waiting);
+  });
 }
+
+/** An answered student with the build the device knows: the answer to an edit brings none that is newer. */
+const withKnownBuild = (answered: Student): Student => ({
+  ...answered,
+  build: useRecords.getState().students[answered.id]?.build ?? answered.build,
+});
 
 /** A student's newest screen; null where the legs were never screened. */
 export const newestScreen = (screens: Record<string, NewScreen>, studentId: string): NewScreen | null =>
@@ -281,11 +465,4 @@ export function newestMethods(methods: readonly HouseMethod[]): HouseMethod[] {
     if (!known || known.version < method.version) newest.set(method.id, method);
   }
   return [...newest.values()];
-}
-
-/** Removes one coach's copies from the device; drafts and the outbox stay. */
-export async function forgetCopies(owner: string): Promise<void> {
-  const transaction = (await deviceDatabase()).transaction([...COPIES], 'readwrite');
-  for (const store of COPIES) void transaction.objectStore(store).delete(ownedBy(owner));
-  await transaction.done;
 }

@@ -9,6 +9,14 @@ interface Owned {
   owner: string;
 }
 
+/** What only the owner's key opens (AES-GCM). */
+export interface Sealed {
+  sequence?: number;
+  owner: string;
+  nonce: Uint8Array<ArrayBuffer>;
+  data: ArrayBuffer;
+}
+
 type ById<Value> = { key: [string, string]; value: Owned & { id: string; value: Value } };
 type OfStudent<Value> = {
   key: [string, string];
@@ -25,5 +33,7 @@ export interface Schema extends DBSchema {
   screens: OfStudent<NewScreen>;
   entries: OfStudent<LogEntry>;
   drafts: ById<LessonDraft>;
+  /** What sign-outs left on the device, each sealed with its owner's key. */
+  sealed: { key: number; value: Sealed; indexes: { byOwner: string } };
   outbox: { key: number; value: QueuedWrite; indexes: { byOwner: string } };
 }

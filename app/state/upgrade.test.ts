@@ -4,6 +4,7 @@ import { startingSetup } from '@pedastance/core/method';
 import { openDB } from 'idb';
 import { build } from '../../core/test/example';
 import { deviceDatabase } from './database';
+import { inTodaysShape, type QueuedWrite } from './queuedWrite';
 
 const OWNER = 'academy:coach';
 const setup = startingSetup(build(), 37);
@@ -104,19 +105,24 @@ async function keptBefore(): Promise<void> {
   database.close();
 }
 
+const shown = (queued: QueuedWrite) => inTodaysShape(queued).writing.body;
+
 test('what a device kept before goals and lifts comes up whole, and goes on as what it was', async () => {
   await keptBefore();
   const database = await deviceDatabase();
   const entry = (await database.get('entries', [OWNER, 'change']))!.value as LogEntry;
   expect(entry).toEqual({ ...CHANGE, leadHeelLift: 0, shoulderGoal: 90 });
   const screen = (await database.get('screens', [OWNER, 'screen']))!.value;
-  expect(screen.items).toEqual([{ ...SCREEN.items[0], uncertainty: null }]);
+  expect(screen.items).toEqual([{ ...SCREEN.items[0], uncertainty: null, takenAt: null }]);
   const draft = (await database.get('drafts', [OWNER, 'draft']))!.value;
   expect(draft).toMatchObject({ shoulderGoal: 90, begun: true, setup: BARE, recorded: DRAFT.recorded });
+  expect(screen.earlierTurns).toEqual([]);
   expect(draft.screen!.items[0]!.uncertainty).toBeNull();
   const [change, legs] = await database.getAll('outbox');
-  expect(change!.writing.body).toMatchObject({ leadHeelLift: 0, shoulderGoal: 90, reason: 'Narrow.' });
-  expect((legs!.writing.body as NewScreen).items[0]!.uncertainty).toBeNull();
+  expect(shown(change!)).toMatchObject({ leadHeelLift: 0, shoulderGoal: 90, reason: 'Narrow.' });
+  expect((shown(legs!) as NewScreen).items[0]!.uncertainty).toBeNull();
+  // What waits is sent as it was made, so that the server knows it again if it has landed already.
+  expect([change!.contract, change!.writing.body]).toEqual([1, CHANGE]);
 });
 
 test('feet kept before say how they were measured: as they were meant', async () => {
@@ -130,8 +136,8 @@ test('feet kept before say how they were measured: as they were meant', async ()
     leadShare: { way: 'drag', uncertainty: 2 },
   });
   const [, , waiting, trial] = await database.getAll('outbox');
-  expect(waiting!.writing.body).toEqual({ ...ADDRESS, setup: address.setup });
-  expect(trial!.writing.body).toMatchObject({ apart: { changes: ['leadToeOut', 'stanceWidth'] } });
+  expect(shown(waiting!)).toEqual({ ...ADDRESS, setup: address.setup });
+  expect(shown(trial!)).toMatchObject({ apart: { changes: ['leadToeOut', 'stanceWidth'] } });
 });
 
 test('a lesson in progress is measured in what its coach had placed or noted, and in nothing else', async () => {

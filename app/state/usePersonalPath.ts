@@ -3,11 +3,16 @@ import { useMemo } from 'react';
 import { useRecords } from './records';
 import { pathShotsOf } from '../domain/pathShots';
 
-/** What this student's setup does to the path, by every shot the log has of them. */
-export function usePersonalPath(studentId: string, clubLengthInches: number): PersonalPath {
+/** What the setup does to a student's path, and whether it rests on simulated shots alone. */
+export interface StudentPath extends PersonalPath {
+  simulated: boolean;
+}
+
+/** What this student's setup does to the path with a club, by every shot of their own that the log has. */
+export function usePersonalPath(studentId: string, clubLengthInches: number): StudentPath {
   const entries = useRecords((state) => state.entries);
-  return useMemo(
-    () => personalPath(pathShotsOf(Object.values(entries), studentId), clubLengthInches),
-    [entries, studentId, clubLengthInches],
-  );
+  return useMemo(() => {
+    const { shots, simulated } = pathShotsOf(Object.values(entries), studentId);
+    return { ...personalPath(shots, clubLengthInches), simulated };
+  }, [entries, studentId, clubLengthInches]);
 }

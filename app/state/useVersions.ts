@@ -1,7 +1,8 @@
 import { withEveryQuestion, type HouseMethod } from '@pedastance/core/method';
 import { PRESETS } from '@pedastance/core/method/presets';
-import { useMemo } from 'react';
-import { useRecords } from './records';
+import { useEffect, useMemo } from 'react';
+import { currentOwner } from './account';
+import { refreshVersions, useRecords } from './records';
 
 /** Presets as methods to look at: they have no version until an academy makes one its own. */
 export const PRESET_METHODS: readonly HouseMethod[] = PRESETS.map(({ key, contents }) => ({
@@ -11,6 +12,16 @@ export const PRESET_METHODS: readonly HouseMethod[] = PRESETS.map(({ key, conten
 }));
 
 export const isPreset = (method: Pick<HouseMethod, 'version'>): boolean => method.version === 0;
+
+/** Brings all versions of an academy's own method to the device, of which it otherwise has the newest alone; none where no id is given. */
+export function useAllVersions(id: string | undefined): void {
+  const loaded = useRecords((state) => state.loaded);
+  useEffect(() => {
+    const owner = currentOwner();
+    const preset = PRESET_METHODS.some((method) => method.id === id);
+    if (owner && loaded && id !== undefined && !preset) void refreshVersions(owner, id);
+  }, [id, loaded]);
+}
 
 /** The versions of a method, newest first: an academy's own, or a preset as it stands. */
 export function useVersions(id: string): HouseMethod[] {

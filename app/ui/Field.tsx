@@ -1,3 +1,4 @@
+import { wellFormed } from '@pedastance/contract/wellFormed';
 import { useId } from 'react';
 import { TextInput, View, type TextInputProps } from 'react-native';
 import { Body, Quiet } from './Words';
@@ -11,7 +12,7 @@ interface FieldProps extends Omit<TextInputProps, 'className'> {
 }
 
 /** A labelled box to type in, with its unit, a hint, and what is wrong with what was typed. */
-export function Field({ label, unit, help, fault, multiline, ...input }: FieldProps) {
+export function Field({ label, unit, help, fault, multiline, onChangeText, ...input }: FieldProps) {
   const id = useId();
   const name = unit ? `${label}, ${unit}` : label;
   return (
@@ -23,6 +24,8 @@ export function Field({ label, unit, help, fault, multiline, ...input }: FieldPr
         aria-invalid={Boolean(fault)}
         multiline={multiline}
         className={`figures rounded-md border bg-sheet px-3 font-text text-lg text-ink placeholder:text-pencil ${multiline ? 'min-h-[88px] py-2' : 'h-12'} ${fault ? 'border-2 border-rust' : 'border-ink'}`}
+        // What a paste may bring and no record can keep is left out at once.
+        onChangeText={(typed) => onChangeText?.(wellFormed(typed))}
         {...input}
       />
       <View nativeID={`${id}-more`}>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Text, type TextProps } from 'react-native';
 
-/** One colour a text, chosen here: two colour classes on one element would leave it to their order. */
+/** A text takes its colour from here alone: of two colour classes the order in the style sheet would decide. */
 const TONES = {
   ink: 'text-ink',
   pencil: 'text-pencil',
@@ -27,5 +27,5 @@ export const Heading = (props: Words) => <HeadingWords role="heading" aria-level
 export const Body = words('font-text text-base', 'ink');
 export const Quiet = words('font-text text-sm', 'pencil');
 export const FigureWords = words('figures font-text text-xl font-semibold', 'ink');
-/** A figure to be read from the ball. Sizes are chosen here: two size classes would be left to their order. */
+/** A figure to be read from the ball. It takes its size from here alone, for the same reason as its colour. */
 export const LargeFigure = words('figures font-text text-4xl font-bold', 'ink');

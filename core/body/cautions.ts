@@ -1,19 +1,9 @@
-/**
- * Cautions to show beside advice: what is not suggested to a student with this note or age, what
- * is suggested instead, and whose word goes before this product's.
- */
-import type { Item } from '../setup';
-import { ADULT_AGE } from './estimate';
+import type { FootName } from '../setup';
+import { CAUTION_TABLE, GROWING_ROW, type CautionRow, type TableMove } from './cautionTable';
+import { hasRemedy, legsOn, type CautionFact, type Remedy } from './facts';
+import type { Hand } from './build';
 
-export const NOT_MEDICAL_ADVICE =
-  'Coaching support, not medical advice. Pain ends a test or a drill at once.';
-
-/** A way of changing an item of the setup. */
-export interface Remedy {
-  item: Item;
-  by: 'more' | 'less';
-}
-
+/** What to mind with one student, and what that leaves out, keeps small and prefers. */
 export interface Caution {
   /** What to know. */
   caution: string;
@@ -25,85 +15,65 @@ export interface Caution {
   /** Said beside a finding whose remedy is left out. */
   reason: string;
   withholds: readonly Remedy[];
+  /** Only by one noticeable step at a time. */
+  limits: readonly Remedy[];
+  prefers: readonly Remedy[];
 }
 
-interface CautionRule extends Caution {
-  /** Words in the coach's own note that call for the caution. */
-  words: RegExp;
+const remedyOf = ({ item, by }: TableMove, leg: FootName): Remedy => ({
+  item: item === 'flare of that foot' ? `${leg}Flare` : item,
+  by,
+});
+
+const once = (remedies: readonly Remedy[]): Remedy[] =>
+  remedies.filter((each, at) => !hasRemedy(remedies.slice(0, at), each));
+
+/** The legs of a row that a fact is about; none where it is about something else. */
+function legsOf(row: CautionRow, fact: CautionFact, hand: Hand): FootName[] {
+  const about = row.joints === 'any' || row.joints.includes(fact.joint);
+  if (!about || !row.states.includes(fact.state)) return [];
+  return legsOn(fact.side, hand).filter((leg) => row.legs === 'either' || row.legs === leg);
 }
 
-const more = (item: Item): Remedy => ({ item, by: 'more' });
-const less = (item: Item): Remedy => ({ item, by: 'less' });
+/** Somebody's word frees what was mended for small steps; what hurts stays left out. */
+const isCleared = ({ clearedBy, state }: CautionFact): boolean => clearedBy !== '' && state !== 'pain';
 
-const DOCTOR = 'A doctor or physiotherapist first; their limits overrule what is read here.';
-
-const RULES: readonly CautionRule[] = [
-  {
-    words: /replac|surg|operat|numb|dizz|pain|sore|ache|hurt/i,
-    caution:
-      'Persisting pain, recent surgery, a replaced joint, numbness or dizziness: a doctor or physiotherapist first. Their limits overrule what is read here.',
-    notSuggested: 'Turning further than is comfortable.',
-    instead: 'A shorter swing, and feet that give the turn what the joint does not.',
-    deferTo: DOCTOR,
-    reason: 'Pain or surgery is noted: no more turn is asked for.',
-    withholds: [more('hipTurn'), more('shoulderTurn')],
-  },
-  {
-    words: /knee/i,
-    caution:
-      'A square lead foot stuck in the ground at speed is hard on the knee. A small study found the lead knee’s adduction moment lower with the foot turned out (Lynn & Noffal 2010, J Sports Sci Med 9:275–281, from memory); it says nothing of twist.',
-    notSuggested: 'A squarer lead foot, or a straighter trail knee.',
-    instead: 'Leave the flare, and let the lead foot come round at the finish.',
-    deferTo: DOCTOR,
-    reason: 'A knee is noted: its foot is not turned squarer and the knee not straightened.',
-    withholds: [less('leadFlare'), less('trailKneeFlex')],
-  },
-  {
-    words: /hip|back|spine|disc/i,
-    caution:
-      'Wide plus a bump, reverse tilt or a locked trail knee load the lower back and the knee. Go in small steps.',
-    notSuggested: 'A wider stance, more bump or more tilt.',
-    instead: 'Flare first, then a narrower stance, in small steps.',
-    deferTo: DOCTOR,
-    reason: 'A hip or the back is noted: no wider stance, no more bump and no more tilt.',
-    withholds: [more('stanceWidth'), more('hipBump'), more('shoulderTilt')],
-  },
-  {
-    words: /fall|fell|balance/i,
-    caution:
-      'Balance drills only on clear ground with something to hold, and not for anyone who has fallen lately.',
-    notSuggested: 'Balance drills on one leg or a cushion, and a narrower stance.',
-    instead: 'Rock and settle with something to hold.',
-    deferTo: DOCTOR,
-    reason: 'Balance is noted: no narrower stance.',
-    withholds: [less('stanceWidth')],
-  },
-];
-
-const JUNIOR_CAUTION: Caution = {
-  caution:
-    'Junior: growth spurts, low volume, no forced end-range stretch. Take the build again when they have grown.',
-  notSuggested: 'Turning to the end of the range, and many repetitions.',
-  instead: 'Feet that let the turn happen by itself.',
-  deferTo: 'Parents and, where something hurts, a doctor.',
-  reason: 'A junior: nothing that forces the turn.',
-  withholds: [more('hipTurn'), more('shoulderTurn')],
-};
-
-/** What a note says is not there, as in "no pain". */
-const DENIED = /\b(no|without|never|not)\s+(any\s+)?\w+/gi;
+/** A row's caution for what it is about; null where it is about nothing. */
+function cautionOf(row: CautionRow, about: readonly { leg: FootName; cleared: boolean }[]): Caution | null {
+  if (about.length === 0) return null;
+  const moves = (which: 'barred' | 'limited' | 'preferred', of = about) =>
+    of.flatMap(({ leg }) => row[which].map((move) => remedyOf(move, leg)));
+  const cleared = about.filter((each) => each.cleared);
+  const uncleared = about.filter((each) => !each.cleared);
+  const withholds = once(moves('barred', uncleared));
+  const { caution, notSuggested, instead, deferTo, reason } = row;
+  return {
+    caution,
+    notSuggested: withholds.length > 0 ? notSuggested : '',
+    instead,
+    deferTo,
+    reason,
+    withholds,
+    limits: once([...moves('limited'), ...moves('barred', cleared)]),
+    prefers: once(moves('preferred')),
+  };
+}
 
 /**
- * The cautions for a student from the coach's own note and the age reached this year.
- * @param note the coach’s own words
- * @param age years
+ * The cautions for a student from the facts that stand, and from not being of age. A note's words alone leave
+ * nothing out: they only suggest facts.
+ * @param facts all that were noted; those that are over or were waved away do not count
+ * @param hand says which side of the body leads
+ * @param minor whether the student is not of age
  * @returns the cautions, each once
  */
-export function cautionsFor(note: string, age: number): Caution[] {
-  const said = note.replace(DENIED, '');
-  const found = RULES.filter((rule) => rule.words.test(said));
-  return [
-    ...(age < ADULT_AGE ? [JUNIOR_CAUTION] : []),
-    ...found.map(({ words: _words, ...caution }) => caution),
-  ];
+export function cautionsOf(facts: readonly CautionFact[], hand: Hand, minor: boolean): Caution[] {
+  const standing = facts.filter(({ status }) => status === 'stands');
+  const ofRow = (row: CautionRow) =>
+    cautionOf(
+      row,
+      standing.flatMap((fact) => legsOf(row, fact, hand).map((leg) => ({ leg, cleared: isCleared(fact) }))),
+    );
+  const growing = minor ? cautionOf(GROWING_ROW, [{ leg: 'lead', cleared: false }]) : ofRow(GROWING_ROW);
+  return [growing, ...CAUTION_TABLE.map(ofRow)].filter((each) => each !== null);
 }

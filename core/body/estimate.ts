@@ -85,14 +85,3 @@ export function estimateBuild({ height, estimateAs, junior }: EstimateBasis): Es
     ...feet,
   };
 }
-
-export const ADULT_AGE = 18;
-
-/**
- * Age reached this year; the year of birth is all that is kept.
- * @param birthYear a calendar year
- * @param year the calendar year it is
- * @returns whole years
- * @example ageInYear(1960, 2026) // 66
- */
-export const ageInYear = (birthYear: number, year: number): number => year - birthYear;

@@ -1,8 +1,8 @@
 import {
   angleOf,
+  carriedOver,
   gaugeAnswer,
   hasOutgrown,
-  legTestOf,
   naturalToeOut,
   shorterWay,
   turnBudget,
@@ -12,6 +12,7 @@ import {
   type Screen,
   type ScreenedItem,
 } from '..';
+import { feetOf } from '../test/turning';
 
 const item = (name: ScreenedItem['item'], tries: number[], pain = ''): ScreenedItem => ({
   item: name,
@@ -19,6 +20,7 @@ const item = (name: ScreenedItem['item'], tries: number[], pain = ''): ScreenedI
   by: 'typed',
   uncertainty: null,
   pain,
+  takenAt: null,
 });
 
 const screen = (items: ScreenedItem[], over: Partial<Screen> = {}): Screen => ({
@@ -26,6 +28,7 @@ const screen = (items: ScreenedItem[], over: Partial<Screen> = {}): Screen => ({
   turnedOn: null,
   stoppedBack: null,
   stoppedThrough: null,
+  earlierTurns: [],
   soreKnee: { lead: false, trail: false },
   ...over,
 });
@@ -63,28 +66,22 @@ test('an angle is as unsure as the way it was taken makes it', () => {
 test('what hurt is not built upon', () => {
   const hurt = screen([...WHOLE.slice(0, 4), item('turnInTrail', [8], 'in the test'), ...WHOLE.slice(5)]);
   expect(angleOf(hurt, 'turnInTrail')).toBeNull();
-  expect(legTestOf(hurt)).toBeNull();
-  const budget = turnBudget('back', turningBody(hurt), {
-    flare: { lead: 15, trail: 15 },
-    flareUncertainty: { lead: 2, trail: 2 },
-    leadHeelLift: 0,
-  });
+  const budget = turnBudget('back', turningBody(hurt), feetOf(15, 15));
   expect(budget.limit).toBeNull();
   expect(budget.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 50]);
 });
 
 test('a whole screen is what methods and the turn go by', () => {
-  expect(legTestOf(screen(WHOLE))).toEqual({
-    naturalToeOut: { lead: 12, trail: 9 },
-    turnIn: { lead: 32, trail: 10 },
-    turnOut: { lead: 45, trail: 40 },
-  });
+  const { legs, naturalToeOut: toeOut } = turningBody(screen(WHOLE));
+  expect(toeOut).toEqual({ lead: 12, trail: 9 });
+  expect([legs.turnIn.lead!.value, legs.turnIn.trail!.value]).toEqual([32, 10]);
+  expect([legs.turnOut.lead!.value, legs.turnOut.trail!.value]).toEqual([45, 40]);
   expect(naturalToeOut(screen(WHOLE.slice(1)))).toBeNull();
 });
 
 test('hips turned in posture calibrate the leg that was felt to stop them', () => {
   const turned = screen([...WHOLE, item('hipsBack', [38])], {
-    turnedOn: { leadFlare: 15, trailFlare: 10 },
+    turnedOn: { leadFlare: 15, trailFlare: 10, toeLine: 0 },
     stoppedBack: 'trail',
   });
   const { reaches, residuals } = turningBody(turned);
@@ -93,6 +90,45 @@ test('hips turned in posture calibrate the leg that was felt to stop them', () =
   expect(reaches['trail back']!.value).toBeGreaterThan(20);
   expect(reaches['trail back']!.value).toBeLessThan(28);
   expect(turningBody(screen(WHOLE)).reaches).toEqual({});
+});
+
+test('what a screen leaves out is carried over as it was last taken, and the turns before it', () => {
+  const before = {
+    ...screen([...WHOLE, item('hipsBack', [38])], {
+      turnedOn: { leadFlare: 15, trailFlare: 10, toeLine: 6 },
+      stoppedBack: 'trail',
+    }),
+    madeAt: '2026-03-01T10:00:00.000Z',
+  };
+  const today = screen([item('turnInTrail', [20]), item('turnInLead', [], 'in the test')]);
+  const whole = carriedOver(today, before);
+  const of = (name: ScreenedItem['item']) => whole.items.find((each) => each.item === name);
+  expect(of('turnInTrail')).toMatchObject({ tries: [20], takenAt: null });
+  expect(of('turnInLead')).toMatchObject({ pain: 'in the test', takenAt: null });
+  expect(of('turnOutLead')).toMatchObject({ tries: [45], takenAt: before.madeAt });
+  expect(of('hipsBack')).toBeUndefined();
+  expect(whole.earlierTurns).toEqual([
+    {
+      takenAt: before.madeAt,
+      leadFlare: 15,
+      trailFlare: 10,
+      toeLine: 6,
+      back: { value: 38, uncertainty: 4 },
+      through: null,
+      stoppedBack: 'trail',
+      stoppedThrough: null,
+    },
+  ]);
+  expect(turningBody(whole).residuals).toHaveLength(1);
+  expect(turningBody(whole).closing.uncertainty).toBeLessThan(0.3);
+  // Carried on once more it is still dated when it was taken.
+  const later = carriedOver(screen([item('trunkBack', [40])]), {
+    ...whole,
+    madeAt: '2026-06-01T10:00:00.000Z',
+  });
+  expect(later.items.find((each) => each.item === 'turnOutLead')!.takenAt).toBe(before.madeAt);
+  expect(later.earlierTurns).toHaveLength(1);
+  expect(carriedOver(today, null)).toBe(today);
 });
 
 test('a junior who grew by two in a hundred has other legs than were tested', () => {

@@ -1,10 +1,8 @@
 import type { FootName } from '../setup';
 import type { Angle } from '../units';
-import type { Build } from './build';
-import type { Body, LegTest } from './legTest';
 
 /** A hip's turn in the foot-in-the-air test: goniometer repeatability (from memory), degrees. */
-const LEG_TEST_UNCERTAINTY = 5;
+export const LEG_TEST_UNCERTAINTY = 5;
 /** A seated trunk turn, like the leg test (starting value), degrees. */
 const TRUNK_TEST_UNCERTAINTY = 5;
 
@@ -78,17 +76,73 @@ export interface ScreenedItem {
   uncertainty: number | null;
   /** Pain ends a test: when it starts, in the coach's words; empty where there was none. */
   pain: string;
+  /** When it was taken, where that was before this screen; null where it was taken with it. */
+  takenAt: string | null;
 }
 
-/** Legs and trunk on one day. Only added to; the newest counts. */
+/** The feet a turn was taken on, degrees; the toe line closed positive. */
+export interface StoodOn {
+  leadFlare: number;
+  trailFlare: number;
+  toeLine: number;
+}
+
+/** A turn of the hips that was measured before, as it still tells of these legs. */
+export interface EarlierTurn extends StoodOn {
+  takenAt: string;
+  back: Angle | null;
+  through: Angle | null;
+  stoppedBack: FootName | null;
+  stoppedThrough: FootName | null;
+}
+
+/** So many earlier turns are kept, the newest. */
+export const MOST_EARLIER_TURNS = 40;
+
+/** Legs and trunk as they are known on one day, what was taken earlier among it. Only added to; the newest counts. */
 export interface Screen {
   items: ScreenedItem[];
   /** The feet the turn itself was taken on; null where it was not taken. */
-  turnedOn: { leadFlare: number; trailFlare: number } | null;
+  turnedOn: StoodOn | null;
   /** Which leg was felt to stop the hips, each way; null where nobody could say. */
   stoppedBack: FootName | null;
   stoppedThrough: FootName | null;
+  /** Oldest first. */
+  earlierTurns: EarlierTurn[];
   soreKnee: Record<FootName, boolean>;
+}
+
+/** The turn a screen itself took, as the next one keeps it; null where it took none. */
+function turnOf(screen: Screen, takenAt: string): EarlierTurn | null {
+  const { turnedOn, stoppedBack, stoppedThrough } = screen;
+  const back = angleOf(screen, 'hipsBack');
+  const through = angleOf(screen, 'hipsThrough');
+  return turnedOn && (back || through)
+    ? { takenAt, ...turnedOn, back, through, stoppedBack, stoppedThrough }
+    : null;
+}
+
+/**
+ * A screen with what it left out: each test as it was last taken, with when that was, and the turns that were
+ * measured before. A turn is not a test of the legs: it stands by itself, with the feet it was taken on.
+ * @param today what was taken
+ * @param before the screen before it, with when it was made; null where there is none, or its legs no longer hold
+ * @returns the whole of what is known
+ */
+export function carriedOver(today: Screen, before: (Screen & { madeAt: string }) | null): Screen {
+  if (!before) return today;
+  const taken = new Set(today.items.map(({ item }) => item));
+  const carried = before.items
+    .filter(({ item }) => !taken.has(item) && SCREEN_DEFINITIONS[item].part !== 'turn')
+    .map((item): ScreenedItem => ({ ...item, takenAt: item.takenAt ?? before.madeAt }));
+  const turn = turnOf(before, before.madeAt);
+  return {
+    ...today,
+    items: [...today.items, ...carried].sort(
+      (a, b) => SCREEN_ITEMS.indexOf(a.item) - SCREEN_ITEMS.indexOf(b.item),
+    ),
+    earlierTurns: [...before.earlierTurns, ...(turn ? [turn] : [])].slice(-MOST_EARLIER_TURNS),
+  };
 }
 
 /**
@@ -130,43 +184,6 @@ export function naturalToeOut(screen: Screen): Record<FootName, number> | null {
   const trail = angleOf(screen, 'toeOutTrail');
   return lead && trail && { lead: lead.value, trail: trail.value };
 }
-
-/**
- * What a house method's rules ask of the legs; null where one of it was not tested.
- * @param screen the screen
- * @returns degrees
- */
-export function legTestOf(screen: Screen): LegTest | null {
-  const toeOut = naturalToeOut(screen);
-  const angles = (['turnInLead', 'turnInTrail', 'turnOutLead', 'turnOutTrail'] as const).map(
-    (item) => angleOf(screen, item)?.value,
-  );
-  const [inLead, inTrail, outLead, outTrail] = angles;
-  if (
-    !toeOut ||
-    inLead === undefined ||
-    inTrail === undefined ||
-    outLead === undefined ||
-    outTrail === undefined
-  )
-    return null;
-  return {
-    naturalToeOut: toeOut,
-    turnIn: { lead: inLead, trail: inTrail },
-    turnOut: { lead: outLead, trail: outTrail },
-  };
-}
-
-/**
- * A body with the legs its newest screen tells of.
- * @param build the build
- * @param screen the newest screen; null where there is none
- * @returns the body
- */
-export const bodyWith = (build: Build, screen: Screen | null): Body => ({
-  build,
-  legs: screen && legTestOf(screen),
-});
 
 /** A junior who has grown by this share has other legs than were tested (starting value). */
 const GROWN = 0.02;

@@ -1,10 +1,20 @@
 import { fitBag } from './bag';
 import { fit } from './fit';
 import type { FitProblem } from './types';
-import { measureAddress, neededTurn, seeded, turnBudget, USUAL_GOAL, withFigure, type Band } from '..';
+import {
+  measureAddress,
+  neededTurn,
+  ownFlareDifference,
+  seeded,
+  turnBudget,
+  USUAL_GOAL,
+  withFigure,
+  type Band,
+} from '..';
 import { drawnBodies, KEPT_LEAST, markOf, MOST_BY_GRID } from '../test/drawnBodies';
 import { body as studentBody } from '../test/example';
-import { method, problemOf, taught, type Legs, turning } from '../test/fitProblems';
+import { method, problemOf, taught, type Legs } from '../test/fitProblems';
+import { bodyOf, both, feetOf } from '../test/turning';
 import { leastByGrid } from '../test/grid';
 
 const FREE: Legs = { inLead: 40, inTrail: 40, outLead: 55, trunk: 50 };
@@ -58,11 +68,10 @@ test('an answer’s setup holds what it promises, measured and budgeted again', 
       within(measures.toeLine, figures.stanceLine!);
       within(measures.ballAlong, figures.ballAlong!);
       within(answer.setup.balance.leadShare, figures.leadShare!, 5);
-      const feet = {
-        flare: { lead: measures.leadFlare, trail: measures.trailFlare },
-        flareUncertainty: { lead: 2, trail: 2 },
-        leadHeelLift: answer.leadHeelLift,
-      };
+      const feet = feetOf(measures.leadFlare, measures.trailFlare, answer.leadHeelLift, {
+        toeLine: { value: measures.toeLine, uncertainty: 1 },
+        ownDifference: ownFlareDifference(problem.bands),
+      });
       const back = turnBudget('back', problem.body, feet, USUAL_GOAL, { draws: 0 });
       expect(back.limit).toBeCloseTo(answer.back!.to, 6);
       expect(back.limit! + 1e-6).toBeGreaterThanOrEqual(neededTurn('back', problem.body, USUAL_GOAL).value);
@@ -143,28 +152,37 @@ test('feet far from everything are told all the moves it takes', () => {
   );
 });
 
-test('legs that were not tested leave their turn unknown, and the rest is still fitted', () => {
+test('for legs that were not tested usual ones stand in, and the rest is fitted', () => {
   const problem = problemOf(FREE, { setup: withFigure(taught(), 'stanceWidth', 520) });
   problem.body.legs.turnIn.trail = null;
-  const { answers, unknown } = fit(problem);
-  expect(unknown).toEqual(['back']);
+  const { answers, spared } = fit(problem);
+  expect(spared).toEqual([]);
   expect(answers[0]!.moves.map(({ move }) => move)).toEqual(['stanceWidth']);
-  expect(answers[0]!.back).toBeNull();
+  // 40 of a usual leg, 10 give and 15 of flare.
+  expect(answers[0]!.back!.to).toBeCloseTo(Math.min(65, 55 + 20 - 15), 6);
 });
 
 test('feet that point out by themselves are not asked to point in', () => {
-  const { answers } = fit(problemOf(FREE, { naturalToeOut: { lead: 25, trail: 20 } }));
+  const { answers } = fit(problemOf(FREE, { body: bodyOf(FREE, { naturalToeOut: both(25, 20) }) }));
   const flares = Object.fromEntries(answers[0]!.moves.map(({ move, to }) => [move, to]));
   expect(flares).toMatchObject({ leadFlare: 25, trailFlare: 20 });
 });
 
 test('one fit through the bag: the same flares with every club, the width and the line the method’s own', () => {
-  const bag = fitBag(method('by-the-arc'), studentBody(), turning(STIFF_TRAIL), USUAL_GOAL, null);
+  const fitted = (closing: number) => {
+    const legs = bodyOf(STIFF_TRAIL, { closing: { value: closing, uncertainty: 0 } });
+    return fitBag(method('by-the-arc'), { ...studentBody(), legs }, USUAL_GOAL);
+  };
+  const bag = fitted(0);
   expect(bag).toHaveLength(15);
   const measured = bag.map(({ answer }) => measureAddress(answer!.setup.address));
   // 45 needed, 8 turned in and 10 given: 27 of trail flare, whatever the club.
   expect(new Set(measured.map(({ trailFlare }) => Math.round(trailFlare)))).toEqual(new Set([27]));
   const widths = measured.map(({ stanceWidth }) => stanceWidth);
+  // Where closing frees the turn, the driver's closed line asks for less flare than the open line of a wedge.
+  const freed = fitted(0.4).map(({ answer }) => measureAddress(answer!.setup.address));
+  expect(freed[0]!.toeLine).toBeGreaterThan(freed.at(-1)!.toeLine);
+  expect(freed[0]!.trailFlare).toBeLessThan(freed.at(-1)!.trailFlare);
   // From the driver down the stance never gets wider.
   widths.forEach((width, at) => expect(width).toBeLessThanOrEqual((widths[at - 1] ?? Infinity) + 1e-6));
 });
@@ -196,5 +214,51 @@ describe('on 200 random bodies', () => {
       expect(KEPT_LEAST[at]!.problem).toBe(markOf(grid));
       if (at % 20 === 0) expect(leastByGrid(grid, MOST_BY_GRID, true)).toEqual(KEPT_LEAST[at]!.least);
     }
+  });
+});
+
+describe('what a student is never asked for', () => {
+  const moves = (problem: FitProblem) => fit(problem).answers[0]?.moves.map(({ move, to }) => [move, to]);
+
+  test('a barred move is not made, and what is limited goes one step at most', () => {
+    const free = problemOf(STIFF_TRAIL);
+    expect(moves(free)).toEqual([['trailFlare', 27]]);
+    const barred = fit({ ...free, barred: [{ item: 'trailFlare', by: 'more' }] });
+    expect(barred.answers.flatMap((each) => each.moves.map(({ move }) => move))).not.toContain('trailFlare');
+    const limited = fit({ ...free, limited: [{ item: 'trailFlare', by: 'more' }] });
+    const [nearest] = limited.answers.length > 0 ? limited.answers : [limited.nearest!];
+    expect(nearest!.setup.address.trail.flare).toBeLessThanOrEqual(20 + 1e-9);
+  });
+
+  test('a figure outside its band on the barred side stays where it is, in every answer', () => {
+    const narrow = withFigure(taught(), 'stanceWidth', 300);
+    const barred = [{ item: 'stanceWidth' as const, by: 'more' as const }];
+    for (const legs of [FREE, STIFF_TRAIL]) {
+      for (const { setup } of fit(problemOf(legs, { setup: narrow, barred })).answers) {
+        expect(measureAddress(setup.address).stanceWidth).toBeCloseTo(300, 6);
+      }
+    }
+    const wide = withFigure(taught(), 'stanceWidth', 450);
+    const less = [{ item: 'stanceWidth' as const, by: 'less' as const }];
+    for (const { setup } of fit(problemOf(STIFF_TRAIL, { setup: wide, barred: less })).answers) {
+      expect(measureAddress(setup.address).stanceWidth).toBeCloseTo(450, 6);
+    }
+  });
+
+  test('who comes from the inside is not closed, by the fit as by the reading', () => {
+    const open = { ...problemOf(FREE), setup: withFigure(taught(), 'stanceLine', -8) };
+    expect(moves(open)!.map(([move]) => move)).toEqual(['setback']);
+    const inside = { figures: {}, choices: {}, swingPath: 'from the inside' as const };
+    const spared = { ...open, setup: { ...open.setup, posture: inside } };
+    expect(moves(spared)).toEqual([]);
+  });
+
+  test('a leg that hurt in its test is not unknown: its turn is not asked for, and its foot not turned against it', () => {
+    const hurt = bodyOf(STIFF_TRAIL, { hurts: ['trail back'] });
+    hurt.legs.turnIn.trail = null;
+    const found = fit(problemOf(STIFF_TRAIL, { body: hurt, setup: withFigure(taught(), 'trailFlare', 50) }));
+    expect(found.spared).toEqual(['back']);
+    // Fifty out is more than anybody is asked for, and still it is not turned back in.
+    expect(found.answers.flatMap((each) => each.moves.map(({ move }) => move))).not.toContain('trailFlare');
   });
 });

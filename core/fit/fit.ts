@@ -1,5 +1,5 @@
 import { type Setup, withFigure, FIGURES } from '../setup';
-import { backLimit, modelOf, type FitModel } from './model';
+import { backLimit, modelOf, throughLimit, toeLineOf, type FitModel, type TurnedOn } from './model';
 import { search, type Found } from './search';
 import {
   MOVES,
@@ -13,13 +13,14 @@ import {
   type Requirement,
   type MoveName,
 } from './types';
+import { turnsSpared } from '../turn';
 import type { Unit } from '../units';
 
 /** How far beyond what is needed the turn goes, the worse way. */
-const margin = ({ back, through }: FitModel, leadFlare: number, trailFlare: number, lift: number): number =>
+const margin = (model: FitModel, on: TurnedOn, toeLine: number): number =>
   Math.min(
-    back ? backLimit(back, leadFlare, trailFlare, lift) - back.needed : Infinity,
-    through ? through.lead + leadFlare - through.needed : Infinity,
+    backLimit(model, on, toeLine) - (model.back?.needed ?? 0),
+    throughLimit(model, on, toeLine) - (model.through?.needed ?? 0),
   );
 
 /** No more than one to three moves make an answer that a student can take home. */
@@ -56,24 +57,21 @@ function answerOf(
     const to = found.values[move];
     return from === to ? [] : [{ move, from, to, size: Math.abs(to - from) / FIGURES[move].justNoticeable }];
   });
-  const { leadFlare, trailFlare, leadHeelLift } = found.values;
+  const lines = { from: toeLineOf(model, today), to: toeLineOf(model, found.values) };
+  const ends = (limit: typeof backLimit, needed: number) => ({
+    from: limit(model, today, lines.from),
+    to: limit(model, found.values, lines.to),
+    needed,
+  });
   return {
     kind,
     moves,
     size: found.size,
     setup: setupWith(problem.setup, today, found.values),
     unmet,
-    leadHeelLift,
-    back: back && {
-      from: backLimit(back, today.leadFlare, today.trailFlare, today.leadHeelLift),
-      to: backLimit(back, leadFlare, trailFlare, leadHeelLift),
-      needed: back.needed,
-    },
-    through: through && {
-      from: through.lead + today.leadFlare,
-      to: through.lead + leadFlare,
-      needed: through.needed,
-    },
+    leadHeelLift: found.values.leadHeelLift,
+    back: back && ends(backLimit, back.needed),
+    through: through && ends(throughLimit, through.needed),
   };
 }
 
@@ -87,12 +85,12 @@ function answersFor(problem: FitProblem, model: FitModel): FitAnswer[] {
   if (!least) return [];
   const mostTogether = Math.max(least.count, MOST_MOVES);
   const most = search(model, {
-    primary: (leadFlare, trailFlare, lift) => -margin(model, leadFlare, trailFlare, lift),
+    primary: (on, toeLine) => -margin(model, on, model.closingGain === 0 ? 0 : toeLine()),
     mostTogether,
   });
   const easiest = search(model, {
     // The further out the lead foot is, the less it has to come round under the knee.
-    primary: (leadFlare) => -leadFlare,
+    primary: ({ leadFlare }) => -leadFlare,
     neverSquarer: true,
     mostTogether,
   });
@@ -202,13 +200,13 @@ export type FitProgress = (done: number) => void;
  */
 export function fit(problem: FitProblem, progress: FitProgress = () => undefined): Fit {
   const model = modelOf(problem);
-  const unknown = [...(model.back ? [] : ['back' as const]), ...(model.through ? [] : ['through' as const])];
+  const spared = turnsSpared(problem.body);
   const answers = answersFor(problem, model);
-  if (answers.length > 0) return { answers, relaxations: [], nearest: null, unknown };
+  if (answers.length > 0) return { answers, relaxations: [], nearest: null, spared };
   const relaxations = REQUIREMENTS.flatMap((requirement, at): Relaxation[] => {
     progress((at + 1) / (REQUIREMENTS.length + 2));
     const by = leastGiven(problem, requirement);
     return by === null ? [] : [{ requirement, by }];
   }).sort((a, b) => inNoticeable(a) - inNoticeable(b));
-  return { answers, relaxations, nearest: nearestOf(problem, relaxations[0]), unknown };
+  return { answers, relaxations, nearest: nearestOf(problem, relaxations[0]), spared };
 }

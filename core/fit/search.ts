@@ -1,6 +1,6 @@
 import { MOST_LIFT_MM, TURN_PER_LIFT_MM } from '../turn';
 import { radians } from '../units';
-import type { FitModel } from './model';
+import { closingAtMost, toeLineOf, turningLines, type FitModel, type Ends, type TurnedOn } from './model';
 import type { MoveName } from './types';
 import { FIGURES } from '../setup';
 
@@ -19,10 +19,10 @@ export interface Found {
 }
 
 /** What is preferred above fewer and smaller moves; the least of it is taken. */
-type Primary = (leadFlare: number, trailFlare: number, lift: number) => number;
+type Primary = (on: TurnedOn, toeLine: () => number) => number;
 
 const ROUNDING = 1e-9;
-const inside = (value: number, { low, high }: { low: number; high: number }): boolean =>
+const inside = (value: number, { low, high }: Ends): boolean =>
   value >= low - ROUNDING && value <= high + ROUNDING;
 
 const sizeOf = (move: MoveName, by: number): number => Math.abs(by) / FIGURES[move].justNoticeable;
@@ -63,8 +63,10 @@ const liftNeeded = ({ back }: FitModel, leadFlare: number): number =>
 function leadFlares(model: FitModel, made: ReadonlySet<Together>): number[] {
   const { today, leadFlare: range, through } = model;
   const mostLift = made.has('leadHeelLift') ? MOST_LIFT_MM : 0;
+  const given = closingAtMost(model).through;
   const turns = (flare: number) =>
-    (!through || through.lead + flare >= through.needed - ROUNDING) && liftNeeded(model, flare) <= mostLift;
+    (!through || through.lead + flare + given >= through.needed - ROUNDING) &&
+    liftNeeded(model, flare) <= mostLift;
   const values = made.has('leadFlare')
     ? valuesOf(model, 'leadFlare', range)
     : inside(today.leadFlare, range)
@@ -75,7 +77,7 @@ function leadFlares(model: FitModel, made: ReadonlySet<Together>): number[] {
 
 function trailFlares(model: FitModel, made: ReadonlySet<Together>): number[] {
   const { today, trailFlare: range, back } = model;
-  const low = back ? Math.max(range.low, back.needed - back.trail) : range.low;
+  const low = back ? Math.max(range.low, back.needed - back.trail - closingAtMost(model).back) : range.low;
   const enough = { low, high: range.high };
   if (made.has('trailFlare')) return valuesOf(model, 'trailFlare', enough);
   return inside(today.trailFlare, enough) ? [today.trailFlare] : [];
@@ -98,8 +100,8 @@ function liftsFor(
 
 const NO_LIFT: readonly number[] = [0];
 
-/** How far apart the toes have to be for the line to lie in its band with the toes where they are. */
-function apartFor({ today, line }: FitModel): { low: number; high: number } {
+/** How far apart the toes have to be for the line to lie within its ends with the toes where they are. */
+function apartFor({ today }: FitModel, line: Ends): Ends {
   const { setback } = today;
   if (Math.abs(setback) < ROUNDING) return inside(0, line) ? { low: 0, high: Infinity } : NOWHERE;
   // The line's angle has the setback's sign, and less of it the further apart the toes are.
@@ -112,6 +114,7 @@ function apartFor({ today, line }: FitModel): { low: number; high: number } {
   };
 }
 
+const ANYWHERE = { low: -Infinity, high: Infinity };
 const NOWHERE = { low: Infinity, high: -Infinity };
 
 interface Placed {
@@ -119,25 +122,26 @@ interface Placed {
   setback: number;
 }
 
-/** Width and setback that put feet of these flares within their bands, moved as little as can be. */
+/** Width and setback that put feet of these flares within their bands and on this line, moved as little as can be. */
 function placed(
   model: FitModel,
   made: ReadonlySet<Together>,
   beyondHeels: number,
-  apart: { low: number; high: number },
+  line: Ends,
+  apart: Ends,
 ): Placed | null {
-  const { today, width, line } = model;
+  const { today, width } = model;
   const free = made.has('setback');
   const range = {
     low: Math.max(
       width.low,
       made.has('stanceWidth') ? WIDTH_SEARCHED.low : -Infinity,
-      free ? -Infinity : apart.low - beyondHeels,
+      apart.low - beyondHeels,
     ),
     high: Math.min(
       width.high,
       made.has('stanceWidth') ? WIDTH_SEARCHED.high : Infinity,
-      free ? Infinity : apart.high - beyondHeels,
+      apart.high - beyondHeels,
     ),
   };
   const stanceWidth = made.has('stanceWidth')
@@ -147,14 +151,40 @@ function placed(
       : null;
   if (stanceWidth === null) return null;
   if (!free) return { stanceWidth, setback: today.setback };
-  const at = (angle: number) =>
-    (stanceWidth + beyondHeels) * Math.tan(radians(Math.max(-89, Math.min(89, angle))));
-  const setback = nearestIn(today.setback, FIGURES.setback.step, {
+  const setback = setbackFor(model, stanceWidth + beyondHeels, line);
+  if (setback !== null || !made.has('stanceWidth')) return setback === null ? null : { stanceWidth, setback };
+  return placedWider(model, beyondHeels, line, stanceWidth, range);
+}
+
+/** The setback that puts toes so far apart on the line; null where no whole step does. */
+function setbackFor({ today }: FitModel, apart: number, line: Ends): number | null {
+  const at = (angle: number) => apart * Math.tan(radians(Math.max(-89, Math.min(89, angle))));
+  return nearestIn(today.setback, FIGURES.setback.step, {
     low: Math.max(at(line.low), -SETBACK_SEARCHED),
     high: Math.min(at(line.high), SETBACK_SEARCHED),
   });
-  return setback === null ? null : { stanceWidth, setback };
 }
+
+/** A line may be so narrow that no whole step of setback is on it at one width: the nearest width at which one is. */
+function placedWider(
+  model: FitModel,
+  beyondHeels: number,
+  line: Ends,
+  from: number,
+  range: Ends,
+): Placed | null {
+  const { step } = FIGURES.stanceWidth;
+  for (let steps = 1; steps <= MOST_STEPS_WIDER; steps += 1) {
+    for (const stanceWidth of [from - steps * step, from + steps * step]) {
+      const setback = inside(stanceWidth, range) ? setbackFor(model, stanceWidth + beyondHeels, line) : null;
+      if (setback !== null) return { stanceWidth, setback };
+    }
+  }
+  return null;
+}
+
+/** So many steps a narrow line is looked for further out (starting value). */
+const MOST_STEPS_WIDER = 20;
 
 /** The moves that bear on their own band alone, each as small as it can be; null where one cannot be. */
 function alone(model: FitModel): Partial<Record<MoveName, number>> | null {
@@ -195,8 +225,6 @@ interface SearchOptions {
 interface Searching {
   model: FitModel;
   options: SearchOptions;
-  /** Where the toes have to be for the line, with the setback as it is. */
-  apart: { low: number; high: number };
   alone: { count: number; size: number };
   best: { primary: number; count: number; size: number; values: Record<Together, number> | null };
 }
@@ -215,8 +243,7 @@ function weighed({ today }: FitModel, values: Record<Together, number>): { count
 
 /** Takes an answer where it is better than the best there is. */
 function offer({ model, options, alone, best }: Searching, values: Record<Together, number>): void {
-  const { leadFlare, trailFlare, leadHeelLift } = values;
-  const primary = options.primary ? options.primary(leadFlare, trailFlare, leadHeelLift) : 0;
+  const primary = options.primary ? options.primary(values, () => toeLineOf(model, values)) : 0;
   if (primary > best.primary) return;
   const { count: together, size: large } = weighed(model, values);
   const count = alone.count + together;
@@ -234,18 +261,24 @@ function worthwhile({ model, options, alone, best }: Searching, moves: number, l
 
 /** Goes through the feet that a set of moves can make. */
 function searchSet(searching: Searching, made: ReadonlySet<Together>): void {
-  const { model, options, apart } = searching;
+  const { model, options } = searching;
   const { today, shoeLength } = model;
+  const free = made.has('setback');
+  const onBand = free ? ANYWHERE : apartFor(model, model.line);
   const out = (value: number, from: number) => !options.neverSquarer || value >= from;
   const trails = trailFlares(model, made).filter((flare) => out(flare, today.trailFlare));
   const leads = leadFlares(model, made).filter((flare) => out(flare, today.leadFlare));
+  const sines = new Map(trails.map((flare) => [flare, Math.sin(radians(flare))]));
   for (const leadFlare of leads) {
     // Nearest first: the next ones are larger still.
     if (!worthwhile(searching, made.size, leadFlare)) break;
     const lifts = liftsFor(model, made, leadFlare, options.primary !== undefined);
+    const sineLead = Math.sin(radians(leadFlare));
     for (const trailFlare of trails) {
-      const beyondHeels = shoeLength * (Math.sin(radians(leadFlare)) + Math.sin(radians(trailFlare)));
-      const feet = placed(model, made, beyondHeels, apart);
+      const beyondHeels = shoeLength * (sineLead + sines.get(trailFlare)!);
+      const line = turningLines(model, leadFlare, trailFlare);
+      const apart = free || line === model.line ? onBand : line && apartFor(model, line);
+      const feet = line && apart && placed(model, made, beyondHeels, line, apart);
       if (feet)
         lifts.forEach((leadHeelLift) => offer(searching, { leadFlare, trailFlare, leadHeelLift, ...feet }));
     }
@@ -269,7 +302,6 @@ export function search(model: FitModel, options: SearchOptions): Found | null {
   const searching: Searching = {
     model,
     options,
-    apart: apartFor(model),
     alone: {
       count: moved.length,
       size: moved.reduce((sum, move) => sum + sizeOf(move, rest[move]! - today[move]), 0),

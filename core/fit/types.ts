@@ -1,7 +1,7 @@
-import type { Build } from '../body';
+import type { Build, Remedy } from '../body';
 import type { Bands } from '../method';
-import type { FigureName, FootName, Setup } from '../setup';
-import type { Goal, TurningBody } from '../turn';
+import type { FigureName, Setup } from '../setup';
+import type { Goal, Turn, TurningBody } from '../turn';
 
 /** What may be changed, from the ground up. */
 export const MOVES = [
@@ -37,10 +37,11 @@ export interface FitProblem {
   bands: Bands;
   body: TurningBody;
   goal: Goal;
-  /** How far each foot points out on its own; null where it was not looked at. */
-  naturalToeOut: Record<FootName, number> | null;
   /** What the coach wants left as it is. */
   pinned: readonly MoveName[];
+  /** What this student is never asked for, and what only by one noticeable step. */
+  barred: readonly Remedy[];
+  limited: readonly Remedy[];
 }
 
 export interface Move {
@@ -81,6 +82,6 @@ export interface Fit {
   relaxations: Relaxation[];
   /** Where there are no answers, the feet that come nearest to one, and what they leave unmet. */
   nearest: FitAnswer | null;
-  /** Turns that cannot be judged, because a leg was not tested. */
-  unknown: ('back' | 'through')[];
+  /** Turns that are not asked for, because a leg hurt in its test. */
+  spared: Turn[];
 }

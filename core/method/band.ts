@@ -1,6 +1,8 @@
-import type { Body, Build, BuildFigureName } from '../body';
+import type { Build, BuildFigureName } from '../body';
 import { arcOf, pathOnArc } from '../club';
 import { SD_IN_95_PERCENT } from '../statistics/normalInterval';
+import type { Body } from '../turn';
+import { reachOf as legReachOf } from '../turn/stops';
 import { InputError, degrees, radians } from '../units';
 import type { Played } from './coverage';
 import type { FigureQuestion } from './questions';
@@ -69,6 +71,17 @@ function lineAtMarks(marks: number, { body, middleOf }: RuleInput): number {
 
 const within = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
 
+/** Closing that gives less than this asks for no line at all that could be stood in (starting value). */
+const LEAST_CLOSING = 0.05;
+
+/** How far the trail leg lets the hips turn back on a square foot: as measured turns have told, else its test and the give. */
+function trailReach({ legs }: Body, give: number): number | null {
+  if (!legs) return null;
+  if (legs.reaches['trail back']) return legReachOf('trail back', legs)!.value;
+  const test = legs.legs.turnIn.trail;
+  return test && test.value + give;
+}
+
 type MiddleOf = { [Kind in Rule['kind']]: (rule: Extract<Rule, { kind: Kind }>, input: RuleInput) => Middle };
 
 const noFigure = (): never => {
@@ -83,11 +96,18 @@ const MIDDLES: MiddleOf = {
     return { constant: value };
   },
   'by club length': ({ marks }, { clubLengthInches }) => ({ constant: alongMarks(marks, clubLengthInches) }),
-  'shoulders by club length': ({ marks }, { clubLengthInches }) => {
+  'shoulders by club length': ({ marks, place }, { clubLengthInches, middleOf }) => {
     const asValues = marks.map(({ lengthInches, soleBreadths }) => ({ lengthInches, value: soleBreadths }));
+    const soles = alongMarks(asValues, clubLengthInches);
+    if (place === undefined) return { constant: 0, weights: { shoulderBreadth: 1, shoeBreadth: soles } };
+    const [lead, trail] = [radians(middleOf('leadFlare')), radians(middleOf('trailFlare'))];
     return {
       constant: 0,
-      weights: { shoulderBreadth: 1, shoeBreadth: alongMarks(asValues, clubLengthInches) },
+      weights: {
+        shoulderBreadth: 1,
+        shoeBreadth: (soles * (Math.cos(lead) + Math.cos(trail))) / 2,
+        shoeLength: -place * (Math.sin(lead) + Math.sin(trail)),
+      },
     };
   },
   hips: ({ share }) => ({ constant: 0, weights: { hipBreadth: share } }),
@@ -97,17 +117,19 @@ const MIDDLES: MiddleOf = {
   }),
   'gap between shoes': ({ gap }) => ({ constant: gap, weights: { shoeBreadth: 1 } }),
   'leg test': ({ neededTurn, give, untested }, { body, middleOf }) => {
-    if (!body.legs) return { constant: untested, untested: true };
-    const { naturalToeOut, turnIn } = body.legs;
+    const reach = trailReach(body, give);
+    if (reach === null) return { constant: untested, untested: true };
     const lead = middleOf('leadFlare');
-    const natural = Math.min(naturalToeOut.trail, lead);
-    return { constant: within(neededTurn - turnIn.trail - give, natural, lead) };
+    const natural = Math.min(body.legs?.naturalToeOut?.trail ?? 0, lead);
+    return { constant: within(neededTurn - reach, natural, lead) };
   },
   'what the legs lack': ({ neededTurn, give, most, untested }, { body, middleOf }) => {
-    if (!body.legs) return { constant: untested, untested: true };
-    return {
-      constant: within(neededTurn - body.legs.turnIn.trail - give - middleOf('trailFlare'), 0, most),
-    };
+    const reach = trailReach(body, give);
+    if (reach === null) return { constant: untested, untested: true };
+    const lacks = neededTurn - reach - middleOf('trailFlare');
+    // The foot is dropped with its flare kept: a degree of that line is worth what closing gives, not one.
+    const worth = Math.max(LEAST_CLOSING, body.legs!.closing.value);
+    return { constant: within(lacks / worth, 0, most) };
   },
   'by the arc': ({ lowPointInside, pathPerDegree }, { clubLengthInches, middleOf }) => ({
     constant: -pathOnArc(arcOf(clubLengthInches), lowPointInside - middleOf('ballAlong')) / pathPerDegree,

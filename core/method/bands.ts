@@ -1,4 +1,4 @@
-import type { Body } from '../body';
+import type { Body } from '../turn';
 import { CHOICE_QUESTIONS, type ChoiceQuestion } from '../setup';
 import { bandOf, type Band, type RuleInput } from './band';
 import { answerFor, playedKey, type Played } from './coverage';
@@ -48,6 +48,23 @@ function bandOnce(answer: Answer, question: FigureQuestion, input: RuleInput): B
   return band;
 }
 
+/** A foot that points out by itself is not too far out where it points; the middle stays what the rule says. */
+function withToeOut(band: Band, question: FigureQuestion, answer: Answer, { legs }: Body): Band {
+  if (question !== 'leadFlare' && question !== 'trailFlare') return band;
+  const natural = legs?.naturalToeOut?.[question === 'leadFlare' ? 'lead' : 'trail'];
+  if (natural === undefined) return band;
+  const high = Math.min(FIGURE_QUESTIONS[question].range.most, natural + answer.tolerance.above);
+  return high > band.high ? { ...band, high } : band;
+}
+
+/**
+ * By how much a method itself has the trail foot further out than the lead foot; 0 where it leaves a flare free.
+ * @param bands what the method asks of a body with a club
+ * @returns degrees
+ */
+export const ownFlareDifference = ({ figures: { leadFlare, trailFlare } }: Bands): number =>
+  leadFlare && trailFlare ? trailFlare.middle - leadFlare.middle : 0;
+
 /** Every figure question's band; what one rule asks of another question is worked out first, once. */
 function figuresOf(method: HouseMethod, body: Body, played: Played): Bands['figures'] {
   const answers = answersOf(method, played);
@@ -58,7 +75,8 @@ function figuresOf(method: HouseMethod, body: Body, played: Played): Bands['figu
     if (asked[at]) return figures[question];
     asked[at] = true;
     const answer = answers[at]!;
-    if (answer.rule.kind !== 'no view') figures[question] = bandOnce(answer, question, input);
+    if (answer.rule.kind !== 'no view')
+      figures[question] = withToeOut(bandOnce(answer, question, input), question, answer, body);
     return figures[question];
   };
   const input: RuleInput = {

@@ -7,3 +7,4 @@ export * from './band';
 export * from './bands';
 export * from './verdict';
 export * from './taught';
+export * from './posting';

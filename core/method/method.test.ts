@@ -3,6 +3,7 @@ import {
   answerFor,
   asPlayed,
   BAG,
+  bandOf,
   bandsFor,
   canPitch,
   checkedClubLength,
@@ -10,6 +11,7 @@ import {
   coverageFaults,
   InputError,
   FIGURE_QUESTION_NAMES,
+  ownFlareDifference,
   type Band,
   type ClubId,
   type FigureQuestion,
@@ -18,6 +20,7 @@ import {
 } from '..';
 import { build, estimated, method } from '../test/example';
 import type { HouseMethod, Answer } from './types';
+import { evenLegs } from './check';
 import { withEveryQuestion } from './everyQuestion';
 
 const bandIn = (question: FigureQuestion, played: Played, of = build()): Band =>
@@ -78,17 +81,25 @@ describe('the house method', () => {
   });
 
   test.each([
-    // Common practice, no source: docs/models.md, section 3, for shoulders of 480 and a sole of 105.
-    [36, 375],
-    [37, 427.5],
-    [38, 480],
-    [39.5, 511.5],
-    [43, 585],
-    [45.5, 585],
-    [35, 375],
-  ])('a club of %s in asks for %s mm', (length, width) => {
-    expect(widthBand('7-iron', length).middle).toBeCloseTo(width, 9);
-  });
+    // Common practice, no source: section 3 of the models, for shoulders of 480 and a sole of 105 by 290.
+    [36, 375, 303.5],
+    [37, 427.5, 354.2],
+    [38, 480, 404.9],
+    [39.5, 511.5, 435.4],
+    [43, 585, 506.4],
+    [45.5, 585, 506.4],
+    [35, 375, 303.5],
+  ])(
+    'a club of %s in asks for %s mm with the soles square, and %s as this method flares them',
+    (length, square, flared) => {
+      expect(widthBand('7-iron', length).middle).toBeCloseTo(flared, 1);
+      const input = { body: { build: build(), legs: null }, ...asPlayed({ club: '7-iron', shot: 'full' }) };
+      const answer = method.questions.stanceWidth.answers[0]!;
+      const { place: _square, ...rule } = answer.rule as ShouldersRule;
+      const band = bandOf({ ...answer, rule }, { ...input, clubLengthInches: length, middleOf: () => NaN });
+      expect(band.middle).toBeCloseTo(square, 9);
+    },
+  );
 
   test('a pitch: two club heads of 80 mm between square soles', () => {
     const band = bandIn('stanceWidth', asPlayed({ club: 'sand-wedge', shot: 'pitch' }));
@@ -107,8 +118,9 @@ describe('the house method', () => {
 
   test('shoulders that are only estimated widen the band to their 95% reach, and are named', () => {
     const band = widthBand('5-iron', 38, build({ shoulderBreadth: estimated(480, 20) }));
-    expect(band.high - band.middle).toBeCloseTo(1.96 * 20, 9);
-    expect(band.middle - band.low).toBeCloseTo(1.96 * 20, 9);
+    // The shoe's length, to 3 mm, hardly adds to the shoulders' 20.
+    expect(band.high - band.middle).toBeCloseTo(1.96 * 20, 0);
+    expect(band.middle - band.low).toBeCloseTo(1.96 * 20, 0);
     expect(band.widenedBy).toEqual(['shoulderBreadth']);
   });
 
@@ -177,4 +189,19 @@ describe('a method from before a question was asked', () => {
     const lacking = withEveryQuestion({ ...method, questions: others } as unknown as HouseMethod);
     expect(lacking.questions).not.toHaveProperty('leadFlare');
   });
+});
+
+test('a foot that points out by itself is not too far out where it points', () => {
+  const legs = evenLegs(35, 45, 25);
+  const flare = (of: typeof legs | null) =>
+    bandsFor(method, { build: build(), legs: of }, asPlayed({ club: '7-iron', shot: 'full' })).figures;
+  expect(flare(null).leadFlare).toMatchObject({ low: 12, middle: 15, high: 18 });
+  expect(flare(legs).leadFlare).toMatchObject({ low: 12, middle: 15, high: 28 });
+  expect(flare(legs).trailFlare!.high).toBe(28);
+  expect(flare(evenLegs(35, 45, 5)).leadFlare).toMatchObject({ high: 18 });
+  expect(
+    ownFlareDifference(
+      bandsFor(method, { build: build(), legs }, asPlayed({ club: '7-iron', shot: 'full' })),
+    ),
+  ).toBe(0);
 });

@@ -20,12 +20,16 @@ export interface ByClubLengthRule {
 }
 
 /**
- * Stance width from the shoulders and the club's length: the outer shoulder breadth and a number
- * of sole breadths, linear in club length between the marks and the nearest mark's beyond them.
- * Stated with both soles turned square.
+ * Stance width from the shoulders and the club's length, by plumb line: a club dropped from each shoulder's
+ * outer edge meets the shoe as it stands at a named place along it. Which edge of it, by the club: `soleBreadths`
+ * −1 is its outer edge, 0 its middle, 1 its inner edge, linear in club length between the marks and the nearest
+ * mark's beyond them. The shoes stand as the method itself flares them, so that a student's flare makes no
+ * width fault.
  */
 export interface ShouldersRule {
   kind: 'shoulders by club length';
+  /** The place along the shoe, as a share of it from the heel; where none is named both soles are turned square. */
+  place?: number;
   /** In rising order of club length. */
   marks: { lengthInches: number; soleBreadths: number }[];
 }

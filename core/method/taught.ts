@@ -1,4 +1,5 @@
-import type { Body, Build } from '../body';
+import type { Build } from '../body';
+import type { Body } from '../turn';
 import { ITEMS, isPosture, withFigure, type Address, type Balance, type Item, type Setup } from '../setup';
 import { MM_PER_INCH } from '../units';
 import { bandsFor } from './bands';

@@ -52,10 +52,11 @@ const shotsOf = (truth: Truth, count: number, setups: () => Setup = anySetup): P
     return { setup, clubLengthInches: 37, path: truePath(truth, setup) + truth.scatter * normal() };
   });
 
-const rows = (shots: readonly PathShot[]) =>
+/** Rows of the regression with the usual club, with as many coefficients as the prior has. */
+const rows = (shots: readonly PathShot[], size = 5) =>
   shots.map(({ setup }) => {
     const { closed, toeward, ball } = causesOf(setup);
-    return [1, closed, toeward, ball];
+    return [1, closed, toeward, ball, 0].slice(0, size);
   });
 
 test('the worked figures of a setup: closed by the toe line, load from the middle, ball forward of a usual one', () => {
@@ -83,12 +84,12 @@ test('an inverse is one', () => {
 
 test('with nothing known beforehand it is ordinary least squares, intervals and all (reference: ml-matrix)', () => {
   const shots = shotsOf({ b: [1, 0.4, -0.2, -0.03], scatter: 2 }, 40);
-  const x = new Matrix(rows(shots));
+  const x = new Matrix(rows(shots, 4));
   const y = Matrix.columnVector(shots.map(({ path }) => path));
   const reference = solve(x, y).to1DArray();
   const belief = posterior(
     knowingNothing(4),
-    rows(shots),
+    rows(shots, 4),
     shots.map(({ path }) => path),
   );
   belief.mean.forEach((value, at) => expect(value).toBeCloseTo(reference[at]!, 8));
@@ -120,14 +121,13 @@ test('the update is the same shot by shot as all at once', () => {
   expect(oneByOne.rate).toBeCloseTo(together.rate, 6);
 });
 
-const SLOPE = [0, 1, 0, 0];
-
 /** How often a 95% interval of degrees a degree closed holds the truth, over so many students. */
 function coverage(students: number, truth: () => Truth, prior: () => NormalInverseGamma): number {
   let held = 0;
   for (let student = 0; student < students; student += 1) {
     const of = truth();
     const shots = shotsOf(of, 24);
+    const size = prior().mean.length;
     const {
       mean: value,
       scale,
@@ -135,10 +135,10 @@ function coverage(students: number, truth: () => Truth, prior: () => NormalInver
     } = marginal(
       posterior(
         prior(),
-        rows(shots),
+        rows(shots, size),
         shots.map(({ path }) => path),
       ),
-      SLOPE,
+      [0, 1, 0, 0, 0].slice(0, size),
     );
     if (Math.abs(value - of.b[1]) <= scale * studentQuantile(0.025, freedom)) held += 1;
   }
@@ -209,6 +209,43 @@ test('where the path goes on other feet, and the line that would straighten it',
   // A foot flared with its toe kept moves no toe line, and so no path.
   const flared = { ...square, address: flareToeKept(square.address, 'lead', 30) };
   expect(predictedPath(path, flared).value).toBeCloseTo(predicted.value, 0);
+});
+
+/** A driver, a 6-iron and a wedge, the ball further forward with the longer ones, and closed as may be. */
+const THREE_CLUBS = [45.5, 37.5, 35.5];
+const withItsClub = (truth: Truth, perInch: number, count: number): PathShot[] =>
+  Array.from({ length: count }, (_, at) => {
+    const clubLengthInches = THREE_CLUBS[at % 3]!;
+    const setup = setupWith(between(-40, 90), 60 - 6 * (clubLengthInches - 37), between(45, 55));
+    const path = truePath(truth, setup) + perInch * (clubLengthInches - 37) + truth.scatter * normal();
+    return { setup, clubLengthInches, path };
+  });
+
+test('a ball further forward with a longer club is not taken for an effect of the ball', () => {
+  // Half a degree less for each inch of club, and nothing by the ball: 5 in 100 may fall outside 95%, not most.
+  let ballHeld = 0;
+  let pathHeld = 0;
+  const students = 60;
+  for (let student = 0; student < students; student += 1) {
+    const path = personalPath(withItsClub({ b: [1, 0.5, -0.1, -0.0174], scatter: 2 }, -0.5, 60), 45.5);
+    const [least, most] = path.slopes[2]!.interval;
+    if (least <= -0.0174 && -0.0174 <= most) ballHeld += 1;
+    const setup = setupWith(0, 60 - 6 * 8.5, 50);
+    const predicted = predictedPath(path, setup);
+    const truth = 1 - 0.0174 * causesOf(setup).ball - 0.5 * 8.5;
+    if (predicted.interval[0] <= truth && truth <= predicted.interval[1]) pathHeld += 1;
+  }
+  expect(ballHeld / students).toBeGreaterThanOrEqual(0.9);
+  expect(pathHeld / students).toBeGreaterThanOrEqual(0.9);
+});
+
+test('a path is a guess until shots narrowed it, for these feet with this club', () => {
+  const square = setupWith(0, 50, 50);
+  expect(predictedPath(personalPath([], 37), square)).toMatchObject({ guess: true, value: 0 });
+  expect(predictedPath(personalPath([], 37), square).deviation).toBeCloseTo(3, 0);
+  const shots = shotsOf({ b: [2, 0.5, -0.1, 0], scatter: 2 }, 24);
+  expect(predictedPath(personalPath(shots, 37), square).guess).toBe(false);
+  expect(predictedPath(personalPath(shots, 45.5), square).guess).toBe(true);
 });
 
 test('a line that bends nothing straightens nothing', () => {

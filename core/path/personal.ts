@@ -1,12 +1,13 @@
 import { arcOf, pathOnArc } from '../club';
 import { measureAddress, type AddressMeasures, type Setup, uncertaintyOf } from '../setup';
 import {
+  dot,
   inverseOf,
+  varianceOf,
   type NormalInverseGamma,
   type Matrix,
   independentPrior,
   posterior,
-  marginal,
   studentQuantile,
 } from '../statistics';
 
@@ -18,17 +19,12 @@ export type PathCause = (typeof PATH_CAUSES)[number];
 const SCATTER = 2;
 /** How much the scatter's own guess weighs, in shots twice over (starting value). */
 const SHAPE = 2;
+/** The club that the path on the whole is told for, inches: a 7-iron. */
+const USUAL_CLUB = 37;
+/** Degrees of path that an inch of club may make by itself, one standard deviation (starting value). */
+const PER_INCH = 0.5;
 /** A usual ball, mm inside the lead heel (common practice, no source): the path's own zero. */
 const USUAL_BALL = 50;
-
-/**
- * The path that causes like these give on the whole, degrees.
- * @param estimate mean: the path on the whole, then degrees per unit of each cause
- * @param causes as `causesOf` counts them
- * @returns degrees, in-to-out positive
- */
-export const pathOf = ({ mean }: NormalInverseGamma, causes: Record<PathCause, number>): number =>
-  PATH_CAUSES.reduce((sum, cause, at) => sum + mean[at + 1]! * causes[cause], mean[0]!);
 
 /** A shot's path with the setup it was hit from. */
 export interface PathShot {
@@ -57,19 +53,24 @@ export function causesOf(
   };
 }
 
-const rowOf = (setup: Setup): number[] => {
-  const causes = causesOf(setup);
-  return [1, ...PATH_CAUSES.map((cause) => causes[cause])];
+/**
+ * One row of the regression: the path on the whole, each cause, and the club. The club has a coefficient of
+ * its own, so that a ball further forward with a longer club is not taken for what the ball does.
+ */
+const rowOf = (setup: Setup, clubLengthInches: number, measures?: AddressMeasures): number[] => {
+  const causes = causesOf(setup, measures);
+  return [1, ...PATH_CAUSES.map((cause) => causes[cause]), clubLengthInches - USUAL_CLUB];
 };
 
 /**
  * The general prior (starting values; the ball's from the arc, as much again either way).
  * @param clubLengthInches inches
- * @returns the prior over the path on the whole and the three slopes
+ * @returns the prior over the path on the whole, the three slopes, and degrees for each inch of club
  */
 export function generalPrior(clubLengthInches: number): NormalInverseGamma {
   const perBall = pathOnArc(arcOf(clubLengthInches), 1);
-  return independentPrior([0, 0.5, -0.1, perBall], [3, 0.3, 0.1, Math.abs(perBall)], SCATTER, SHAPE);
+  const means = [0, 0.5, -0.1, perBall, 0];
+  return independentPrior(means, [3, 0.3, 0.1, Math.abs(perBall), PER_INCH], SCATTER, SHAPE);
 }
 
 export interface Slope {
@@ -83,7 +84,15 @@ export interface Slope {
 }
 
 export interface PersonalPath {
-  posterior: NormalInverseGamma;
+  /** The coefficients' means: the path on the whole, the three slopes, and degrees for each inch of club. */
+  mean: readonly number[];
+  /** Their covariance, the scatter of the shots in it; and before any shot, the scatter aside as the other. */
+  covariance: Matrix;
+  /** How far 95% of Student's t lie, in scales. */
+  reach: number;
+  /** Each spread's square before and after the shots, the scatter aside: what was learnt. */
+  learnt: { before: Matrix; after: Matrix };
+  clubLengthInches: number;
   slopes: Slope[];
   shots: number;
 }
@@ -91,13 +100,15 @@ export interface PersonalPath {
 /** A slope is the student's own once their shots took its spread below this share of the guess's (starting value). */
 const OWN_BELOW = 0.6;
 
-const unit = (at: number): number[] => [0, 0, 0, 0].map((_, index) => Number(index === at));
+/** Whether the guess is still what speaks of a weighted sum: its spread was narrowed by what was seen, scatter aside. */
+const isGuess = ({ before, after }: PersonalPath['learnt'], weights: readonly number[]): boolean =>
+  Math.sqrt(varianceOf(after, weights) / varianceOf(before, weights)) >= OWN_BELOW;
 
 /**
  * What this student's shots say of their own path, beside the general guess it started from.
- * @param shots the shots, each with the setup it was hit from
- * @param clubLengthInches inches
- * @returns the posterior and its slopes with 95% intervals
+ * @param shots the shots, each with the setup and the club it was hit with
+ * @param clubLengthInches inches, of the club that the path is asked for
+ * @returns the coefficients and their slopes with 95% intervals
  */
 export function personalPath(shots: readonly PathShot[], clubLengthInches: number): PersonalPath {
   const prior = generalPrior(clubLengthInches);
@@ -106,40 +117,48 @@ export function personalPath(shots: readonly PathShot[], clubLengthInches: numbe
       ? prior
       : posterior(
           prior,
-          shots.map(({ setup }) => rowOf(setup)),
+          shots.map((shot) => rowOf(shot.setup, shot.clubLengthInches)),
           shots.map(({ path }) => path),
         );
+  const learnt = { before: inverseOf(prior.precision), after: inverseOf(updated.precision) };
+  const { mean, shape, rate } = updated;
+  const reach = studentQuantile(0.025, 2 * shape);
+  const covariance = learnt.after.map((row) => row.map((value) => (value * rate) / shape));
   const slopes = PATH_CAUSES.map((cause, at): Slope => {
-    const { mean: value, scale, degreesOfFreedom } = marginal(updated, unit(at + 1));
-    const half = scale * studentQuantile(0.025, degreesOfFreedom);
-    // Narrower by what was seen of this cause, not by the scatter having turned out small.
-    const seen = spreadShare(prior.precision, updated.precision, at + 1);
-    return { cause, value, interval: [value - half, value + half], guess: seen >= OWN_BELOW };
+    const value = mean[at + 1]!;
+    const half = reach * Math.sqrt(covariance[at + 1]![at + 1]!);
+    const weights = mean.map((_, index) => Number(index === at + 1));
+    return { cause, value, interval: [value - half, value + half], guess: isGuess(learnt, weights) };
   });
-  return { posterior: updated, slopes, shots: shots.length };
-}
-
-/** A coefficient's spread after the shots as a share of that before them, scatter aside. */
-function spreadShare(before: Matrix, after: Matrix, at: number): number {
-  return Math.sqrt(inverseOf(after)[at]![at]! / inverseOf(before)[at]![at]!);
+  return { mean, covariance, reach, learnt, clubLengthInches, slopes, shots: shots.length };
 }
 
 export interface PredictedPath {
   value: number;
-  /** Of the path these feet give on the whole, 95%. */
+  /** Of the path these feet give on the whole: one standard deviation, and 95%. */
+  deviation: number;
   interval: [number, number];
+  /** The general guess is still what speaks of these feet with this club. */
+  guess: boolean;
 }
 
 /**
  * The path these feet are likely to give.
- * @param personal the posterior
+ * @param personal what is known of the student's path
  * @param setup the setup
+ * @param measures the ground's figures, where they have been measured already
  * @returns degrees, in-to-out positive, with a 95% interval
  */
-export function predictedPath({ posterior }: PersonalPath, setup: Setup): PredictedPath {
-  const { mean: value, scale, degreesOfFreedom } = marginal(posterior, rowOf(setup));
-  const half = scale * studentQuantile(0.025, degreesOfFreedom);
-  return { value, interval: [value - half, value + half] };
+export function predictedPath(
+  { mean, covariance, reach, learnt, clubLengthInches }: PersonalPath,
+  setup: Setup,
+  measures?: AddressMeasures,
+): PredictedPath {
+  const row = rowOf(setup, clubLengthInches, measures);
+  const value = dot(mean, row);
+  const deviation = Math.sqrt(varianceOf(covariance, row));
+  const half = reach * deviation;
+  return { value, deviation, interval: [value - half, value + half], guess: isGuess(learnt, row) };
 }
 
 /** Stance lines are looked for so far either way, degrees (starting value). */
@@ -156,17 +175,18 @@ export interface StraightLine {
  * The stance line that straightens the path with the rest as it is; null where the line does not
  * bend it enough to tell, or it lies beyond 20° (starting value). The interval holds every line at
  * which a path of zero is not refused (Fieller 1954, from memory).
- * @param personal the posterior
+ * @param personal what is known of the student's path
  * @param setup the setup
  * @returns degrees, closed positive, with a 95% interval
  */
-export function straightLine({ posterior }: PersonalPath, setup: Setup): StraightLine | null {
-  const row = rowOf(setup);
+export function straightLine(personal: PersonalPath, setup: Setup): StraightLine | null {
+  const { mean, covariance, reach, clubLengthInches } = personal;
+  const row = rowOf(setup, clubLengthInches);
   const at = (closed: number) => {
-    const { mean: value, scale, degreesOfFreedom } = marginal(posterior, [row[0]!, closed, row[2]!, row[3]!]);
-    return { value, half: scale * studentQuantile(0.025, degreesOfFreedom) };
+    const weights = row.map((value, place) => (place === 1 ? closed : value));
+    return { value: dot(mean, weights), half: reach * Math.sqrt(varianceOf(covariance, weights)) };
   };
-  const perDegree = posterior.mean[1]!;
+  const perDegree = mean[1]!;
   const closed = row[1]! - at(row[1]!).value / perDegree;
   if (!Number.isFinite(closed) || perDegree <= 0 || Math.abs(closed) > FURTHEST) return null;
   const holds = (line: number) => {

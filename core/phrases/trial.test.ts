@@ -3,7 +3,11 @@ import {
   factorialSentence,
   effectSentences,
   evidenceSentences,
+  intervalFigures,
+  intervalSentence,
   missSentence,
+  pathFigure,
+  pathSentence,
   pathWords,
   planSentence,
   shotFigure,
@@ -74,6 +78,51 @@ test('the evidence says what it rests on, and against what', () => {
   expect(drawn).toHaveLength(3);
 });
 
+test('what a shot shows or does not is told as how many of how many', () => {
+  const shown: Comparison = {
+    ...comparison,
+    outcome: 'clean strike',
+    count: { A: 12, B: 12 },
+    mean: { A: 4 / 12, B: 9 / 12 },
+    difference: 5 / 12,
+    shift: null,
+    interval: [0.02, 0.66],
+  };
+  expect(evidenceSentences(shown, 0.2, 0.0282, 'cm').slice(0, 2)).toEqual([
+    'Clean strike: 9 of 12 with B, 4 of 12 with A.',
+    'The true difference is likely between 2 in 100 and 66 in 100 (95%, this look by itself; above 0 B is better).',
+  ]);
+});
+
+test('simulated shots are never told as the student’s own', () => {
+  const better: LookResult = {
+    look: 1,
+    verdict: 'keep',
+    because: 'better',
+    level: 0.0282,
+    primary: comparison,
+    more: null,
+  };
+  expect(verdictSentence(better, false)).toBe('Keep. Your own shots show that B is better.');
+  expect(verdictSentence(better, true)).toBe('Keep. The simulated shots show that B is better.');
+});
+
+test('a path is a guess in whole degrees until it is the student’s own', () => {
+  expect(pathFigure({ value: 2.34, deviation: 0.81, guess: false })).toBe('path 2.3° in-to-out ± 0.8°');
+  expect(pathFigure({ value: 0.3, deviation: 3.1, guess: true })).toBe('path about straight ± 3°, a guess');
+  expect(pathSentence({ value: -6.2, deviation: 4.1, interval: [-14.2, 1.8], guess: true })).toBe(
+    'these feet give a path about 6° out-to-in ± 4°, a guess (95%: 14.2° out-to-in to 1.8° in-to-out).',
+  );
+});
+
+test('an end that nothing bounds is not told', () => {
+  expect(intervalSentence([null, null], 'degrees', 'cm', '95%')).toContain('no bounds');
+  expect(intervalSentence([1, null], 'degrees', 'cm', '95%')).toBe(
+    'The true difference is likely at least 1.0°; how far above that, these shots do not say (95%).',
+  );
+  expect(intervalFigures([null, 2], 'degrees', 'cm')).toBe('no bound to 2.0°');
+});
+
 test('a verdict says what next, and when it would take more than there is', () => {
   const verdict: LookResult = {
     look: 1,
@@ -83,15 +132,31 @@ test('a verdict says what next, and when it would take more than there is', () =
     primary: comparison,
     more: { toNextLook: 6, inAll: 19 },
   };
-  expect(verdictSentence(verdict)).toBe(
+  expect(verdictSentence(verdict, false)).toBe(
     'Not yet. These shots do not tell B from A. 6 more a side until the next look. If the difference is what it looks like, about 19 a side would show it.',
   );
-  expect(verdictSentence({ ...verdict, more: { toNextLook: 6, inAll: 60 } })).toContain(
+  expect(verdictSentence({ ...verdict, more: { toNextLook: 6, inAll: 60 } }, false)).toContain(
     'this trial ends at 24',
   );
-  expect(verdictSentence({ ...verdict, more: { toNextLook: 6, inAll: null } })).toMatch(/next look\.$/);
-  expect(verdictSentence({ ...verdict, verdict: 'drop', because: 'pain', more: null })).toContain(
+  expect(verdictSentence({ ...verdict, more: { toNextLook: 6, inAll: null } }, false)).toMatch(
+    /next look\.$/,
+  );
+  expect(verdictSentence({ ...verdict, verdict: 'drop', because: 'pain', more: null }, false)).toContain(
     'doctor or physiotherapist',
+  );
+  expect(
+    verdictSentence(
+      {
+        ...verdict,
+        look: 3,
+        verdict: 'not shown',
+        because: 'never shown',
+        more: { toNextLook: 0, inAll: 60 },
+      },
+      false,
+    ),
+  ).toBe(
+    'Not shown. These shots leave open whether B is better; the old setup stays unless you say otherwise. If the difference is what it looks like, about 60 a side would show it.',
   );
 });
 
@@ -117,9 +182,10 @@ test('changes taken apart are told one by one', () => {
     'Of all 256 ways of swapping within the pairs, it would look this good 4 times in 1000 if it did nothing; at most 25 times in 1000 was said to be enough beforehand.',
   ]);
   const verdict: FactorialVerdict = { verdict: 'keep', because: 'better', effects: [effect, null], helps: 1 };
-  expect(factorialSentence(verdict)).toBe('● Keep what helped: 1 of 2. Your own shots show it.');
-  expect(factorialSentence({ ...verdict, because: 'pain' })).toContain('doctor or physiotherapist');
-  expect(factorialSentence({ ...verdict, because: 'never shown' })).toContain('any of it helps');
+  expect(factorialSentence(verdict, false)).toBe('● Keep what helped: 1 of 2. Your own shots show it.');
+  expect(factorialSentence({ ...verdict, because: 'pain' }, false)).toContain('doctor or physiotherapist');
+  expect(factorialSentence({ ...verdict, because: 'never shown' }, false)).toContain('any of it helps');
+  expect(factorialSentence({ ...verdict, because: 'worse' }, false)).toContain('harm');
 });
 
 test('misses are told by side, with how sure', () => {

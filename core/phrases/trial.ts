@@ -1,4 +1,5 @@
 import type { Hand } from '../body';
+import type { PredictedPath } from '../path';
 import {
   LEVELS,
   LOOKS,
@@ -6,6 +7,7 @@ import {
   type FactorialVerdict,
   type Comparison,
   type Effect,
+  type Interval,
   type MissPattern,
   type Outcome,
   type ShotUnit,
@@ -111,8 +113,85 @@ export function pathWords(path: number): string {
   return `${size}° ${path > 0 ? 'in-to-out' : 'out-to-in'}`;
 }
 
-const intervalWords = ({ outcome, interval }: Comparison, length: LengthUnit): string =>
-  interval.map((end) => shotFigure(end, OUTCOME_DEFINITIONS[outcome].unit, length)).join(' and ');
+/**
+ * Where these feet likely send the club, in a few words: a guess in whole degrees and called one, else to the tenth.
+ * @param path predicted, degrees in-to-out positive
+ * @returns words, with one standard deviation
+ * @example pathFigure({ value: -6.2, deviation: 4.1, guess: true }) // 'path about 6° out-to-in ± 4°, a guess'
+ */
+export function pathFigure({
+  value,
+  deviation,
+  guess,
+}: Pick<PredictedPath, 'value' | 'deviation' | 'guess'>): string {
+  if (!guess) return `path ${pathWords(value)} ± ${deviation.toFixed(1)}°`;
+  const size = Math.round(Math.abs(value));
+  const where = size === 0 ? 'straight' : `${size}° ${value > 0 ? 'in-to-out' : 'out-to-in'}`;
+  return `path about ${where} ± ${Math.max(1, Math.round(deviation))}°, a guess`;
+}
+
+/**
+ * The same as a sentence, with where 95% lie.
+ * @param path predicted, degrees in-to-out positive
+ * @returns words
+ */
+export function pathSentence(path: PredictedPath): string {
+  const [least, most] = path.interval.map(pathWords);
+  return `these feet give a ${pathFigure(path)} (95%: ${least} to ${most}).`;
+}
+
+/**
+ * Where a true difference likely lies, in a sentence; what the shots do not bound has no bound.
+ * @param interval its ends, null where there is none
+ * @param unit of the ends
+ * @param length the coach’s unit of length
+ * @param note said in brackets behind it
+ * @returns words
+ * @example intervalSentence([null, 3], 'degrees', 'cm', '95%') // 'The true difference is likely at most 3.0°; how far below that, these shots do not say (95%).'
+ */
+export function intervalSentence(
+  [least, most]: Interval,
+  unit: ShotUnit,
+  length: LengthUnit,
+  note: string,
+): string {
+  const figure = (end: number) => shotFigure(end, unit, length);
+  if (least !== null && most !== null)
+    return `The true difference is likely between ${figure(least)} and ${figure(most)} (${note}).`;
+  if (least !== null)
+    return `The true difference is likely at least ${figure(least)}; how far above that, these shots do not say (${note}).`;
+  if (most !== null)
+    return `The true difference is likely at most ${figure(most)}; how far below that, these shots do not say (${note}).`;
+  return `So few blocks set no bounds to the true difference (${note}).`;
+}
+
+/**
+ * An interval in figures; an end that the shots do not bound is a dash.
+ * @param interval its ends, null where there is none
+ * @param unit of the ends
+ * @param length the coach’s unit of length
+ * @returns words
+ * @example intervalFigures([1, null], 'degrees', 'cm') // '1.0° to no bound'
+ */
+export const intervalFigures = (interval: Interval, unit: ShotUnit, length: LengthUnit): string =>
+  interval.map((end) => (end === null ? 'no bound' : shotFigure(end, unit, length))).join(' to ');
+
+/**
+ * How many of how many, of a setup's shots.
+ * @param comparison of an outcome that a shot shows or does not
+ * @param arm which setup
+ * @returns words
+ */
+export const howMany = ({ count, mean }: Pick<Comparison, 'count' | 'mean'>, arm: 'A' | 'B'): string =>
+  `${Math.round(mean[arm] * count[arm])} of ${count[arm]}`;
+
+/** What was seen of each setup. */
+function seenSentence(comparison: Comparison, length: LengthUnit): string {
+  const { outcome, count, shift } = comparison;
+  if (shift === null)
+    return `${OUTCOME_WORDS[outcome].name}: ${howMany(comparison, 'B')} with B, ${howMany(comparison, 'A')} with A.`;
+  return `B was ${byHowMuch(comparison, length)} on average, ${byHowMuch({ outcome, difference: shift }, length)} by the median of all pairs: ${count.B} shots against ${count.A} of A.`;
+}
 
 /** So many times in a thousand, or fewer than one. */
 const inThousand = (share: number): string => {
@@ -135,14 +214,14 @@ export function evidenceSentences(
   level: number,
   length: LengthUnit,
 ): string[] {
-  const { count, p, exact, arrangements, chance, outcome } = comparison;
+  const { p, exact, arrangements, chance, outcome, interval } = comparison;
   const { unit } = OUTCOME_DEFINITIONS[outcome];
   const order = exact
     ? `Of all ${arrangements.toLocaleString('en')} orders these shots could have been dealt in`
     : `Of ${arrangements.toLocaleString('en')} orders drawn as these shots were`;
   return [
-    `B was ${byHowMuch(comparison, length)} on average, ${byHowMuch({ outcome, difference: comparison.shift }, length)} by the median of all pairs: ${count.B} shots against ${count.A} of A.`,
-    `The true difference is likely between ${intervalWords(comparison, length)} (95%, this look by itself; above 0 B is better).`,
+    seenSentence(comparison, length),
+    intervalSentence(interval, unit, length, '95%, this look by itself; above 0 B is better'),
     `${order}, B would look this good ${inThousand(p)} if the setup made no difference; at most ${inThousand(level)} was said to be enough beforehand.`,
     ...(chance === null
       ? []
@@ -152,30 +231,46 @@ export function evidenceSentences(
   ];
 }
 
-const VERDICT_WORDS: Record<LookResult['because'], string> = {
-  pain: 'Drop. It hurts more than before, and nothing that hurts is kept. Who hurts sees a doctor or physiotherapist.',
-  better: 'Keep. Your own shots show that B is better.',
-  worse: 'Drop. Your own shots show that B is worse.',
-  unclear: 'Not yet. These shots do not tell B from A.',
-  'never shown': 'Drop. So many shots did not show that B is better.',
-  'not seen': 'Nothing to go by: what was declared to decide was not seen in these shots.',
+/** Whose shots a sentence speaks of: a student's own are never confused with simulated ones. */
+const SHOTS_WORDS = {
+  own: { your: 'Your own shots', these: 'these shots' },
+  simulated: { your: 'The simulated shots', these: 'these simulated shots' },
 };
+
+/** Why a verdict is what it is, in words that say whose shots they were. */
+function verdictWords(because: LookResult['because'], simulated: boolean): string {
+  const { your, these } = SHOTS_WORDS[simulated ? 'simulated' : 'own'];
+  switch (because) {
+    case 'pain':
+      return 'Drop. It hurts more than before, and nothing that hurts is kept. Who hurts sees a doctor or physiotherapist.';
+    case 'better':
+      return `Keep. ${your} show that B is better.`;
+    case 'worse':
+      return `Drop. ${your} show that B is worse.`;
+    case 'unclear':
+      return `Not yet. T${these.slice(1)} do not tell B from A.`;
+    case 'never shown':
+      return `Not shown. T${these.slice(1)} leave open whether B is better; the old setup stays unless you say otherwise.`;
+    case 'not seen':
+      return `Nothing to go by: what was declared to decide was not seen in ${these}.`;
+  }
+}
 
 /**
  * The verdict in a sentence or two.
  * @param look what the look came to
+ * @param simulated whether a simulated student hit the shots
  * @returns words
  */
-export function verdictSentence({ because, more, verdict }: LookResult): string {
-  const words = VERDICT_WORDS[because];
-  if (verdict !== 'not yet' || !more) return words;
-  const next = `${more.toNextLook} more a side until the next look.`;
-  const most = LOOKS[LOOKS.length - 1]!;
-  if (more.inAll === null) return `${words} ${next}`;
-  if (more.inAll > most) {
-    return `${words} ${next} If the difference is what it looks like, about ${more.inAll} a side would show it; this trial ends at ${most}.`;
+export function verdictSentence({ because, more }: LookResult, simulated: boolean): string {
+  const words = [verdictWords(because, simulated)];
+  if (more && more.toNextLook > 0) words.push(`${more.toNextLook} more a side until the next look.`);
+  if (more && more.inAll !== null) {
+    const most = LOOKS[LOOKS.length - 1]!;
+    const end = more.toNextLook > 0 && more.inAll > most ? `; this trial ends at ${most}` : '';
+    words.push(`If the difference is what it looks like, about ${more.inAll} a side would show it${end}.`);
   }
-  return `${words} ${next} If the difference is what it looks like, about ${more.inAll} a side would show it.`;
+  return words.join(' ');
 }
 
 /**
@@ -201,7 +296,7 @@ export function effectSentences(
   }[verdict];
   return [
     `${says} With it ${shotFigure(Math.abs(difference), unit, length)} ${difference >= 0 ? better : worse} on average, in ${pairs} pairs of blocks that differ in it alone.`,
-    `The true difference is likely between ${interval.map((end) => shotFigure(end, unit, length)).join(' and ')} (95%).`,
+    intervalSentence(interval, unit, length, '95%'),
     `Of all ${(2 ** pairs).toLocaleString('en')} ways of swapping within the pairs, it would look this good ${inThousand(p)} if it did nothing; at most ${inThousand(level)} was said to be enough beforehand.`,
   ];
 }
@@ -209,19 +304,23 @@ export function effectSentences(
 /**
  * What a trial that took changes apart came to.
  * @param verdict what it came to
+ * @param simulated whether a simulated student hit the shots
  * @returns words
  */
-export function factorialSentence({ because, effects }: FactorialVerdict): string {
+export function factorialSentence({ because, effects }: FactorialVerdict, simulated: boolean): string {
+  const { your, these } = SHOTS_WORDS[simulated ? 'simulated' : 'own'];
   const helped = effects.filter((effect) => effect?.verdict === 'helps').length;
   switch (because) {
-    case 'pain':
-      return `▼ ${VERDICT_WORDS.pain}`;
     case 'better':
-      return `● Keep what helped: ${helped === effects.length ? 'all of it' : `${helped} of ${effects.length}`}. Your own shots show it.`;
+      return `● Keep what helped: ${helped === effects.length ? 'all of it' : `${helped} of ${effects.length}`}. ${your} show it.`;
+    case 'worse':
+      return `▼ Drop. ${your} show harm, and no help.`;
     case 'never shown':
-      return '▼ Drop. These shots did not show that any of it helps.';
+      return `◐ Not shown. T${these.slice(1)} leave open whether any of it helps; the old setup stays.`;
+    case 'pain':
+      return `▼ ${verdictWords(because, simulated)}`;
     case 'not seen':
-      return `▼ ${VERDICT_WORDS['not seen']}`;
+      return `◐ ${verdictWords(because, simulated)}`;
   }
 }
 

@@ -1,19 +1,13 @@
 import { budgetSentence, nextStopSentence, stopSentence } from './turn';
-import { STARTING_GIVES, turnBudget, type Speech, type TurningBody } from '..';
+import { turnBudget, type Angle, type Speech, type TurningBody } from '..';
+import { angle, bodyOf, both, feetOf } from '../test/turning';
 
-const angle = (value: number) => ({ value, uncertainty: 5 });
-const body = (inTrail: number | null): TurningBody => ({
-  legs: {
-    turnIn: { lead: angle(35), trail: inTrail === null ? null : angle(inTrail) },
-    turnOut: { lead: angle(42), trail: angle(45) },
-    trunk: { back: angle(45), through: null },
-  },
-  gives: STARTING_GIVES,
-  reaches: {},
-  soreKnee: { lead: false, trail: false },
-});
+const body = (inTrail: number | null): TurningBody => {
+  const of = bodyOf({ inTrail: inTrail ?? 0, outLead: 42 });
+  return inTrail === null ? { ...of, legs: { ...of.legs, turnIn: both<Angle | null>(angle(35), null) } } : of;
+};
 const speech: Speech = { length: 'cm', feet: 'lead and trail', hand: 'right' };
-const feet = { flare: { lead: 20, trail: 7 }, flareUncertainty: { lead: 2, trail: 2 }, leadHeelLift: 0 };
+const feet = feetOf(20, 7);
 const back = (inTrail: number | null) => turnBudget('back', body(inTrail), feet);
 
 test('the trail leg stops it, fifteen degrees of flare get to the lead leg', () => {
@@ -26,16 +20,30 @@ test('the trail leg stops it, fifteen degrees of flare get to the lead leg', () 
   );
 });
 
+test('what a caution leaves out is not asked for: its reason is said instead', () => {
+  const spared = [
+    { withholds: [{ item: 'trailFlare' as const, by: 'more' as const }], reason: 'That foot is left alone.' },
+  ];
+  expect(nextStopSentence(back(10), speech, spared)).toBe('That foot is left alone.');
+  const hurt = turnBudget('back', { ...body(10), hurts: ['trail back'] }, feet);
+  expect(budgetSentence(hurt, speech)).toBe(
+    'Going back: not asked for. The trail leg hurts, and is never turned further than today.',
+  );
+  expect(nextStopSentence(hurt, speech)).toBe('');
+});
+
 test('enough is said as enough, and asks for nothing', () => {
   const free = turnBudget('through', body(40), feet);
   expect(budgetSentence(free, speech)).toMatch(/^Going through: enough\. The lead leg stops the hips at 65°/);
   expect(nextStopSentence(free, speech)).toBe('');
 });
 
-test('an untested leg is named, and what is known is said', () => {
-  expect(budgetSentence(back(null), { ...speech, feet: 'left and right' })).toBe(
-    'Going back: not known, because the right leg has not been tested. It ends at 42° at the latest.',
+test('a usual leg stands in for one that was not tested, and is named', () => {
+  // 40 of a usual leg, 10 give and 7 of flare are 57; the lead leg stops it at 42.
+  expect(budgetSentence(back(null), { ...speech, feet: 'left and right' })).toMatch(
+    /^Going back: the left leg stops the hips at 42°; .* A usual right leg stands in: it was not tested\.$/,
   );
+  expect(stopSentence(back(null).stops[0]!, speech)).toMatch(/: 40° of a usual leg \+ 10° give/);
 });
 
 test('a stop is opened down to its inputs', () => {

@@ -1,6 +1,8 @@
+import type { Caution, Remedy } from '../body';
+import { hasRemedy } from '../body/facts';
 import type { FitAnswer } from '../fit';
-import { inOrderMet, type Stop, type StopName, type TurnBudget } from '../turn';
-import { angleFigure, lengthWithUnit } from '../units';
+import { inOrderMet, OWN_CLOSING_BELOW, type Stop, type StopName, type TurnBudget } from '../turn';
+import { angleFigure, lengthWithUnit, type Angle } from '../units';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
 
@@ -19,46 +21,49 @@ const chanceWords = (chance: number): string => {
  * @returns words
  */
 export function budgetSentence(budget: TurnBudget, speech: Speech): string {
-  const { turn, first, limit, atMost, needed, missing, interval, chance, stops } = budget;
+  const { turn, first, limit, needed, missing, interval, chance, assumed, hurts } = budget;
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
-  const untested = stops.filter(({ at, name }) => at === null && name !== 'trail through');
-  if (!first || limit === null) {
-    const legs = untested.map(({ leg }) => `the ${leg} leg`).join(' and ');
-    const latest = atMost === null ? '' : ` It ends at ${angleFigure(atMost)} at the latest.`;
-    return say(`${GOING[turn]}: not known, because ${legs} has not been tested.${latest}`);
-  }
+  if (hurts || !first || limit === null)
+    return say(
+      `${GOING[turn]}: not asked for. The ${hurts} leg hurts, and is never turned further than today.`,
+    );
   const reach = interval
     ? ` (95%: ${angleFigure(interval[0])} to ${angleFigure(interval[1])}; reached ${chanceWords(chance!)})`
     : '';
   const stop = `the ${first.leg} leg stops the hips at ${angleFigure(limit)}`;
-  return missing! < 0.5
-    ? say(
-        `${GOING[turn]}: enough. ${stop.charAt(0).toUpperCase()}${stop.slice(1)}, ${angleFigure(needed.value)} is needed${reach}.`,
-      )
-    : say(
-        `${GOING[turn]}: ${stop}; ${angleFigure(needed.value)} is needed, ${angleFigure(missing!)} missing${reach}.`,
-      );
+  const usual = assumed.map((leg) => ` A usual ${leg} leg stands in: it was not tested.`).join('');
+  const enough = `enough. ${stop.charAt(0).toUpperCase()}${stop.slice(1)}, ${angleFigure(needed.value)} is needed`;
+  const short = `${stop}; ${angleFigure(needed.value)} is needed, ${angleFigure(missing!)} missing`;
+  return say(`${GOING[turn]}: ${missing! < 0.5 ? enough : short}${reach}.${usual}`);
 }
 
 /** What lets a stop go further, and how. */
-const REMEDIES: Record<StopName, { more: string; perDegree: 1 | -1 } | null> = {
-  'trail back': { more: 'more trail flare', perDegree: 1 },
-  'lead back': { more: 'less lead flare', perDegree: -1 },
-  'lead through': { more: 'more lead flare', perDegree: 1 },
+const REMEDIES: Record<StopName, Remedy | null> = {
+  'trail back': { item: 'trailFlare', by: 'more' },
+  'lead back': { item: 'leadFlare', by: 'less' },
+  'lead through': { item: 'leadFlare', by: 'more' },
   'trail through': null,
 };
 
 /**
- * What freeing the first stop gets, and what stops the turn next; empty where nothing is missing.
+ * What freeing the first stop gets, and what stops the turn next; empty where nothing is missing. What the
+ * cautions leave out is not asked for, and why is said instead.
  * @param budget degrees
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @param cautions what to mind with the student
  * @returns words
  */
-export function nextStopSentence(budget: TurnBudget, speech: Speech): string {
+export function nextStopSentence(
+  budget: TurnBudget,
+  speech: Speech,
+  cautions: readonly Pick<Caution, 'withholds' | 'reason'>[] = [],
+): string {
   const { first, limit, missing, stops, turn } = budget;
   if (!first || limit === null || missing === null || missing < 0.5) return '';
   const remedy = REMEDIES[first.name];
-  if (!remedy) return '';
+  if (!remedy || budget.hurts) return '';
+  const spared = cautions.find(({ withholds }) => hasRemedy(withholds, remedy));
+  if (spared) return spared.reason;
   const counted = inOrderMet(stops).filter(({ name, at }) => at !== null && name !== 'trail through');
   const next: Stop | undefined = counted[1];
   // Turning one foot never moves the other leg's stop, so the next one stays where it is.
@@ -73,7 +78,7 @@ export function nextStopSentence(budget: TurnBudget, speech: Speech): string {
   }
   const then = room < missing && next ? `, then the ${next.leg} leg is next` : '';
   return inFootWords(
-    `${angleFigure(by)} ${remedy.more} gets it to ${angleFigure(limit + by)}${then}.`,
+    `${angleFigure(by)} ${remedy.by} ${first.leg} flare gets it to ${angleFigure(limit + by)}${then}.`,
     speech.feet,
     speech.hand,
   );
@@ -87,16 +92,30 @@ export function nextStopSentence(budget: TurnBudget, speech: Speech): string {
  */
 export function stopSentence({ leg, at, made, turn }: Stop, speech: Speech): string {
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
-  if (!at) return say(`The ${leg} leg going ${turn}: not tested.`);
+  if (!at) return say(`The ${leg} leg going ${turn}: it hurt in its test.`);
   const signed = (value: number) => `${value < 0 ? '\u2212' : '+'} ${angleFigure(Math.abs(value))}`;
   const test = made.calibrated
     ? 'test and give, as measured turns have told'
-    : `${angleFigure(made.test!.value)} in the test ${signed(made.give.value)} give`;
-  const reach = made.calibrated ? ` (${angleFigure(at.value - made.flare - made.lift)})` : '';
+    : `${angleFigure(made.test!.value)} ${made.usual ? 'of a usual leg' : 'in the test'} ${signed(made.give.value)} give`;
+  const reach = made.calibrated ? ` (${angleFigure(at.value - made.flare - made.lift - made.closing)})` : '';
   const lift = made.lift > 0 ? ` ${signed(made.lift)} for the lifted heel` : '';
+  const line = Math.abs(made.closing) < 0.5 ? '' : ` ${signed(made.closing)} for the line`;
   return say(
-    `The ${leg} leg going ${turn}: ${test}${reach} ${signed(made.flare)} flare${lift} = ${angleFigure(at.value)} ± ${angleFigure(at.uncertainty)}.`,
+    `The ${leg} leg going ${turn}: ${test}${reach} ${signed(made.flare)} flare${lift}${line} = ${angleFigure(at.value)} ± ${angleFigure(at.uncertainty)}.`,
   );
+}
+
+/**
+ * What closing the feet is worth to this student's turn, and what that rests on.
+ * @param closing degrees of turn for a degree of closing, and one standard deviation
+ * @returns words
+ * @example closingSentence({ value: 0.62, uncertainty: 0.18 }) // 'Closing by a dropped trail foot gives this student 0.6° of turn a degree, ± 0.2: their own turns on other lines say so.'
+ */
+export function closingSentence({ value, uncertainty }: Angle): string {
+  const worth = `${value.toFixed(1)}° of turn a degree, ± ${uncertainty.toFixed(1)}`;
+  return uncertainty < OWN_CLOSING_BELOW
+    ? `Closing by a dropped trail foot gives this student ${worth}: their own turns on other lines say so.`
+    : `Closing by a dropped trail foot is taken to give ${worth}: a starting value, common practice with no source, which no leg test predicts. Measure the turn on other lines to find this student’s own.`;
 }
 
 /**

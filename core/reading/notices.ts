@@ -1,5 +1,6 @@
-import type { ShotType } from '../club';
-import type { Bands, BandVerdict } from '../method';
+import type { Build } from '../body';
+import type { ClubId, ShotType } from '../club';
+import { postingLimit, travelToPost, type Bands, type BandVerdict } from '../method';
 import { linesDisagree, uncertaintyOf, type Item, type MeasuredSetup, type Posture } from '../setup';
 import type { Notice } from './types';
 
@@ -11,6 +12,8 @@ export interface Noticed {
   posture: Posture | undefined;
   bands: Bands;
   shot: ShotType;
+  club: ClubId;
+  build: Build;
 }
 
 const inBand = (band: { low: number; high: number } | undefined, value: number): boolean =>
@@ -51,6 +54,15 @@ function conflictsOf({ measured, posture, bands }: Noticed): Notice[] {
   ];
 }
 
+/** A stance whose lead foot this student's hips have too far to go to; the bump counts where it was looked at. */
+function postingOf({ measured, posture, shot, club, build }: Noticed): Notice[] {
+  if (shot !== 'full' || uncertaintyOf(measured, 'stanceWidth') === null) return [];
+  const bump = posture?.figures.hipBump?.value ?? 0;
+  const travel = travelToPost(build, measured.measures.stanceWidth, bump);
+  const most = postingLimit(club);
+  return travel > most ? [{ kind: 'too wide to post', travel, most }] : [];
+}
+
 interface WithVerdicts {
   verdictOf: (item: Item) => BandVerdict | undefined;
 }
@@ -78,5 +90,6 @@ export function noticesFor(noticed: Noticed & WithVerdicts): Notice[] {
       ? [{ kind: 'pitch reverses the trail foot' as const, trailFlare: measures.trailFlare }]
       : []),
     ...(tooFar ? [{ kind: 'turns too far' as const }] : []),
+    ...postingOf(noticed),
   ];
 }

@@ -17,9 +17,11 @@ import {
   type Item,
   type MeasuredSetup,
 } from '../setup';
+import { hurtCautions } from '../turn';
 import { causeOf } from './causes';
 import { noticesFor } from './notices';
 import { MODEL_VERSION, type ChoiceFinding, type Finding, type Reading, type ReadingInput } from './types';
+import { turnLostBy, type TurnLost } from './turnLost';
 import { weightOf } from './weigh';
 import { withholder } from './withhold';
 
@@ -51,7 +53,13 @@ function heldAgainst(item: Item, bands: Bands, taken: MeasuredSetup): Held | nul
 }
 
 /** A finding by itself, before it is set beside the others; null when not measured or left free. */
-function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: MeasuredSetup): Finding | null {
+function findingFor(
+  item: Item,
+  input: ReadingInput,
+  bands: Bands,
+  taken: MeasuredSetup,
+  turnLost: TurnLost,
+): Finding | null {
   const held = heldAgainst(item, bands, taken);
   if (!held) return null;
   const { band, ...figures } = held;
@@ -67,7 +75,10 @@ function findingFor(item: Item, input: ReadingInput, bands: Bands, taken: Measur
     mark: answerFor(input.method, question, input.club, input.shot).mark,
     why,
     limits: verdict === 'in' ? '' : verdict === 'below' ? limitsBelow : limitsAbove,
-    weight: weightOf({ item, measured, uncertainty, low, high, verdict }),
+    weight: weightOf(
+      { item, measured, uncertainty, low, high, verdict },
+      verdict === 'in' ? null : turnLost({ item, measured, low, high }),
+    ),
     because: null,
     withheld: null,
     putForward: false,
@@ -143,10 +154,11 @@ export function readSetup(input: ReadingInput): Reading {
   const { setup, method, build, legs, cautions = [] } = input;
   const taken = input.measured ?? measureSetup(setup);
   const bands = bandsFor(method, { build, legs }, input);
-  const findings = ITEMS.flatMap((item) => findingFor(item, input, bands, taken) ?? []);
+  const turnLost = turnLostBy(setup, legs, bands, input.goal);
+  const findings = ITEMS.flatMap((item) => findingFor(item, input, bands, taken, turnLost) ?? []);
   const verdicts = new Map(findings.map((finding) => [finding.item, finding.verdict]));
   const verdictOf = (item: Item) => verdicts.get(item);
-  const withheldFor = withholder(cautions, setup.posture, verdictOf);
+  const withheldFor = withholder([...cautions, ...hurtCautions(legs)], setup.posture, verdictOf);
   // The findings are this reading's own until it is answered: what they are to each other is noted on them.
   const out = findings.filter(({ verdict }) => verdict !== 'in');
   for (const finding of out) {
@@ -163,6 +175,8 @@ export function readSetup(input: ReadingInput): Reading {
       posture: setup.posture,
       bands,
       shot: input.shot,
+      club: input.club,
+      build,
       verdictOf,
     }),
   };

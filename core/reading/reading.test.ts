@@ -1,8 +1,10 @@
 import fc from 'fast-check';
+import { evenLegs } from '../method/check';
 import { PRESETS } from '../method/presets';
 import {
   BAG,
-  cautionsFor,
+  cautionsOf,
+  factsSuggestedBy,
   clubById,
   CLUBS_AND_SHOTS,
   flareAboutHeel,
@@ -20,6 +22,7 @@ import {
   type Setup,
 } from '..';
 import { build, estimated, method, setup } from '../test/example';
+import { bodyOf } from '../test/turning';
 
 const read = (of: Setup, over: Partial<ReadingInput> = {}) =>
   readSetup({
@@ -224,11 +227,11 @@ describe('the whole read', () => {
 
   test('the weighing adds up: out, turn and path, less the further from the ground', () => {
     const { weight } = finding(put(middled(), { stanceLine: -8 }), 'stanceLine');
-    // 6 degrees outside a band of 2: three lines just noticed, 6 of turn over 5, 3 of path.
+    // 6 degrees outside a band of 2: three lines just noticed, 6 at 0.4 of turn over 5, 3 of path.
     expect(weight.out).toBeCloseTo(3, 6);
-    expect(weight.turn).toBeCloseTo(6 / 5, 6);
+    expect(weight.turn).toBeCloseTo((6 * 0.4) / 5, 6);
     expect(weight.path).toBeCloseTo(3, 6);
-    expect(weight.total).toBeCloseTo(7.2, 6);
+    expect(weight.total).toBeCloseTo(6.48, 6);
     const shoulders = finding(put(middled(), { shoulderLine: -12 }), 'shoulderLine').weight;
     expect(shoulders.total).toBeCloseTo((shoulders.out + shoulders.turn + shoulders.path) * 0.7, 9);
   });
@@ -281,12 +284,22 @@ describe('the whole read', () => {
 
   test.each([
     ['Lead knee sore', 'leadFlare', 40],
-    ['Lower back', 'stanceWidth', 300],
+    ['Lower back sore', 'stanceWidth', 300],
     ['Fell last winter', 'stanceWidth', 540],
   ] as const)('%s: the remedy for %s at %s is left out, and why is said', (note, item, value) => {
     const of = put(middled(), { [item]: value });
     expect(forwardOf(of)).toContain(item);
-    const cautions = cautionsFor(note, 40);
+    const [suggested] = factsSuggestedBy(note, 'right');
+    const fact = {
+      ...suggested!,
+      since: '',
+      clearedBy: '',
+      notedOn: '2026-11-01',
+      status: 'stands' as const,
+    };
+    // The words alone leave nothing out: the confirmed fact does.
+    expect(cautionsOf([], 'right', false)).toEqual([]);
+    const cautions = cautionsOf([fact], 'right', false);
     expect(finding(of, item, { cautions }).withheld).not.toBeNull();
     expect(forwardOf(of, { cautions })).not.toContain(item);
   });
@@ -305,13 +318,37 @@ describe('the whole read', () => {
   test('legs that were not tested are named where they decide', () => {
     const input = { method: presetNamed('lead-foot-first') };
     expect(finding(setup(), 'trailFlare', input)).toMatchObject({ untested: true, middle: 20 });
-    const both = (value: number) => ({ lead: value, trail: value });
-    const legs = { naturalToeOut: both(8), turnIn: both(15), turnOut: both(40) };
+    const legs = evenLegs(15, 40, 8);
     // 45 needed, 15 turned in, 10 given: 20 of flare, between 8 and the lead's 25.
     expect(finding(setup(), 'trailFlare', { ...input, legs })).toMatchObject({ untested: false, middle: 20 });
-    const stiff = { ...legs, turnIn: both(0) };
+    const stiff = evenLegs(0, 40, 8);
     expect(finding(setup(), 'trailFlare', { ...input, legs: stiff }).middle).toBe(25);
-    const mobile = { ...legs, turnIn: both(45) };
+    const mobile = evenLegs(45, 40, 8);
     expect(finding(setup(), 'trailFlare', { ...input, legs: mobile }).middle).toBe(8);
+  });
+
+  test('a stance too wide for this body to post is said, with how far the hips have to go', () => {
+    const posting = (width: number, over: Partial<ReadingInput> = {}, bump?: number) => {
+      const wide = withFigure(setup(), 'stanceWidth', width);
+      return read(bump === undefined ? wide : withFigure(wide, 'hipBump', bump), over).notices.find(
+        ({ kind }) => kind === 'too wide to post',
+      );
+    };
+    // Heels 600, sole 105: 705 from edge to edge, less 330 of hips, halved: 187.5 of 330.
+    expect(posting(600)).toEqual({ kind: 'too wide to post', travel: 187.5 / 330, most: 0.5 });
+    expect(posting(500)).toBeUndefined();
+    expect(posting(600, {}, 25)).toBeUndefined();
+    expect(posting(600, { club: 'driver', clubLengthInches: 45.5 })).toBeUndefined();
+    expect(posting(600, { club: 'sand-wedge', shot: 'pitch' })).toBeUndefined();
+  });
+
+  test('a flare outside its band is not charged with turn where the turn is enough', () => {
+    const far = put(middled(), { trailFlare: 5 });
+    const stiff = finding(far, 'trailFlare', { legs: bodyOf({ inTrail: 10 }) });
+    const mobile = finding(far, 'trailFlare', { legs: bodyOf({ inTrail: 50, outLead: 60, inLead: 40 }) });
+    // 10 turned in, 10 given and 5 of flare are 25 of 45; the band begins at 12 of flare.
+    expect(stiff.weight.turn).toBeCloseTo((stiff.low - 5) / 5, 6);
+    expect(mobile.weight.turn).toBe(0);
+    expect(mobile.weight.out).toBeCloseTo(stiff.weight.out, 9);
   });
 });

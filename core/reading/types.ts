@@ -1,10 +1,11 @@
-import type { Body, BuildFigureName, Caution } from '../body';
+import type { BuildFigureName, Caution } from '../body';
 import type { FigureMark, FigureQuestion, HouseMethod, BandVerdict, Played } from '../method';
 import type { ChoiceQuestion, Item, MeasuredSetup, Setup } from '../setup';
+import type { Body, Goal } from '../turn';
 import type { Unit } from '../units';
 
 /** Raised whenever a figure of a reading could come out differently for the same input. */
-export const MODEL_VERSION = '2.1.0';
+export const MODEL_VERSION = '3.0.0';
 
 /** Why a finding weighs what it does, each part in what a coach can just notice. */
 export interface Weight {
@@ -66,14 +67,18 @@ export type Notice =
   | { kind: 'shoulders against the feet'; stanceLine: number; shoulderLine: number }
   | { kind: 'ball only looks moved'; wider: boolean }
   | { kind: 'pitch reverses the trail foot'; trailFlare: number }
-  | { kind: 'turns too far' };
+  | { kind: 'turns too far' }
+  /** How far the lead hip has to go to stand over the lead foot, and how far it should at most, in hip breadths. */
+  | { kind: 'too wide to post'; travel: number; most: number };
 
 export interface ReadingInput extends Body, Played {
   setup: Setup;
   /** The same setup measured, where the caller has measured it already. */
   measured?: MeasuredSetup;
   method: HouseMethod;
-  /** What the student's notes and age ask to be left alone. */
+  /** The turn that is worked toward; the usual one where nothing is said. */
+  goal?: Goal;
+  /** What the facts about the student, and not being of age, ask to be left alone. */
   cautions?: readonly Caution[];
 }
 

@@ -1,9 +1,10 @@
 import type { Caution, Remedy } from '../body';
+import { hasRemedy } from '../body/facts';
 import type { BandVerdict } from '../method';
 import type { Posture, Item } from '../setup';
 import type { Finding } from './types';
 
-interface Restraint {
+export interface Restraint {
   remedies: readonly Remedy[];
   reason: string;
 }
@@ -14,15 +15,18 @@ const MORE_TURN: readonly Remedy[] = [
   { item: 'stanceLine', by: 'more' },
 ];
 
-/** Who should not close or flare more: one who turns too far already, or swings from the inside. */
-function restraintsOf(
-  cautions: readonly Caution[],
+/**
+ * Who should not close or flare more: one who turns too far already, or swings from the inside.
+ * @param posture what was measured or seen of it
+ * @param verdictOf the verdicts on both turns
+ * @returns what is left out, and why
+ */
+export function postureRestraints(
   posture: Posture | undefined,
-  verdictOf: (item: Item) => BandVerdict | undefined,
+  verdictOf: (item: 'hipTurn' | 'shoulderTurn') => BandVerdict | null | undefined,
 ): Restraint[] {
   const tooFar = verdictOf('hipTurn') === 'above' || verdictOf('shoulderTurn') === 'above';
   return [
-    ...cautions.map(({ withholds, reason }) => ({ remedies: withholds, reason })),
     ...(tooFar
       ? [{ remedies: MORE_TURN, reason: 'Turns too far already: no more flare and no closing.' }]
       : []),
@@ -49,13 +53,14 @@ export function withholder(
   posture: Posture | undefined,
   verdictOf: (item: Item) => BandVerdict | undefined,
 ): (finding: Pick<Finding, 'item' | 'verdict'>) => string | null {
-  const restraints = restraintsOf(cautions, posture, verdictOf);
+  const restraints = [
+    ...cautions.map(({ withholds, reason }) => ({ remedies: withholds, reason })),
+    ...postureRestraints(posture, verdictOf),
+  ];
   return ({ item, verdict }) => {
     if (verdict === 'in') return null;
     const by = verdict === 'below' ? 'more' : 'less';
-    const found = restraints.find(({ remedies }) =>
-      remedies.some((remedy) => remedy.item === item && remedy.by === by),
-    );
+    const found = restraints.find(({ remedies }) => hasRemedy(remedies, { item, by }));
     return found?.reason ?? null;
   };
 }

@@ -9,3 +9,4 @@ export * from './difference';
 export * from './earlier';
 export * from './lines';
 export * from './figureWords';
+export * from './tellTales';

@@ -1,4 +1,5 @@
 import type { MeasurementWay, PostureFigure } from './figures';
+import type { TellTale } from './tellTales';
 
 /** Where the seat is: posture, apart from where the load is along the foot. */
 export const SEATS = ['over the heels', 'behind the heels'] as const;
@@ -34,6 +35,8 @@ export interface Posture {
   figures: Partial<Record<PostureFigure, Sighting>>;
   choices: Partial<Record<ChoiceQuestion, string>>;
   swingPath?: SwingPath;
+  /** What was seen in the swing, each once. */
+  tellTales?: TellTale[];
 }
 
 export const NOT_LOOKED_AT: Posture = { figures: {}, choices: {} };
@@ -43,6 +46,7 @@ interface Looked {
   figures: Record<string, unknown>;
   choices: Record<string, unknown>;
   swingPath?: unknown;
+  tellTales?: readonly unknown[] | undefined;
 }
 
 /**
@@ -51,5 +55,7 @@ interface Looked {
  * @returns true where there is one thing at least
  * @example anythingSeen({ figures: {}, choices: {} }) // false
  */
-export const anythingSeen = ({ figures, choices, swingPath }: Looked): boolean =>
-  [...Object.values(figures), ...Object.values(choices), swingPath].some((seen) => seen !== undefined);
+export const anythingSeen = ({ figures, choices, swingPath, tellTales = [] }: Looked): boolean =>
+  [...Object.values(figures), ...Object.values(choices), swingPath, ...tellTales].some(
+    (seen) => seen !== undefined,
+  );

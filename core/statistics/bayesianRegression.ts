@@ -32,8 +32,25 @@ export function inverseOf(matrix: Matrix): number[][] {
 const times = (matrix: Matrix, vector: readonly number[]): number[] =>
   matrix.map((row) => row.reduce((sum, value, at) => sum + value * vector[at]!, 0));
 
-const dot = (a: readonly number[], b: readonly number[]): number =>
+/**
+ * The sum of products.
+ * @param a one vector
+ * @param b another, as long
+ * @returns their dot product
+ * @example dot([1, 2], [3, 4]) // 11
+ */
+export const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, value, at) => sum + value * b[at]!, 0);
+
+/**
+ * The variance of a weighted sum.
+ * @param covariance of the summands, row by row
+ * @param weights one for each
+ * @returns the variance
+ * @example varianceOf([[1, 0], [0, 4]], [1, 2]) // 17
+ */
+export const varianceOf = (covariance: Matrix, weights: readonly number[]): number =>
+  dot(times(covariance, weights), weights);
 
 /**
  * A normal–inverse-gamma distribution of a line's coefficients and its residual variance: the

@@ -4,3 +4,4 @@ export * from './shift';
 export * from './linearFit';
 export * from './bayesianRegression';
 export * from './normalInterval';
+export * from './proportions';

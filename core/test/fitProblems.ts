@@ -1,36 +1,9 @@
 import { PRESETS } from '../method/presets';
-import {
-  asPlayed,
-  bandsFor,
-  setupAsTaught,
-  STARTING_GIVES,
-  USUAL_GOAL,
-  type Bands,
-  type FitProblem,
-  type Setup,
-  type TurningBody,
-} from '..';
+import { asPlayed, bandsFor, setupAsTaught, USUAL_GOAL, type Bands, type FitProblem, type Setup } from '..';
 import { body as studentBody, build } from './example';
+import { bodyOf, type TestedLegs } from './turning';
 
-const angle = (value: number) => ({ value, uncertainty: 5 });
-
-export interface Legs {
-  inLead: number;
-  inTrail: number;
-  outLead: number;
-  trunk: number;
-}
-
-export const turning = ({ inLead, inTrail, outLead, trunk }: Legs): TurningBody => ({
-  legs: {
-    turnIn: { lead: angle(inLead), trail: angle(inTrail) },
-    turnOut: { lead: angle(outLead), trail: angle(45) },
-    trunk: { back: angle(trunk), through: null },
-  },
-  gives: STARTING_GIVES,
-  reaches: {},
-  soreKnee: { lead: false, trail: false },
-});
+export type Legs = Omit<TestedLegs, 'outTrail'>;
 
 export const iron = asPlayed({ club: '7-iron', shot: 'full' });
 export const method = (key = 'shoulders-and-neutral') => ({
@@ -45,9 +18,10 @@ export const problemOf = (legs: Legs, over: Partial<FitProblem> = {}): FitProble
   setup: taught(),
   build: build(),
   bands: bands(),
-  body: turning(legs),
+  body: bodyOf(legs),
   goal: USUAL_GOAL,
-  naturalToeOut: null,
   pinned: [],
+  barred: [],
+  limited: [],
   ...over,
 });

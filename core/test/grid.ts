@@ -12,11 +12,14 @@ export interface GridProblem {
   flare: { lead: [number, number]; trail: [number, number] };
   back: { trailReach: number; leadReach: number; needed: number };
   through: { leadReach: number; needed: number };
+  /** Turn for a degree of closing the feet did not turn with, and how much further out the method has the trail foot. */
+  closing: { gain: number; own: number };
 }
 
 /** A fit's problem as the grid takes it: the moves that bear on one another, and what they have to meet. */
 export function gridOf(problem: FitProblem): GridProblem {
-  const { today, width, line, leadFlare, trailFlare, back, through, shoeLength } = modelOf(problem);
+  const { today, width, line, leadFlare, trailFlare, back, through, shoeLength, closingGain, ownDifference } =
+    modelOf(problem);
   const ends = ({ low, high }: { low: number; high: number }): [number, number] => [low, high];
   return {
     today: {
@@ -32,6 +35,7 @@ export function gridOf(problem: FitProblem): GridProblem {
     flare: { lead: ends(leadFlare), trail: ends(trailFlare) },
     back: { trailReach: back!.trail, leadReach: back!.lead, needed: back!.needed },
     through: { leadReach: through!.lead, needed: through!.needed },
+    closing: { gain: closingGain, own: ownDifference },
   };
 }
 
@@ -56,13 +60,22 @@ function meets(problem: GridProblem, feet: Feet): boolean {
   const { width, lead, trail, setback, lift } = feet;
   if (!between(width, problem.width)) return false;
   if (!between(lead, problem.flare.lead) || !between(trail, problem.flare.trail)) return false;
-  const { back, through } = problem;
-  if (back.trailReach + trail < back.needed - HAIR) return false;
+  const { back, through, closing } = problem;
   if (back.leadReach - lead + lift * 0.4 < back.needed - HAIR) return false;
-  if (through.leadReach + lead < through.needed - HAIR) return false;
   const sine = (degrees: number) => Math.sin((degrees * Math.PI) / 180);
   const apart = width + problem.shoe * sine(lead) + problem.shoe * sine(trail);
-  return between((Math.atan2(setback, apart) * 180) / Math.PI, problem.line);
+  const line = (Math.atan2(setback, apart) * 180) / Math.PI;
+  const freed = closing.gain * unturned(line, (trail - lead - closing.own) / 2);
+  if (back.trailReach + trail + freed < back.needed - HAIR) return false;
+  if (through.leadReach + lead - freed < through.needed - HAIR) return false;
+  return between(line, problem.line);
+}
+
+/** What of a line is left once the feet's own turning is taken out of it, which never turns it about. */
+function unturned(line: number, turned: number): number {
+  if (line === 0) return 0;
+  const along = turned * Math.sign(line);
+  return line - Math.sign(line) * Math.min(Math.abs(line), Math.max(0, along));
 }
 
 const valuesOf = ({ today }: GridProblem, name: Name): number[] => {
@@ -75,11 +88,19 @@ const valuesOf = ({ today }: GridProblem, name: Name): number[] => {
 };
 
 /** A value that by itself, whatever the others are, breaks what is asked of it. */
-function hopeless({ width, flare, back, through }: GridProblem, name: Name, value: number): boolean {
+function hopeless(
+  { width, flare, back, through, closing, line }: GridProblem,
+  name: Name,
+  value: number,
+): boolean {
   const outside = ([low, high]: [number, number]) => value < low - HAIR || value > high + HAIR;
   if (name === 'width') return outside(width);
-  if (name === 'lead') return outside(flare.lead) || through.leadReach + value < through.needed - HAIR;
-  if (name === 'trail') return outside(flare.trail) || back.trailReach + value < back.needed - HAIR;
+  // The line is not known yet: closing gives at most what its band's end gives.
+  const opened = closing.gain * Math.max(0, -line[0]);
+  const closed = closing.gain * Math.max(0, line[1]);
+  if (name === 'lead')
+    return outside(flare.lead) || through.leadReach + value + opened < through.needed - HAIR;
+  if (name === 'trail') return outside(flare.trail) || back.trailReach + value + closed < back.needed - HAIR;
   return false;
 }
 

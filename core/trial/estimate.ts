@@ -8,6 +8,9 @@ const unshifted = (stages: readonly Stage[], by: number): Stage[] =>
     blocks: blocks.map(({ count, sum }, at) => ({ count, sum: isB[at] ? sum - by * count : sum })),
   }));
 
+/** Two ends, each null where nothing bounds it. */
+export type Interval = [number | null, number | null];
+
 /** Precise enough for an interval that is told in tenths. */
 const STEPS = 18;
 /** Draws while an interval's ends are sought, where not all arrangements are gone through. */
@@ -20,24 +23,25 @@ const DRAWS_FOR_INTERVAL = 10_000;
  * @param around a shift inside the interval: the observed difference
  * @param reach further than any shift can be, same unit
  * @param options of the permutation test
- * @returns the two ends, in the outcome’s unit
+ * @returns the two ends, in the outcome’s unit; null where so few arrangements refuse no shift, however large
  */
 export function shiftInterval(
   stages: readonly Stage[],
   around: number,
   reach: number,
   options: PermuteOptions = {},
-): [number, number] {
+): Interval {
   const settled = { draws: DRAWS_FOR_INTERVAL, ...options };
   const better = (shift: number) => permutationTest(unshifted(stages, shift), settled).p;
   const worse = (shift: number) => permutationTest(mirrored(unshifted(stages, shift)), settled).p;
-  const end = (toward: 1 | -1): number => {
+  const end = (toward: 1 | -1): number | null => {
+    const holds = (shift: number) => (toward === 1 ? worse(shift) : better(shift)) > 0.025;
     let held = around;
     let refused = around + toward * reach;
+    if (holds(refused)) return null;
     for (let step = 0; step < STEPS; step += 1) {
       const middle = (held + refused) / 2;
-      const p = toward === 1 ? worse(middle) : better(middle);
-      if (p > 0.025) held = middle;
+      if (holds(middle)) held = middle;
       else refused = middle;
     }
     return refused;

@@ -7,7 +7,7 @@ import {
   type FactorialShot,
 } from './factorial';
 import type { TrialPlan } from './verdict';
-import { normals, seeded } from '..';
+import { differenceOfProportions, normals, seeded } from '..';
 
 const PLAN: TrialPlan = {
   seed: 5,
@@ -57,6 +57,27 @@ test('what each change does by itself, with the other’s taken out: by hand', (
     helps: 1,
   });
   expect(factorialVerdict(PLAN, 2, shots, true)).toMatchObject({ verdict: 'drop', because: 'pain' });
+});
+
+test('few pairs bound nothing, and harm without help is drop', () => {
+  const shots = hitAll(PLAN, 2, (cell) => 140 - (made(cell, 1) ? 4 : 0));
+  expect(factorialVerdict(PLAN, 2, shots, false)).toMatchObject({ verdict: 'drop', because: 'worse' });
+  // Two of the four rounds leave four pairs: 16 ways of swapping, the best of which has p 0.0625.
+  const [few] = effectsOf(PLAN, 2, shots.slice(0, 16));
+  expect(few).toMatchObject({ pairs: 4, interval: [null, null] });
+});
+
+test('how often a shot shows it is compared as how many of how many', () => {
+  const plan: TrialPlan = { ...PLAN, primary: 'balance held' };
+  const shots = hitAll(plan, 2, () => 0).map((hit, at) => ({
+    ...hit,
+    shot: { balanceHeld: !hit.place.warmUp && (made(hit.place.cell, 0) || at % 4 === 0), mishit: false },
+  }));
+  const [first] = effectsOf(plan, 2, shots);
+  const without = shots.filter(({ place }) => !place.warmUp && !made(place.cell, 0));
+  const held = without.filter(({ shot }) => shot.balanceHeld).length;
+  expect(first!.difference).toBeCloseTo(1 - held / 16, 12);
+  expect(first!.interval).toEqual(differenceOfProportions({ yes: held, of: 16 }, { yes: 16, of: 16 }));
 });
 
 test('three changes, one of which helps', () => {
@@ -118,5 +139,8 @@ test('what comes next, and nothing to go by where nothing was seen', () => {
   });
   expect(nextInFactorial(design, 2, [warm, ...all], 0)).toEqual({ kind: 'look' });
   const blind = all.map((each) => ({ ...each, shot: { mishit: false } }));
-  expect(factorialVerdict(PLAN, 2, blind, false)).toMatchObject({ verdict: 'drop', because: 'not seen' });
+  expect(factorialVerdict(PLAN, 2, blind, false)).toMatchObject({
+    verdict: 'not shown',
+    because: 'not seen',
+  });
 });

@@ -1,8 +1,10 @@
-import { seeded, shuffle } from '../statistics';
+import { differenceOfProportions, seeded, shuffle } from '../statistics';
 import { InputError } from '../units';
 import { warmUpsLeft } from './design';
 import type { Shot } from './types';
-import { countsFor, type TrialPlan } from './verdict';
+import type { Interval } from './estimate';
+import { OUTCOME_DEFINITIONS } from './outcomes';
+import { countsFor, proportionOf, type TrialPlan } from './verdict';
 
 /** Changes that can be taken apart at once, and blocks of two shots it takes, however many they are. */
 export const FACTORIAL = { least: 2, most: 3 } as const;
@@ -89,39 +91,36 @@ export interface Effect {
   change: number;
   /** In the outcome's unit, more of it better. */
   difference: number;
-  /** Differences that these pairs of blocks do not refuse, 95%. */
-  interval: [number, number];
+  /** Differences that these pairs of blocks do not refuse, 95%; an end is null where they do not bound it. */
+  interval: Interval;
   /** One-sided, that it helps. */
   p: number;
   pairs: number;
   verdict: 'helps' | 'hurts' | 'not shown';
 }
 
-/** Pairs of blocks of one round that differ in the change alone: with it, less without it. */
-function pairedDifferences(
-  plan: TrialPlan,
-  changes: number,
-  shots: readonly FactorialShot[],
-  change: number,
-): number[] {
+/** Scores of two blocks of one round that differ in the change alone. */
+interface Pair {
+  having: readonly number[];
+  without: readonly number[];
+}
+
+/** The pairs of blocks that differ in a change alone, and have a shot that counts on both sides. */
+function pairsOf(plan: TrialPlan, changes: number, shots: readonly FactorialShot[], change: number): Pair[] {
   const scores = new Map<number, number[]>();
   for (const { place, shot } of shots) {
     const score = place.warmUp ? null : countsFor(plan, plan.primary, shot);
     if (place.warmUp || score === null) continue;
     scores.set(place.block, [...(scores.get(place.block) ?? []), score]);
   }
-  const mean = (block: number): number | null => {
-    const own = scores.get(block);
-    return own ? own.reduce((sum, each) => sum + each, 0) / own.length : null;
-  };
   const cells = 2 ** changes;
   return drawCells(plan.seed, changes).flatMap((round, at) =>
     round.flatMap((cell, place) => {
       if (made(cell, change)) return [];
       const other = round.indexOf(cell | (1 << change));
-      const without = mean(at * cells + place);
-      const having = mean(at * cells + other);
-      return without === null || having === null ? [] : [having - without];
+      const without = scores.get(at * cells + place);
+      const having = scores.get(at * cells + other);
+      return without && having ? [{ having, without }] : [];
     }),
   );
 }
@@ -134,35 +133,55 @@ const TIE = 1e-9;
  * other, whatever the other changes do.
  */
 function signFlipTest(differences: readonly number[]): number {
-  const real = differences.reduce((sum, each) => sum + each, 0);
-  const size = Math.max(1e-12, ...differences.map(Math.abs));
   const all = 2 ** differences.length;
-  let asGood = 0;
-  for (let signs = 0; signs < all; signs += 1) {
-    let sum = 0;
-    differences.forEach((each, at) => (sum += (signs >> at) & 1 ? -each : each));
-    if (sum >= real - TIE * size) asGood += 1;
-  }
-  return asGood / all;
+  // Every way of swapping comes to the sum so far with the next difference either way.
+  const sums = new Float64Array(all);
+  differences.forEach((each, at) => {
+    const ways = 2 ** at;
+    for (let way = 0; way < ways; way += 1) {
+      sums[ways + way] = sums[way]! - each;
+      sums[way]! += each;
+    }
+  });
+  const real = sums[0]!;
+  const size = Math.max(1e-12, ...differences.map(Math.abs));
+  return sums.filter((sum) => sum >= real - TIE * size).length / all;
 }
 
 const STEPS = 24;
 
 /** Differences that swapping does not refuse at 2.5% either side. */
-function intervalOf(differences: readonly number[], middle: number): [number, number] {
+function intervalOf(differences: readonly number[], middle: number): Interval {
   const spread = Math.max(...differences) - Math.min(...differences);
-  const end = (toward: 1 | -1): number => {
+  const end = (toward: 1 | -1): number | null => {
+    const holds = (at: number) =>
+      signFlipTest(differences.map((each) => (toward === 1 ? at - each : each - at))) > 0.025;
     let held = middle;
     let refused = middle + toward * (spread + 1);
+    if (holds(refused)) return null;
     for (let step = 0; step < STEPS; step += 1) {
       const at = (held + refused) / 2;
-      const p = signFlipTest(differences.map((each) => (toward === 1 ? at - each : each - at)));
-      if (p > 0.025) held = at;
+      if (holds(at)) held = at;
       else refused = at;
     }
     return refused;
   };
   return [end(-1), end(1)];
+}
+
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, each) => sum + each, 0) / values.length;
+
+/** How large an effect is: the mean of its pairs, or with an outcome that shots show or not, how many of how many. */
+function sizeOf(plan: TrialPlan, pairs: readonly Pair[]): Pick<Effect, 'difference' | 'interval'> {
+  if (!OUTCOME_DEFINITIONS[plan.primary].yesOrNo) {
+    const differences = pairs.map(({ having, without }) => mean(having) - mean(without));
+    const difference = mean(differences);
+    return { difference, interval: intervalOf(differences, difference) };
+  }
+  const a = proportionOf(pairs.flatMap(({ without }) => without));
+  const b = proportionOf(pairs.flatMap(({ having }) => having));
+  return { difference: b.yes / b.of - a.yes / a.of, interval: differenceOfProportions(a, b) };
 }
 
 /**
@@ -179,33 +198,26 @@ export function effectsOf(
 ): (Effect | null)[] {
   const level = FACTORIAL_LEVEL / changes;
   return Array.from({ length: changes }, (_, change): Effect | null => {
-    const differences = pairedDifferences(plan, changes, shots, change);
-    if (differences.length === 0) return null;
-    const difference = differences.reduce((sum, each) => sum + each, 0) / differences.length;
+    const pairs = pairsOf(plan, changes, shots, change);
+    if (pairs.length === 0) return null;
+    const differences = pairs.map(({ having, without }) => mean(having) - mean(without));
     const p = signFlipTest(differences);
     const against = signFlipTest(differences.map((each) => -each));
     const verdict = p <= level ? 'helps' : against <= level ? 'hurts' : 'not shown';
-    return {
-      change,
-      difference,
-      interval: intervalOf(differences, difference),
-      p,
-      pairs: differences.length,
-      verdict,
-    };
+    return { change, ...sizeOf(plan, pairs), p, pairs: pairs.length, verdict };
   });
 }
 
 export interface FactorialVerdict {
-  verdict: 'keep' | 'drop';
-  because: 'pain' | 'better' | 'never shown' | 'not seen';
+  verdict: 'keep' | 'not shown' | 'drop';
+  because: 'pain' | 'better' | 'worse' | 'never shown' | 'not seen';
   effects: (Effect | null)[];
   /** The way of standing with the changes that help, and those alone. */
   helps: Cell;
 }
 
 /**
- * Keep what was shown to help, and that alone; nothing shown, or pain, is drop.
+ * Keep what was shown to help, and that alone; pain, or nothing but harm, is drop; nothing shown is not shown.
  * @param plan the plan
  * @param changes 2 or 3
  * @param shots the shots
@@ -230,6 +242,7 @@ export function factorialVerdict(
     helps,
   });
   if (painUp) return say('drop', 'pain');
-  if (effects.every((effect) => effect === null)) return say('drop', 'not seen');
-  return helps > 0 ? say('keep', 'better') : say('drop', 'never shown');
+  if (helps > 0) return say('keep', 'better');
+  if (effects.some((effect) => effect?.verdict === 'hurts')) return say('drop', 'worse');
+  return say('not shown', effects.every((effect) => effect === null) ? 'not seen' : 'never shown');
 }

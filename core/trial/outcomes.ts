@@ -24,6 +24,8 @@ interface OutcomeDefinition {
   scatter: number;
   /** Whether mishits are part of what it is about, whatever the rule. */
   countsMishits: boolean;
+  /** Whether a shot shows it or does not, so that setups compare by how many of how many. */
+  yesOrNo: boolean;
 }
 
 const nearZero =
@@ -38,8 +40,6 @@ const figure =
   (shot: Shot): number | null =>
     shot[name] ?? null;
 
-const yes = (seen: boolean | undefined): number | null => (seen === undefined ? null : Number(seen));
-
 const FELT = { short: 0, enough: 0.5, full: 1 } as const;
 
 const define = (
@@ -47,8 +47,20 @@ const define = (
   score: OutcomeDefinition['score'],
   margin: number,
   scatter: number,
-  countsMishits = false,
-): OutcomeDefinition => ({ unit, score, margin, scatter, countsMishits });
+): OutcomeDefinition => ({ unit, score, margin, scatter, countsMishits: false, yesOrNo: false });
+
+/** An outcome that a shot shows or does not. */
+const yesOrNo = (seen: (shot: Shot) => boolean | undefined, countsMishits = false): OutcomeDefinition => ({
+  unit: 'of shots',
+  score: (shot) => {
+    const shown = seen(shot);
+    return shown === undefined ? null : Number(shown);
+  },
+  margin: 0.2,
+  scatter: 0.5,
+  countsMishits,
+  yesOrNo: true,
+});
 
 export const OUTCOME_DEFINITIONS: Record<Outcome, OutcomeDefinition> = {
   'straight path': define('degrees', nearZero('path'), 1, 2),
@@ -56,9 +68,9 @@ export const OUTCOME_DEFINITIONS: Record<Outcome, OutcomeDefinition> = {
   'nearness to the line': define('metres', nearZero('side'), 3, 7),
   carry: define('metres', figure('carry'), 5, 7),
   'club speed': define('metres a second', figure('clubSpeed'), 0.7, 0.8),
-  'started on line': define('of shots', ({ startSide }) => yes(startSide && startSide === 'none'), 0.2, 0.5),
-  'flew straight': define('of shots', ({ curveSide }) => yes(curveSide && curveSide === 'none'), 0.2, 0.5),
-  'clean strike': define('of shots', ({ strike }) => yes(strike && strike === 'clean'), 0.2, 0.5, true),
-  'balance held': define('of shots', ({ balanceHeld }) => yes(balanceHeld), 0.2, 0.5),
+  'started on line': yesOrNo(({ startSide }) => startSide && startSide === 'none'),
+  'flew straight': yesOrNo(({ curveSide }) => curveSide && curveSide === 'none'),
+  'clean strike': yesOrNo(({ strike }) => strike && strike === 'clean', true),
+  'balance held': yesOrNo(({ balanceHeld }) => balanceHeld),
   'turn felt': define('of shots', ({ feltTurn }) => (feltTurn ? FELT[feltTurn] : null), 0.2, 0.4),
 };

@@ -6,8 +6,16 @@ import { probabilityBeyond, shiftInterval } from './estimate';
 import { missPattern } from './misses';
 import { observedDifference, permutationTest, type Stage } from './permute';
 import type { Shot } from './types';
-import { compare, ownScatter, shotsToShow, verdictOf, type TrialPlan, type TrialShot } from './verdict';
-import { normals, seeded, clopperPearson } from '..';
+import {
+  compare,
+  decisionOf,
+  ownScatter,
+  shotsToShow,
+  verdictOf,
+  type TrialPlan,
+  type TrialShot,
+} from './verdict';
+import { normals, seeded, clopperPearson, differenceOfProportions, probabilityOfProportions } from '..';
 import { groups, twoSided } from '../test/groups';
 import '../test/properties';
 
@@ -243,12 +251,13 @@ describe('the verdict', () => {
     expect(primary!.chance).toBeGreaterThan(0.95);
   });
 
-  test('nothing there is not yet, twice, and then drop; and how many more it would take', () => {
+  test('nothing there is not yet, twice, and then not shown; and how many more it would take', () => {
     const same = (_arm: 'A' | 'B', at: number) => ({ carry: 140 + scatter(at, 7), mishit: false });
     const ends = ([1, 2, 3] as const).map((look) => verdictOf(PLAN, hitAll(PLAN, look, same), look, false));
-    expect(ends.map(({ verdict }) => verdict)).toEqual(['not yet', 'not yet', 'drop']);
+    expect(ends.map(({ verdict }) => verdict)).toEqual(['not yet', 'not yet', 'not shown']);
     expect(ends[2]!.because).toBe('never shown');
-    expect(ends[0]!.more!.toNextLook).toBe(6);
+    expect(ends.map(({ more }) => more!.toNextLook)).toEqual([6, 6, 0]);
+    expect(ends.map(({ verdict }) => decisionOf(verdict))).toEqual(['go on', 'go on', 'drop']);
   });
 
   test('pain that went up is drop, whatever the shots say; and much worse is drop at once', () => {
@@ -296,6 +305,62 @@ describe('the verdict', () => {
   });
 });
 
+test('the difference of two proportions: worked examples of Newcombe 1998, table II, from memory', () => {
+  const examples = [
+    [48, 80, 56, 70, 0.0524, 0.3339],
+    [3, 10, 9, 10, 0.1705, 0.809],
+    [2, 7, 6, 7, 0.0582, 0.8062],
+    [0, 29, 5, 56, -0.0381, 0.1926],
+    [0, 20, 0, 10, -0.1611, 0.2775],
+    [0, 10, 10, 10, 0.6075, 1],
+  ] as const;
+  for (const [yesA, ofA, yesB, ofB, least, most] of examples) {
+    const found = differenceOfProportions({ yes: yesA, of: ofA }, { yes: yesB, of: ofB });
+    expect(found[0]).toBeCloseTo(least, 3);
+    expect(found[1]).toBeCloseTo(most, 3);
+  }
+});
+
+test('how sure one proportion is larger: by the exact sum of binomials', () => {
+  // P(b > a) for Beta(yes + 1, no + 1) of whole numbers has a closed sum (Evan Miller 2015, from memory), here by hand
+  // for 1 of 1 against 0 of 1: Beta(2, 1) over Beta(1, 2) is 5/6.
+  expect(probabilityOfProportions({ yes: 0, of: 1 }, { yes: 1, of: 1 }, 0)).toBeCloseTo(5 / 6, 2);
+  expect(probabilityOfProportions({ yes: 4, of: 12 }, { yes: 9, of: 12 }, -1)).toBe(1);
+  expect(probabilityOfProportions({ yes: 4, of: 12 }, { yes: 9, of: 12 }, 1)).toBe(0);
+});
+
+test('yes or no outcomes compare how many of how many, with an interval for that', () => {
+  // Every third shot of A is clean and every shot of B but each fourth.
+  const shots = hitAll({ ...PLAN, primary: 'clean strike' }, 1, (arm, at) => ({
+    strike: (arm === 'B' ? at % 4 !== 0 : at % 3 === 0) ? 'clean' : 'thin',
+    mishit: false,
+  }));
+  const found = compare(PLAN, 'clean strike', shots, 1)!;
+  const yes = (arm: 'A' | 'B') => Math.round(found.mean[arm] * found.count[arm]);
+  expect(found.shift).toBeNull();
+  expect(found.difference).toBeCloseTo(yes('B') / 12 - yes('A') / 12, 12);
+  expect(found.interval).toEqual(
+    differenceOfProportions({ yes: yes('A'), of: 12 }, { yes: yes('B'), of: 12 }),
+  );
+  // All of both alike shows nothing for certain: the chance is not 0 or 1.
+  const always = hitAll(PLAN, 1, () => ({ strike: 'clean', mishit: false }));
+  const same = compare(PLAN, 'clean strike', always, 1)!;
+  expect(same.interval[0]).toBeLessThan(-0.1);
+  expect(same.interval[1]).toBeGreaterThan(0.1);
+  expect(same.chance).toBeGreaterThan(0.005);
+  expect(same.chance).toBeLessThan(0.2);
+});
+
+test('an interval that the blocks cannot bound has no bound', () => {
+  // Three against three blocks have 20 arrangements, the best of which has p 0.05: no shift is refused at 0.025.
+  const few = groups([1, 2, 3], [11, 12, 13]);
+  expect(shiftInterval(few, 10, 100)).toEqual([null, null]);
+  // Four against four have 70, and the best 0.0143.
+  const [least, most] = shiftInterval(groups([1, 2, 3, 4], [11, 12, 13, 14]), 10, 100);
+  expect(least).toBeGreaterThan(5);
+  expect(most).toBeLessThan(15);
+});
+
 test('the shift is the median of all differences, and moves with the shots', () => {
   // By hand: differences 1 2 3, -1 0 1, 4 5 6, whose median is 2.
   expect(hodgesLehmann([3, 2, 1], [4, 2, 7])).toBe(2);
@@ -310,8 +375,8 @@ test('the shift is the median of all differences, and moves with the shots', () 
         const reach = 500;
         const before = shiftInterval(groups(a, b), mean(b) - mean(a), reach);
         const after = shiftInterval(groups(a, moved), mean(moved) - mean(a), reach);
-        expect(after[0]).toBeCloseTo(before[0] + by, 1);
-        expect(after[1]).toBeCloseTo(before[1] + by, 1);
+        expect(after[0]).toBeCloseTo(before[0]! + by, 1);
+        expect(after[1]).toBeCloseTo(before[1]! + by, 1);
       },
     ),
     { numRuns: 25 },
@@ -331,7 +396,7 @@ test('a 95% interval of the shift holds the true one in 95 of 100 trials', () =>
     });
     const stages = [{ blocks, isB }];
     const [least, most] = shiftInterval(stages, observedDifference(stages)!, 20);
-    if (least <= 0.8 && 0.8 <= most) held += 1;
+    if (least! <= 0.8 && 0.8 <= most!) held += 1;
   }
   // Three standard errors about 95%.
   expect(held / trials).toBeGreaterThan(0.912);

@@ -1,6 +1,12 @@
-import { hodgesLehmann, studentQuantile } from '../statistics';
+import {
+  differenceOfProportions,
+  hodgesLehmann,
+  probabilityOfProportions,
+  studentQuantile,
+  type Proportion,
+} from '../statistics';
 import { blocksAdded, LOOKS, type Design, type Look, type Placed } from './design';
-import { probabilityBeyond, shiftInterval } from './estimate';
+import { probabilityBeyond, shiftInterval, type Interval } from './estimate';
 import { OUTCOME_DEFINITIONS, type Outcome } from './outcomes';
 import { observedDifference, permutationTest, mirrored, type Block, type Stage } from './permute';
 import type { Arm, Shot } from './types';
@@ -107,11 +113,12 @@ export interface Comparison {
   /** Shots that count, and their means, A and B. */
   count: Record<Arm, number>;
   mean: Record<Arm, number>;
-  /** The mean of B less the mean of A, and the median shift, in the outcome's unit, more of it better. */
+  /** The mean of B less the mean of A, in the outcome's unit, more of it better. */
   difference: number;
-  shift: number;
-  /** Shifts that these shots do not refuse, 95%. */
-  interval: [number, number];
+  /** The median shift; null for an outcome that a shot shows or does not. */
+  shift: number | null;
+  /** Differences that these shots do not refuse, 95%; an end is null where they do not bound it. */
+  interval: Interval;
   p: number;
   exact: boolean;
   arrangements: number;
@@ -119,8 +126,17 @@ export interface Comparison {
   chance: number | null;
 }
 
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, each) => sum + each, 0) / values.length;
+const sumOf = (values: readonly number[]): number => values.reduce((sum, each) => sum + each, 0);
+const mean = (values: readonly number[]): number => sumOf(values) / values.length;
+
+/** How many of the shots showed it, where each scores 1 or 0. */
+export const proportionOf = (scores: readonly number[]): Proportion => ({
+  yes: sumOf(scores),
+  of: scores.length,
+});
+
+/** Further than one setup's shots can be shifted from the other's; any length where all are the same. */
+const reachOf = (scores: readonly number[]): number => 2 * (Math.max(...scores) - Math.min(...scores)) || 1;
 
 /**
  * What the shots up to a look say of one outcome; null where one setup has no shot that shows it.
@@ -143,39 +159,54 @@ export function compare(
   if (difference === null) return null;
   const upToLook = inOrder(shots).slice(0, 2 * LOOKS[look - 1]!);
   const [a, b] = byArm(scoresOf(plan, outcome, upToLook));
-  const shift = hodgesLehmann(a, b);
-  const all = [...a, ...b];
-  const reach = 2 * (Math.max(...all) - Math.min(...all)) + Number.MIN_VALUE;
   const options = { seed: plan.seed };
   const { p, exact, arrangements } = permutationTest(stages, options);
+  const shown = { a: proportionOf(a), b: proportionOf(b) };
+  const sizes = OUTCOME_DEFINITIONS[outcome].yesOrNo
+    ? {
+        shift: null,
+        interval: differenceOfProportions(shown.a, shown.b),
+        chance: probabilityOfProportions(shown.a, shown.b, margin),
+      }
+    : {
+        shift: hodgesLehmann(a, b),
+        interval: shiftInterval(stages, difference, reachOf([...a, ...b]), options),
+        chance: probabilityBeyond(stages, margin),
+      };
   return {
     outcome,
     count: { A: a.length, B: b.length },
     mean: { A: mean(a), B: mean(b) },
     difference,
-    shift,
-    interval: shiftInterval(stages, difference, reach, options),
     p,
     exact,
     arrangements,
-    chance: probabilityBeyond(stages, margin),
+    ...sizes,
   };
 }
 
-export const VERDICTS = ['keep', 'not yet', 'drop'] as const;
+/** Not shown is the last look's, and of changes taken apart: what these shots leave open stays open. */
+export const VERDICTS = ['keep', 'not yet', 'not shown', 'drop'] as const;
 export type TrialVerdict = (typeof VERDICTS)[number];
 
 /** What a coach may decide at a look. */
 export const DECISIONS = ['keep', 'go on', 'drop'] as const;
 export type Decision = (typeof DECISIONS)[number];
 
+const DECISION_OF: Record<TrialVerdict, Decision> = {
+  keep: 'keep',
+  'not yet': 'go on',
+  'not shown': 'drop',
+  drop: 'drop',
+};
+
 /**
- * What a verdict comes to when nobody overrules it.
+ * What a verdict comes to when nobody overrules it: what was not shown leaves the old setup.
  * @param verdict the verdict
  * @returns what a coach then does
- * @example decisionOf('not yet') // 'go on'
+ * @example decisionOf('not shown') // 'drop'
  */
-export const decisionOf = (verdict: TrialVerdict): Decision => (verdict === 'not yet' ? 'go on' : verdict);
+export const decisionOf = (verdict: TrialVerdict): Decision => DECISION_OF[verdict];
 
 export interface LookResult {
   look: Look;
@@ -184,7 +215,7 @@ export interface LookResult {
   because: 'pain' | 'better' | 'worse' | 'unclear' | 'never shown' | 'not seen';
   level: number;
   primary: Comparison | null;
-  /** For not yet: shots a side until the next look, and about how many it would take in all; null where unknown. */
+  /** For not yet and not shown: shots a side until the next look, 0 after the last, and about how many it would take in all; null where unknown. */
   more: { toNextLook: number; inAll: number | null } | null;
 }
 
@@ -243,7 +274,7 @@ function worse(plan: TrialPlan, shots: readonly TrialShot[], look: Look): boolea
 
 /**
  * What a look says. Only the primary outcome decides, at a level said beforehand; pain that went up
- * is always drop; after the last look it is keep or drop.
+ * is always drop; what the last look does not show is not shown.
  * @param plan the plan
  * @param shots the shots
  * @param look 1 to 3
@@ -269,11 +300,10 @@ export function verdictOf(
   if (painUp) return say('drop', 'pain');
   if (primary && primary.p <= level) return say('keep', 'better');
   if (primary && worse(plan, shots, look)) return say('drop', 'worse');
-  if (look === LOOKS.length) return say('drop', primary ? 'never shown' : 'not seen');
   const { scatter } = pooledScatter(byArm(scoresOf(plan, plan.primary, shots)));
   const inAll = primary && shotsToShow(primary.difference, scatter);
-  return say('not yet', primary ? 'unclear' : 'not seen', {
-    toNextLook: LOOKS[look]! - LOOKS[look - 1]!,
-    inAll,
-  });
+  const last = look === LOOKS.length;
+  const toNextLook = last ? 0 : LOOKS[look]! - LOOKS[look - 1]!;
+  const because = primary ? (last ? 'never shown' : 'unclear') : 'not seen';
+  return say(last ? 'not shown' : 'not yet', because, { toNextLook, inAll });
 }

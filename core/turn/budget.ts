@@ -44,8 +44,6 @@ export interface TurnBudget {
   first: Stop | null;
   /** Where the turn ends; null where a stop cannot be known. */
   limit: number | null;
-  /** It ends there at the latest, by what is known; null where nothing is. */
-  atMost: number | null;
   needed: Angle;
   /** How much is missing of what is needed; 0 when there is enough, null when it cannot be known. */
   missing: number | null;
@@ -54,6 +52,10 @@ export interface TurnBudget {
   chance: number | null;
   /** The trunk was not measured: a usual figure stands in. */
   trunkAssumed: boolean;
+  /** Legs that were not tested, and a usual one stands in for: those of the stops that count and were not calibrated. */
+  assumed: FootName[];
+  /** The leg that hurt in the test of a stop of this turn: it is not asked to turn further; null where none did. */
+  hurts: FootName | null;
 }
 
 /** Once its heel is up the trail leg stops the turn through no more. */
@@ -131,7 +133,7 @@ const NOT_KNOWN = { first: null, limit: null, missing: null, ...NOT_DRAWN };
  * @param feet the flares and the lift they stand with, degrees and mm
  * @param goal what the coach asks for, degrees
  * @param options whether the trail heel is down going through, and how many draws
- * @returns degrees; null for what the untested legs leave unknown
+ * @returns degrees; null for what a leg that hurts leaves unknown
  */
 export function turnBudget(
   turn: Turn,
@@ -148,8 +150,9 @@ export function turnBudget(
     turn,
     stops,
     needed,
-    atMost: known.length > 0 ? Math.min(...known.map(({ at }) => at.value)) : null,
     trunkAssumed: turn === 'back' && body.legs.trunk.back === null,
+    assumed: counted.filter(({ made }) => made.usual && !made.calibrated).map(({ leg }) => leg),
+    hurts: counted.find(({ name }) => body.hurts.includes(name))?.leg ?? null,
     ...(known.length === counted.length ? whereItEnds(known, needed, draws, seed) : NOT_KNOWN),
   };
 }
@@ -181,7 +184,7 @@ export function shouldersReached(body: TurningBody, feet: TurningFeet): number |
 
 /** One step of a change, in what a coach can just notice. */
 export interface TurnTrade {
-  change: 'leadFlare' | 'trailFlare' | 'leadHeelLift' | 'closing';
+  change: 'leadFlare' | 'trailFlare' | 'leadHeelLift' | 'turning the stance' | 'dropping the trail foot';
   /** Degrees, or mm of lift. */
   by: number;
   /** What it does to each limit, degrees; null where that cannot be known. */
@@ -192,9 +195,15 @@ export interface TurnTrade {
 const FLARE_STEP = 5;
 const LIFT_STEP_MM = 12.5;
 
-/** Turning the whole stance closed takes both feet along: the trail foot out, the lead foot in. */
-const closed = (feet: TurningFeet, by: number): TurningFeet => ({
+/** The toe line closed by so much, the flares kept: the trail foot dropped straight back. */
+const dropped = (feet: TurningFeet, by: number): TurningFeet => ({
   ...feet,
+  toeLine: { ...feet.toeLine, value: feet.toeLine.value + by },
+});
+
+/** Turning the whole stance closed takes both feet along: the trail foot out, the lead foot in. */
+const turned = (feet: TurningFeet, by: number): TurningFeet => ({
+  ...dropped(feet, by),
   flare: { lead: feet.flare.lead - by, trail: feet.flare.trail + by },
 });
 
@@ -224,7 +233,8 @@ export function turnTrades(body: TurningBody, feet: TurningFeet): TurnTrade[] {
     trade('leadFlare', FLARE_STEP, flared(feet, 'lead', FLARE_STEP)),
     trade('leadFlare', -FLARE_STEP, flared(feet, 'lead', -FLARE_STEP)),
     trade('leadHeelLift', LIFT_STEP_MM, { ...feet, leadHeelLift: feet.leadHeelLift + LIFT_STEP_MM }),
-    trade('closing', FLARE_STEP, closed(feet, FLARE_STEP)),
+    trade('turning the stance', FLARE_STEP, turned(feet, FLARE_STEP)),
+    trade('dropping the trail foot', FLARE_STEP, dropped(feet, FLARE_STEP)),
   ];
 }
 

@@ -1,8 +1,16 @@
 import type { FootName } from '../setup';
 import type { Angle } from '../units';
+import { unturnedClosing } from './closing';
 import { reachOf, stopsOf, STOP_DEFINITIONS, TURN_PER_LIFT_MM } from './stops';
-import type { Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
-import { normalDensity, normalProbability, SD_IN_95_PERCENT } from '../statistics';
+import { STOPS, type Stop, type StopName, type Turn, type TurningBody, type TurningFeet } from './types';
+import {
+  dot,
+  normalDensity,
+  normalProbability,
+  SD_IN_95_PERCENT,
+  varianceOf,
+  type Matrix,
+} from '../statistics';
 
 /** A turn that was measured on known feet. */
 export interface MeasuredTurn {
@@ -25,9 +33,8 @@ export interface Residual {
   missed: boolean;
 }
 
-export interface Calibration {
-  /** Test and give together, for the stops that the measured turns tell of. */
-  reaches: TurningBody['reaches'];
+/** Test and give together, for the stops that the measured turns tell of, and what closing the feet gives. */
+export interface Calibration extends Pick<TurningBody, 'reaches' | 'closing' | 'closingWith'> {
   residuals: Residual[];
 }
 
@@ -40,13 +47,62 @@ function metStop(body: TurningBody, { turn, feet, stoppedBy }: MeasuredTurn): Kn
   return felt ?? known.sort((a, b) => a.at.value - b.at.value)[0] ?? null;
 }
 
-/** What of a turn is left when the foot and the lifted heel are taken away: test and give together. */
-function reachIn(name: StopName, { reached, feet }: MeasuredTurn): Angle {
-  const { leg, flareHelps, lifts } = STOP_DEFINITIONS[name];
+/** What is fitted together, jointly normal: test and give of each stop, and what a degree of closing gives. */
+const FITTED = [...STOPS, 'closing'] as const;
+const CLOSING_AT = STOPS.length;
+
+interface Estimate {
+  mean: readonly number[];
+  covariance: Matrix;
+}
+
+/** What is known before any turn was measured; a leg that hurts is never learnt of. */
+function before(body: TurningBody): Estimate {
+  const angles = FITTED.map((name) => (name === 'closing' ? body.closing : reachOf(name, body)));
+  return {
+    mean: angles.map((angle) => angle?.value ?? 0),
+    covariance: angles.map((angle, row) =>
+      angles.map((_, column) => (row === column ? (angle?.uncertainty ?? 0) ** 2 : 0)),
+    ),
+  };
+}
+
+/** What a stop is made of beside what the foot and the lifted heel add: its reach, and closing times what it is worth. */
+const weightsOf = (name: StopName, feet: TurningFeet): number[] =>
+  FITTED.map((each) =>
+    each === 'closing' ? STOP_DEFINITIONS[name].closingHelps * unturnedClosing(feet) : Number(each === name),
+  );
+
+/** What of a turn is left when the foot and the lifted heel are taken away. */
+function leftOf(name: StopName, { reached, feet }: MeasuredTurn, closing: number): Angle {
+  const { leg, flareHelps, closingHelps, lifts } = STOP_DEFINITIONS[name];
   const lift = lifts ? feet.leadHeelLift * TURN_PER_LIFT_MM : 0;
+  const line = closingHelps === 0 || unturnedClosing(feet) === 0 ? 0 : closing * feet.toeLine.uncertainty;
   return {
     value: reached.value - flareHelps * feet.flare[leg] - lift,
-    uncertainty: Math.hypot(reached.uncertainty, feet.flareUncertainty[leg]),
+    uncertainty: Math.hypot(reached.uncertainty, feet.flareUncertainty[leg], line),
+  };
+}
+
+const marginalOf = ({ mean, covariance }: Estimate, weights: readonly number[]): Angle => ({
+  value: dot(mean, weights),
+  uncertainty: Math.sqrt(varianceOf(covariance, weights)),
+});
+
+/**
+ * The estimate once a weighed sum of it is known to be `now`: everything moves with the sum as far as it
+ * goes with it (the conditional of a multivariate normal; Rasmussen & Williams 2006, A.6, from memory).
+ */
+function learnt({ mean, covariance }: Estimate, weights: readonly number[], now: Angle): Estimate {
+  const along = covariance.map((row) => dot(row, weights));
+  const variance = dot(along, weights);
+  const moved = (now.value - dot(mean, weights)) / variance;
+  const narrowed = (now.uncertainty ** 2 - variance) / variance ** 2;
+  return {
+    mean: mean.map((value, at) => value + along[at]! * moved),
+    covariance: covariance.map((row, at) =>
+      row.map((value, column) => value + along[at]! * along[column]! * narrowed),
+    ),
   };
 }
 
@@ -82,34 +138,53 @@ function boundedBelow(angle: Angle, least: Angle): Angle {
 }
 
 /**
- * Fits a student's legs to measured turns. The stop that was met is updated by what was measured,
- * each weighed by how sure it is; the others of that turn reach at least as far. Test and give
- * enter a stop only as a sum, so the sum is what is fitted. `body` is as it was before any turn was
- * measured. A sore knee's leg is left as it was tested: what it gives is never counted on.
+ * Fits a student's legs to measured turns, and what closing the feet gives. The stop that was met is
+ * updated by what was measured, each weighed by how sure it is; the others of that turn reach at least as
+ * far. Test and give enter a stop only as a sum, so the sum is what is fitted; turns on different lines tell
+ * it from what the closing gave. `body` is as it was before any turn was measured. A sore knee's leg is left
+ * as it was tested: what it gives is never counted on.
  * @param body as it was before any turn was measured
  * @param measured the turns, degrees with one standard deviation
- * @returns test and give together for each leg told of, and a residual for each turn
+ * @returns test and give together for each leg told of, what closing gives, and a residual for each turn
  */
 export function calibrate(body: TurningBody, measured: readonly MeasuredTurn[]): Calibration {
-  const reaches: TurningBody['reaches'] = {};
-  const reach = (name: StopName) => reaches[name] ?? reachOf(name, body);
+  const told = new Set<StopName>();
   const residuals: Residual[] = [];
+  let estimate = before(body);
+  const learn = (name: StopName, each: MeasuredTurn, combine: (known: Angle, left: Angle) => Angle) => {
+    const weights = weightsOf(name, each.feet);
+    const left = leftOf(name, each, estimate.mean[CLOSING_AT]!);
+    estimate = learnt(estimate, weights, combine(marginalOf(estimate, weights), left));
+    told.add(name);
+  };
   const met = measured.flatMap((each) => {
     const stop = metStop(body, each);
     if (!stop) return [];
     const halfWidth = SD_IN_95_PERCENT * Math.hypot(stop.at.uncertainty, each.reached.uncertainty);
     const missed = Math.abs(each.reached.value - stop.at.value) > halfWidth;
     residuals.push({ measured: each, predicted: stop.at.value, halfWidth, stop: stop.name, missed });
-    return [{ each, name: stop.name }];
+    return body.soreKnee[stop.leg] ? [] : [{ each, name: stop.name }];
   });
-  for (const { each, name } of met) reaches[name] = combined(reach(name)!, reachIn(name, each));
+  for (const { each, name } of met) learn(name, each, combined);
   for (const { each, name } of met) {
     for (const other of stopsOf(each.turn, body, each.feet)) {
-      const known = reach(other.name);
       // Once its heel is up the trail leg has stopped nothing, and so says nothing.
-      if (other.name === name || other.name === 'trail through' || !known) continue;
-      reaches[other.name] = boundedBelow(known, reachIn(other.name, each));
+      if (other.name === name || other.name === 'trail through' || !other.at || body.soreKnee[other.leg])
+        continue;
+      learn(other.name, each, boundedBelow);
     }
   }
-  return { reaches, residuals };
+  return { ...calibrationOf(estimate, told), residuals };
+}
+
+/** What has been learnt, stop by stop. */
+function calibrationOf({ mean, covariance }: Estimate, told: ReadonlySet<StopName>) {
+  const angleAt = (at: number): Angle => ({ value: mean[at]!, uncertainty: Math.sqrt(covariance[at]![at]!) });
+  const of = <Value>(value: (at: number) => Value) =>
+    Object.fromEntries([...told].map((name) => [name, value(STOPS.indexOf(name))]));
+  return {
+    reaches: of(angleAt) as TurningBody['reaches'],
+    closing: angleAt(CLOSING_AT),
+    closingWith: of((at) => covariance[at]![CLOSING_AT]!) as TurningBody['closingWith'],
+  };
 }

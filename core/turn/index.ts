@@ -1,5 +1,7 @@
 export * from './types';
+export * from './closing';
 export * from './stops';
+export * from './hurt';
 export * from './budget';
 export * from './calibrate';
 export * from './body';

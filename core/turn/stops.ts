@@ -1,5 +1,6 @@
 import type { FootName } from '../setup';
 import type { Angle } from '../units';
+import { unturnedClosing } from './closing';
 import type { Gives, LegsAndTrunk, Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
 
 /** Starting values, one standard deviation 6, until measured turns say otherwise. */
@@ -10,6 +11,13 @@ export const STARTING_GIVES: Gives = {
   'lead through': { value: 10, uncertainty: 6 },
   'trail through': { value: 10, uncertainty: 6 },
 };
+
+/**
+ * A usual leg, where it was not tested: hips turn in about 40° and out 45° (American Academy of Orthopaedic
+ * Surgeons, from memory).
+ */
+const USUAL_TURN_IN: Angle = { value: 40, uncertainty: 10 };
+const USUAL_TURN_OUT: Angle = { value: 45, uncertainty: 10 };
 
 const NO_GIVE: Angle = { value: 0, uncertainty: 0 };
 
@@ -23,8 +31,12 @@ interface StopDefinition {
   leg: FootName;
   turn: Turn;
   test: (legs: LegsAndTrunk) => Angle | null;
+  /** What stands in where it was not tested. */
+  usual: Angle;
   /** Whether turning the foot out lets the pelvis go further this way, or less far. */
   flareHelps: 1 | -1;
+  /** Whether closing the feet lets the pelvis go further this way, or less far, or does nothing. */
+  closingHelps: 1 | 0 | -1;
   lifts: boolean;
 }
 
@@ -37,28 +49,36 @@ export const STOP_DEFINITIONS: Record<StopName, StopDefinition> = {
     leg: 'trail',
     turn: 'back',
     test: ({ turnIn }) => turnIn.trail,
+    usual: USUAL_TURN_IN,
     flareHelps: 1,
+    closingHelps: 1,
     lifts: false,
   },
   'lead back': {
     leg: 'lead',
     turn: 'back',
     test: ({ turnOut }) => turnOut.lead,
+    usual: USUAL_TURN_OUT,
     flareHelps: -1,
+    closingHelps: 0,
     lifts: true,
   },
   'lead through': {
     leg: 'lead',
     turn: 'through',
     test: ({ turnIn }) => turnIn.lead,
+    usual: USUAL_TURN_IN,
     flareHelps: 1,
+    closingHelps: -1,
     lifts: false,
   },
   'trail through': {
     leg: 'trail',
     turn: 'through',
     test: ({ turnOut }) => turnOut.trail,
+    usual: USUAL_TURN_OUT,
     flareHelps: -1,
+    closingHelps: 0,
     lifts: false,
   },
 };
@@ -72,18 +92,25 @@ export const STOP_DEFINITIONS: Record<StopName, StopDefinition> = {
 export const giveOf = ({ gives, soreKnee }: TurningBody, name: StopName): Angle =>
   soreKnee[STOP_DEFINITIONS[name].leg] ? NO_GIVE : gives[name];
 
+/** The test behind a stop, or what stands in for it; nothing stands in for a leg that hurts. */
+function testBehind(name: StopName, { legs, hurts }: TurningBody): { test: Angle | null; usual: boolean } {
+  const { test: testOf, usual } = STOP_DEFINITIONS[name];
+  const test = testOf(legs);
+  return test || hurts.includes(name) ? { test, usual: false } : { test: usual, usual: true };
+}
+
 /**
  * How far a leg lets the pelvis go beside what the foot and the lift add: test and give together,
- * as measured turns have told, or as they stand. Null where it was not tested.
+ * as measured turns have told, or as they stand; a usual leg's where it was not tested. Null where it hurt.
  * @param name which stop
  * @param body the legs, trunk, gives and reaches of one student
  * @returns degrees and one standard deviation
  */
 export function reachOf(name: StopName, body: TurningBody): Angle | null {
-  const { leg, test: testOf } = STOP_DEFINITIONS[name];
-  const test = testOf(body.legs);
+  const { leg } = STOP_DEFINITIONS[name];
   const told = body.reaches[name];
   if (told && !body.soreKnee[leg]) return told;
+  const { test } = testBehind(name, body);
   if (!test) return null;
   const give = giveOf(body, name);
   return { value: test.value + give.value, uncertainty: Math.hypot(test.uncertainty, give.uncertainty) };
@@ -91,28 +118,37 @@ export function reachOf(name: StopName, body: TurningBody): Angle | null {
 
 /**
  * Where one leg stops the pelvis, degrees from square: its test, plus or less the foot's flare,
- * plus what is left between test and swing, plus the lifted heel. Null where it was not tested.
+ * plus what is left between test and swing, plus the lifted heel, plus or less what closing the feet gives.
+ * Null where the leg hurt in its test.
  * @param name which stop
  * @param body the legs, trunk, gives and reaches of one student
  * @param feet the flares and the lift they stand with, degrees and mm
  * @returns where it stops and what that is made of, degrees
  */
 export function stopOf(name: StopName, body: TurningBody, feet: TurningFeet): Stop {
-  const { leg, turn, test: testOf, flareHelps, lifts } = STOP_DEFINITIONS[name];
+  const { leg, turn, flareHelps, closingHelps, lifts } = STOP_DEFINITIONS[name];
   const reach = reachOf(name, body);
   const flare = flareHelps * feet.flare[leg];
   const lift = lifts ? feet.leadHeelLift * TURN_PER_LIFT_MM : 0;
-  const at = reach && {
-    value: reach.value + flare + lift,
-    uncertainty: Math.hypot(reach.uncertainty, feet.flareUncertainty[leg]),
-  };
   const calibrated = body.reaches[name] !== undefined && !body.soreKnee[leg];
+  const unturned = closingHelps === 0 ? 0 : closingHelps * unturnedClosing(feet);
+  const closing = unturned * body.closing.value;
+  const at = reach && {
+    value: reach.value + flare + lift + closing,
+    uncertainty: Math.sqrt(
+      reach.uncertainty ** 2 +
+        feet.flareUncertainty[leg] ** 2 +
+        (unturned * body.closing.uncertainty) ** 2 +
+        (unturned === 0 ? 0 : (body.closing.value * feet.toeLine.uncertainty) ** 2) +
+        (calibrated ? 2 * unturned * (body.closingWith[name] ?? 0) : 0),
+    ),
+  };
   return {
     name,
     leg,
     turn,
     at,
-    made: { test: testOf(body.legs), give: giveOf(body, name), flare, lift, calibrated },
+    made: { ...testBehind(name, body), give: giveOf(body, name), flare, lift, closing, calibrated },
   };
 }
 

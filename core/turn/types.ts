@@ -1,3 +1,4 @@
+import type { Build } from '../body';
 import type { FootName } from '../setup';
 import type { Angle } from '../units';
 
@@ -16,11 +17,15 @@ export interface LegsAndTrunk {
   trunk: Record<Turn, Angle | null>;
 }
 
-/** The feet as far as turning goes: both flares, and how far the lead heel may leave the ground. */
+/** The feet as far as turning goes: both flares, the line of the toes, and how far the lead heel may leave the ground. */
 export interface TurningFeet {
   flare: Record<FootName, number>;
   /** One standard deviation of each flare, degrees. */
   flareUncertainty: Record<FootName, number>;
+  /** The toe line, closed positive. */
+  toeLine: Angle;
+  /** By how much the method itself has the trail foot further out than the lead foot, degrees. */
+  ownDifference: number;
   /** Lead heel lifted going back, mm. */
   leadHeelLift: number;
 }
@@ -28,12 +33,27 @@ export interface TurningFeet {
 /** What a body brings to a turn. */
 export interface TurningBody {
   legs: LegsAndTrunk;
+  /** How far each foot points out on its own, degrees; null where it was not looked at. */
+  naturalToeOut: Record<FootName, number> | null;
   /** What is left between the test and the swing, one for each stop. */
   gives: Gives;
   /** Test and give together, where measured turns have told; they overrule the two. */
   reaches: Partial<Record<StopName, Angle>>;
+  /** Degrees of turn for a degree of closing that the feet did not turn with. */
+  closing: Angle;
+  /** The covariance of each reach with `closing`, where measured turns have told of both. */
+  closingWith: Partial<Record<StopName, number>>;
   /** A painful knee gives nothing, and nothing may be asked of it. */
   soreKnee: Record<FootName, boolean>;
+  /** Stops whose leg could not be tested because it hurts: it is never asked to turn further that way. */
+  hurts: readonly StopName[];
+}
+
+/** Everything of a student that a house method's rules go by. */
+export interface Body {
+  build: Build;
+  /** Null until legs and trunk have been tested. */
+  legs: TurningBody | null;
 }
 
 export type Gives = Record<StopName, Angle>;
@@ -49,8 +69,17 @@ export interface Stop {
   name: StopName;
   leg: FootName;
   turn: Turn;
-  /** Where this leg stops the pelvis; null where its test was not taken. */
+  /** Where this leg stops the pelvis; null where it hurt in its test. */
   at: Angle | null;
   /** What it is made of, to be told. */
-  made: { test: Angle | null; give: Angle; flare: number; lift: number; calibrated: boolean };
+  made: {
+    test: Angle | null;
+    /** A usual leg stands in: this one was not tested. */
+    usual: boolean;
+    give: Angle;
+    flare: number;
+    lift: number;
+    closing: number;
+    calibrated: boolean;
+  };
 }

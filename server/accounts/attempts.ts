@@ -1,10 +1,14 @@
 import { createHash } from 'node:crypto';
 import type { Pool } from 'pg';
-import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible';
+import { RateLimiterPostgres, type RateLimiterRes } from 'rate-limiter-flexible';
 
-/** Starting values: tries in a quarter of an hour before sign-in is refused. */
-export const TRIES_PER_ACCOUNT = 8;
-const TRIES_PER_ADDRESS = 60;
+/** Starting values: wrong guesses at an account from one address that cost no wait. */
+export const FREE_GUESSES = 4;
+const FIRST_WAIT_SECONDS = 5;
+const LONGEST_WAIT_SECONDS = 15 * 60;
+const GUESSES_REMEMBERED_SECONDS = 24 * 60 * 60;
+/** Wrong guesses from one address at any account in a quarter of an hour. */
+const GUESSES_PER_ADDRESS = 60;
 const WINDOW_SECONDS = 15 * 60;
 
 export class TooManyAttempts extends Error {
@@ -14,41 +18,66 @@ export class TooManyAttempts extends Error {
 }
 
 export interface Attempts {
-  /** Counts a try. @throws TooManyAttempts when there have been too many. */
-  count(email: string, address: string): Promise<void>;
-  /** Forgets the tries of an account that has signed in. */
-  forget(email: string): Promise<void>;
+  /** @throws TooManyAttempts while this account has to wait at this address, or the address altogether. */
+  check(email: string, address: string): Promise<void>;
+  /** Counts a wrong guess. */
+  failed(email: string, address: string): Promise<void>;
+  /** Forgets the wrong guesses at an account from an address that knows the password. */
+  succeeded(email: string, address: string): Promise<void>;
 }
 
-/** Only a hash is kept: the counts name nobody. */
-const keyOf = (value: string): string => createHash('sha256').update(value).digest('hex');
+/** The wait after so many wrong guesses: none at first, then doubling up to a quarter of an hour, seconds. */
+export const waitAfter = (guesses: number): number =>
+  guesses <= FREE_GUESSES
+    ? 0
+    : Math.min(FIRST_WAIT_SECONDS * 2 ** (guesses - FREE_GUESSES - 1), LONGEST_WAIT_SECONDS);
 
-/** Counts attempts in the database, so that several servers count together. */
+/** Only a hash is kept: the counts name nobody. */
+const keyOf = (...values: string[]): string => createHash('sha256').update(values.join('\n')).digest('hex');
+
+/**
+ * Counts attempts in the database, so that several servers count together. Waits grow with wrong guesses at
+ * one account from one address: a stranger's guesses never lock the coach out, who comes from elsewhere.
+ */
 export function openAttempts(pool: Pool): Attempts {
-  const limiter = (keyPrefix: string, points: number) =>
+  // The package names its statements, which lasts longer than a transaction and so does not go through a pooler.
+  const storeClient = {
+    query: ({ text, values }: { text: string; values: unknown[] }) => pool.query(text, values),
+  };
+  const limiter = (keyPrefix: string, points: number, duration: number) =>
     new RateLimiterPostgres({
-      storeClient: pool,
+      storeClient,
+      storeType: 'client',
       tableName: 'sign_in_attempts',
       tableCreated: true,
       keyPrefix,
       points,
-      duration: WINDOW_SECONDS,
+      duration,
       clearExpiredByTimeout: false,
     });
-  const byAccount = limiter('account', TRIES_PER_ACCOUNT);
-  const byAddress = limiter('address', TRIES_PER_ADDRESS);
+  const guesses = limiter('guesses', Number.MAX_SAFE_INTEGER, GUESSES_REMEMBERED_SECONDS);
+  const waiting = limiter('waiting', 1, LONGEST_WAIT_SECONDS);
+  const byAddress = limiter('address', GUESSES_PER_ADDRESS, WINDOW_SECONDS);
+  const refuseWhile = (counted: RateLimiterRes | null, most: number) => {
+    if (counted && counted.consumedPoints >= most) {
+      throw new TooManyAttempts(Math.ceil(counted.msBeforeNext / 1000));
+    }
+  };
   return {
-    async count(email, address) {
-      try {
-        await byAddress.consume(keyOf(address));
-        await byAccount.consume(keyOf(email));
-      } catch (refused) {
-        if (!(refused instanceof RateLimiterRes)) throw refused;
-        throw new TooManyAttempts(Math.ceil(refused.msBeforeNext / 1000));
-      }
+    async check(email, address) {
+      refuseWhile(await byAddress.get(keyOf(address)), GUESSES_PER_ADDRESS);
+      refuseWhile(await waiting.get(keyOf(email, address)), 1);
     },
-    async forget(email) {
-      await byAccount.delete(keyOf(email));
+    async failed(email, address) {
+      const pair = keyOf(email, address);
+      await byAddress.penalty(keyOf(address), 1);
+      const seconds = waitAfter((await guesses.penalty(pair, 1)).consumedPoints);
+      if (seconds > 0) await waiting.block(pair, seconds);
+    },
+    async succeeded(email, address) {
+      const pair = keyOf(email, address);
+      await guesses.delete(pair);
+      await waiting.delete(pair);
     },
   };
 }

@@ -7,32 +7,39 @@ import type { Pool } from 'pg';
 declare module 'express-session' {
   interface SessionData {
     identity: Identity;
+    /** The account's password hash while a session is being opened; never kept with it. */
+    shownHash?: string;
+    /** Of the instructor, never kept with the session. */
+    deviceKey?: string;
+    /** When the kept session ends, ms since 1970. */
+    keptUntil?: number;
   }
 }
 
 export const SESSION_COOKIE = 'pedastance';
 const DAYS_KEPT = 14;
-const DAY_MS = 24 * 60 * 60 * 1000;
+const HOUR_MS = 60 * 60 * 1000;
+const DAY_MS = 24 * HOUR_MS;
 
 type Done = (error?: unknown) => void;
 
-const hashOf = (token: string): Buffer => createHash('sha256').update(token).digest();
+/** What is kept of a session's token: reading it signs nobody in. */
+export const tokenHash = (token: string): Buffer => createHash('sha256').update(token).digest();
 
-/**
- * Keeps sessions in PostgreSQL through the doorman's functions. The table holds a hash of the
- * token, so that reading it signs nobody in.
- */
+/** Keeps sessions in PostgreSQL through the doorman's functions. */
 class SessionsInDatabase extends Store {
   constructor(private readonly pool: Pool) {
     super();
   }
 
   override get(token: string, done: (error: unknown, found?: SessionData | null) => void): void {
-    this.pool.query('select * from session_find($1, $2)', [hashOf(token), new Date()]).then(({ rows }) => {
+    this.pool.query('select * from session_find($1, $2)', [tokenHash(token), new Date()]).then(({ rows }) => {
       const row = rows[0];
       if (!row) return done(null, null);
       done(null, {
         cookie: row.cookie,
+        keptUntil: row.expires_at.getTime(),
+        deviceKey: row.device_key.toString('base64'),
         identity: {
           academyId: row.academy_id,
           academyName: row.academy_name,
@@ -44,25 +51,31 @@ class SessionsInDatabase extends Store {
   }
 
   override set(token: string, kept: SessionData, done: Done = () => undefined): void {
-    const { academyId, instructorId } = kept.identity;
+    const { identity, shownHash, cookie } = kept;
+    if (!shownHash) return this.touch(token, kept, done);
     const until = new Date(Date.now() + DAYS_KEPT * DAY_MS);
     this.pool
-      .query('select session_keep($1, $2, $3, $4, $5)', [
-        hashOf(token),
-        academyId,
-        instructorId,
-        JSON.stringify(kept.cookie),
+      .query('select session_open($1, $2, $3, $4, $5) as opened', [
+        tokenHash(token),
+        identity.instructorId,
+        shownHash,
+        JSON.stringify(cookie),
         until,
       ])
+      .then(({ rows }) => done(rows[0].opened ? undefined : new Error('the account has changed')), done);
+  }
+
+  /** Moves the end of a session, at most once an hour: an ordinary request writes nothing. */
+  override touch(token: string, { cookie, keptUntil }: SessionData, done: Done = () => undefined): void {
+    const until = Date.now() + DAYS_KEPT * DAY_MS;
+    if (keptUntil !== undefined && keptUntil > until - HOUR_MS) return done();
+    this.pool
+      .query('select session_touch($1, $2, $3)', [tokenHash(token), JSON.stringify(cookie), new Date(until)])
       .then(() => done(), done);
   }
 
-  override touch(token: string, kept: SessionData, done: () => void = () => undefined): void {
-    this.set(token, kept, done);
-  }
-
   override destroy(token: string, done: Done = () => undefined): void {
-    this.pool.query('select session_end($1)', [hashOf(token)]).then(() => done(), done);
+    this.pool.query('select session_end($1)', [tokenHash(token)]).then(() => done(), done);
   }
 }
 
@@ -75,7 +88,6 @@ export function sessions(pool: Pool, secret: string, secure: boolean): RequestHa
     resave: false,
     saveUninitialized: false,
     rolling: true,
-    proxy: secure,
     cookie: { httpOnly: true, sameSite: 'lax', secure, path: '/', maxAge: DAYS_KEPT * DAY_MS },
   });
 }

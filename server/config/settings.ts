@@ -8,36 +8,47 @@ const optionalText = z.string().min(1).optional();
 const Environment = z.object({
   HOST: z.string().default('127.0.0.1'),
   PORT: z.coerce.number().int().min(0).max(65535).default(4600),
-  /** Migrates and keeps accounts; may create roles. Used before the first request only. */
-  DATABASE_ADMIN_URL: z.string().min(1),
+  /** The database as the server's own role; what prepares the database answers it. */
+  DATABASE_URL: z.string().min(1),
   SESSION_SECRET: z.string().min(32),
-  /** The password of the role the server works as; made known to the database on start. */
-  APPLICATION_PASSWORD: z.string().min(16),
   WEB_ROOT: z.string().min(1),
-  DEMO: z.enum(['0', '1']).default('1'),
-  /** From one swing of the simulated student to the next. */
+  /** The time between two swings of the simulated student. */
   STAND_IN_PACE_MS: z.coerce.number().int().min(0).max(60_000).default(2500),
-  /** Where the app is reached from outside, when that is not this machine. */
+  /** The address users open; setting it makes this a production server. */
   PUBLIC_ORIGIN: z.url().optional(),
+  /** Addresses or networks of the proxies in front, with commas; "loopback" is this machine. */
+  TRUSTED_PROXIES: optionalText,
   TLS_CERTIFICATE_FILE: optionalText,
   TLS_KEY_FILE: optionalText,
   LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
 });
 
+const PreparationEnvironment = z.object({
+  /** Migrates and keeps accounts; may create roles. Never given to the server itself. */
+  DATABASE_ADMIN_URL: z.string().min(1),
+  /** The password of the role the server works as; made known to the database on start. */
+  APPLICATION_PASSWORD: z.string().min(16),
+  DEMO: z.enum(['0', '1']).default('1'),
+});
+
 export interface Settings {
   host: string;
   port: number;
-  adminUrl: string;
-  applicationUrl: string;
-  applicationPassword: string;
+  databaseUrl: string;
   sessionSecret: string;
   webRoot: string;
-  demo: boolean;
-  onLoopback: boolean;
+  /** Undefined on a coach's own machine; set, the server asks for HTTPS and refuses the demo accounts. */
   publicOrigin: string | undefined;
+  trustedProxies: string[];
   tls: { certificateFile: string; keyFile: string } | undefined;
   standInPaceMs: number;
   logLevel: string;
+}
+
+export interface Preparation {
+  adminUrl: string;
+  applicationPassword: string;
+  demo: boolean;
 }
 
 /** What the application may do is granted to this role; nobody signs in as it. */
@@ -64,43 +75,67 @@ export function applicationUrl(adminUrl: string, password: string): string {
   return url.href;
 }
 
+function parsed<Shape extends z.ZodType>(
+  shape: Shape,
+  environment: Record<string, string | undefined>,
+): z.output<Shape> {
+  const result = shape.safeParse(environment);
+  if (result.success) return result.data;
+  const faults = result.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
+  throw new Error(`Settings are not right:\n  ${faults.join('\n  ')}`);
+}
+
 /**
- * Reads the settings from environment variables.
+ * Reads the settings of the server from environment variables.
  * @throws Error naming every variable that is missing or wrong.
  */
 export function readSettings(environment: Record<string, string | undefined>): Settings {
-  const parsed = Environment.safeParse(environment);
-  if (!parsed.success) {
-    const faults = parsed.error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`);
-    throw new Error(`Settings are not right:\n  ${faults.join('\n  ')}`);
-  }
-  const given = parsed.data;
-  const onLoopback = LOOPBACK_HOSTS.includes(given.HOST);
+  const given = parsed(Environment, environment);
   if (Boolean(given.TLS_CERTIFICATE_FILE) !== Boolean(given.TLS_KEY_FILE)) {
     throw new Error('TLS_CERTIFICATE_FILE and TLS_KEY_FILE: expected both or neither');
   }
+  const tls =
+    given.TLS_CERTIFICATE_FILE && given.TLS_KEY_FILE
+      ? { certificateFile: given.TLS_CERTIFICATE_FILE, keyFile: given.TLS_KEY_FILE }
+      : undefined;
   const publicOrigin = given.PUBLIC_ORIGIN && new URL(given.PUBLIC_ORIGIN).origin;
-  if (!onLoopback && !publicOrigin?.startsWith('https://')) {
+  if (!publicOrigin && !LOOPBACK_HOSTS.includes(given.HOST)) {
+    throw new Error(`HOST ${given.HOST} is not this machine alone: PUBLIC_ORIGIN is expected`);
+  }
+  if (publicOrigin && !publicOrigin.startsWith('https://')) {
     throw new Error(
-      `HOST ${given.HOST} is not this machine alone: PUBLIC_ORIGIN is expected, and it has to be https (by TLS_CERTIFICATE_FILE and TLS_KEY_FILE here, or by a proxy in front)`,
+      `PUBLIC_ORIGIN: expected an https address (by TLS_CERTIFICATE_FILE and TLS_KEY_FILE here, or by a proxy in front), found ${publicOrigin}`,
+    );
+  }
+  const trustedProxies = given.TRUSTED_PROXIES?.split(',').map((each) => each.trim()) ?? [];
+  if (publicOrigin && !tls && trustedProxies.length === 0) {
+    throw new Error(
+      'PUBLIC_ORIGIN is set and no certificate is: expected TRUSTED_PROXIES to name the proxy that ends TLS ("loopback" for one on this machine), or TLS_CERTIFICATE_FILE and TLS_KEY_FILE',
     );
   }
   return {
     host: given.HOST,
     port: given.PORT,
-    adminUrl: given.DATABASE_ADMIN_URL,
-    applicationUrl: applicationUrl(given.DATABASE_ADMIN_URL, given.APPLICATION_PASSWORD),
-    applicationPassword: given.APPLICATION_PASSWORD,
+    databaseUrl: given.DATABASE_URL,
     sessionSecret: given.SESSION_SECRET,
     webRoot: given.WEB_ROOT,
-    demo: given.DEMO === '1',
-    onLoopback,
     publicOrigin,
-    tls:
-      given.TLS_CERTIFICATE_FILE && given.TLS_KEY_FILE
-        ? { certificateFile: given.TLS_CERTIFICATE_FILE, keyFile: given.TLS_KEY_FILE }
-        : undefined,
+    trustedProxies,
+    tls,
     standInPaceMs: given.STAND_IN_PACE_MS,
     logLevel: given.LOG_LEVEL,
+  };
+}
+
+/**
+ * Reads what the preparation of the database needs from environment variables.
+ * @throws Error naming every variable that is missing or wrong.
+ */
+export function readPreparation(environment: Record<string, string | undefined>): Preparation {
+  const given = parsed(PreparationEnvironment, environment);
+  return {
+    adminUrl: given.DATABASE_ADMIN_URL,
+    applicationPassword: given.APPLICATION_PASSWORD,
+    demo: given.DEMO === '1',
   };
 }

@@ -1,13 +1,16 @@
 import type { AddressEntry, ChangeEntry, NewBuild, NewScreen, ReadingEntry } from '@pedastance/contract';
 import {
   ADULT_AGE,
+  agesOn,
   MEASURED_UNCERTAINTY,
+  NOTHING_ASKED,
   SCREEN_ITEMS,
   USUAL_GOAL,
   asPlayed,
-  cautionsFor,
+  cautionsOf,
   differences,
   estimateBuild,
+  isMinor,
   readSetup,
   shoeLengthFromSize,
   setupAsTaught,
@@ -15,6 +18,7 @@ import {
   withFigure,
   type BuildFigureName,
   type Caution,
+  type CautionFact,
   type HouseMethod,
   type Setup,
 } from '@pedastance/core';
@@ -82,7 +86,16 @@ function screenOf(legs: NonNullable<DemoStudent['legs']>, build: NewBuild, madeA
     const angle = legs.angles[item];
     return angle === undefined
       ? []
-      : [{ item, tries: [angle], by: 'typed', uncertainty: null, pain: '' } as NewScreen['items'][number]];
+      : [
+          {
+            item,
+            tries: [angle],
+            by: 'typed',
+            uncertainty: null,
+            pain: '',
+            takenAt: null,
+          } as NewScreen['items'][number],
+        ];
   });
   return {
     id: idAt(madeAt),
@@ -90,7 +103,8 @@ function screenOf(legs: NonNullable<DemoStudent['legs']>, build: NewBuild, madeA
     buildId: build.id,
     madeAt: madeAt.toISOString(),
     items,
-    turnedOn: legs.turnedOn ?? null,
+    turnedOn: legs.turnedOn ? { ...legs.turnedOn, toeLine: 0 } : null,
+    earlierTurns: [],
     stoppedBack: legs.stoppedBack ?? null,
     stoppedThrough: null,
     soreKnee: legs.soreKnee ?? { lead: false, trail: false },
@@ -117,10 +131,11 @@ interface Scene {
   studentId: string;
   build: NewBuild;
   cautions: readonly Caution[];
+  facts: ReadingEntry['facts'];
 }
 
 async function addLessonWithEntries(
-  { client, writer, method, studentId, build, cautions }: Scene,
+  { client, writer, method, studentId, build, cautions, facts }: Scene,
   lesson: DemoLesson,
   startedAt: Date,
 ) {
@@ -147,8 +162,11 @@ async function addLessonWithEntries(
     screenId: null,
     methodId: method.id,
     methodVersion: method.version,
+    facts,
     ...reading,
   };
+  if (lesson.intake)
+    await addEntry(client, { ...entry(2), kind: 'intake', ...NOTHING_ASKED, ...lesson.intake }, land);
   await addEntry(client, today, land);
   await addEntry(client, read, land);
 
@@ -187,7 +205,7 @@ async function addLessonWithEntries(
 }
 
 async function addDemoStudent(
-  scene: Omit<Scene, 'studentId' | 'build' | 'cautions'>,
+  scene: Omit<Scene, 'studentId' | 'build' | 'cautions' | 'facts'>,
   student: DemoStudent,
   now: Date,
 ) {
@@ -200,7 +218,15 @@ async function addDemoStudent(
     name: student.name,
     hand: student.hand,
     birthYear: now.getFullYear() - student.age,
+    bornOn: student.bornOn ? `${now.getFullYear() - student.age}-${student.bornOn}` : null,
     cautions: student.cautions,
+    facts: (student.facts ?? []).map((fact): CautionFact => ({
+      since: '',
+      clearedBy: '',
+      notedOn: madeAt.toISOString().slice(0, 10),
+      status: 'stands',
+      ...fact,
+    })),
   };
   const land = { ...writer, receivedAt: madeAt };
   await addStudent(client, { id: studentId, madeAt: madeAt.toISOString(), ...person }, land);
@@ -220,11 +246,14 @@ async function addDemoStudent(
       receivedAt: screenedAt,
     });
   }
-  const cautions = cautionsFor(student.cautions, student.age);
   for (const lesson of student.lessons) {
     const startedAt = daysBefore(now, lesson.daysAgo);
     const build = builds.findLast((each) => new Date(each.madeAt) <= startedAt)!;
-    await addLessonWithEntries({ ...scene, studentId, build, cautions }, lesson, startedAt);
+    const on = startedAt.toISOString().slice(0, 10);
+    const rests = { hand: person.hand, facts: person.facts, shoulderGoal: USUAL_GOAL.shoulders };
+    const facts = { cautions: student.cautions, age: agesOn(person, on).least, rests };
+    const cautions = cautionsOf(person.facts, person.hand, isMinor(person, on));
+    await addLessonWithEntries({ ...scene, studentId, build, cautions, facts }, lesson, startedAt);
   }
 }
 

@@ -1,7 +1,9 @@
 import type { DemoTrial } from './trial';
 import type {
+  CautionFact,
   ScreenItem,
   EstimateAs,
+  Intake,
   Item,
   Posture,
   ShoeSizeSystem,
@@ -19,6 +21,8 @@ export interface DemoLesson {
   club: ClubId;
   shot?: ShotType;
   offsets: Partial<Record<Item, number>>;
+  /** What the student came for. */
+  intake?: Partial<Intake>;
   /** What was looked at above the feet. */
   posture?: Posture;
   change?: { reason: string; feel: string; note?: string };
@@ -31,6 +35,9 @@ export interface DemoStudent {
   hand: Hand;
   age: number;
   cautions: string;
+  /** The month and day of birth, MM-DD, where they are known. */
+  bornOn?: string;
+  facts?: (Pick<CautionFact, 'joint' | 'side' | 'state'> & Partial<CautionFact>)[];
   estimateAs: EstimateAs;
   height: number;
   /** Figures taken with a tape; the others are estimated from the height. */
@@ -67,7 +74,9 @@ const LANTERN_HILL: DemoAcademy = {
       name: 'Odile Brandvold',
       hand: 'right',
       age: 66,
+      bornOn: '03-14',
       cautions: 'Trail hip stiff, no pain. Walks nine holes.',
+      facts: [{ joint: 'hip', side: 'right', state: 'stiff', since: 'about 2023' }],
       estimateAs: 'woman',
       height: 1640,
       measured: { shoulderBreadth: 418, hipBreadth: 334, shoeLength: 268, shoeBreadth: 98 },
@@ -89,6 +98,7 @@ const LANTERN_HILL: DemoAcademy = {
       lessons: [
         {
           daysAgo: 171,
+          intake: { cameFor: ['swing too short', 'cannot turn back'], sport: 'rowing' },
           club: '7-iron',
           offsets: { trailFlare: -13, leadFlare: -4, stanceWidth: 42, trailHeelToe: 14 },
           change: {
@@ -98,6 +108,7 @@ const LANTERN_HILL: DemoAcademy = {
         },
         {
           daysAgo: 118,
+          intake: { cameFor: ['more distance'] },
           club: '7-iron',
           offsets: { trailFlare: -6, stanceWidth: 12 },
           change: {
@@ -111,13 +122,19 @@ const LANTERN_HILL: DemoAcademy = {
             cueB: 'Big toe points at the bag stand.',
           },
         },
-        { daysAgo: 12, club: '7-iron', offsets: { trailFlare: -1, leadFlare: 1, ballAlong: 6 } },
+        {
+          daysAgo: 12,
+          club: '7-iron',
+          intake: { cameFor: ['just a check'] },
+          offsets: { trailFlare: -1, leadFlare: 1, ballAlong: 6 },
+        },
       ],
     },
     {
       name: 'Ferris Quillon',
       hand: 'left',
       age: 38,
+      bornOn: '07-02',
       cautions: '',
       estimateAs: 'man',
       height: 1815,
@@ -136,6 +153,7 @@ const LANTERN_HILL: DemoAcademy = {
       lessons: [
         {
           daysAgo: 140,
+          intake: { cameFor: ['starts right', 'curves away'], sport: 'handball' },
           club: 'driver',
           offsets: { stanceLine: -6, ballAlong: -32, leadShare: -7 },
           change: {
@@ -145,6 +163,7 @@ const LANTERN_HILL: DemoAcademy = {
         },
         {
           daysAgo: 61,
+          intake: { cameFor: ['curves away'] },
           club: 'driver',
           offsets: { stanceLine: -3, ballAlong: -9 },
           posture: {
@@ -157,6 +176,7 @@ const LANTERN_HILL: DemoAcademy = {
             },
             choices: { seat: 'over the heels', pressureRoute: 'centred' },
             swingPath: 'across from outside',
+            tellTales: ['over the top'],
           },
           change: {
             reason: 'Stance line still drifts open after the waggle.',
@@ -171,6 +191,7 @@ const LANTERN_HILL: DemoAcademy = {
       name: 'Pip Marrowby',
       hand: 'right',
       age: 12,
+      bornOn: '06-21',
       cautions: '',
       estimateAs: 'not said',
       height: 1520,
@@ -191,6 +212,7 @@ const LANTERN_HILL: DemoAcademy = {
       lessons: [
         {
           daysAgo: 160,
+          intake: { cameFor: ['falls off balance'] },
           club: '8-iron',
           offsets: { stanceWidth: 68, leadHeelToe: 16, trailHeelToe: 18 },
           change: {
@@ -198,13 +220,19 @@ const LANTERN_HILL: DemoAcademy = {
             feel: 'Small feet, tall finish.',
           },
         },
-        { daysAgo: 33, club: '8-iron', offsets: { stanceWidth: 18, trailFlare: -2 } },
+        {
+          daysAgo: 33,
+          club: '8-iron',
+          intake: { cameFor: ['just a check'] },
+          offsets: { stanceWidth: 18, trailFlare: -2 },
+        },
       ],
     },
     {
       name: 'Gunnar Oxthwaite',
       hand: 'right',
       age: 29,
+      bornOn: '01-20',
       cautions: '',
       estimateAs: 'man',
       height: 2010,
@@ -227,6 +255,7 @@ const LANTERN_HILL: DemoAcademy = {
       lessons: [
         {
           daysAgo: 96,
+          intake: { cameFor: ['misses both ways'], sport: 'ice hockey' },
           club: '5-iron',
           offsets: { stanceWidth: -72, leadHeelToe: 15, trailHeelToe: 15 },
           change: {
@@ -236,6 +265,7 @@ const LANTERN_HILL: DemoAcademy = {
         },
         {
           daysAgo: 40,
+          intake: { cameFor: ['thin'], words: 'Since the new irons.' },
           club: '3-wood',
           offsets: { stanceWidth: -41, ballAlong: 22 },
           change: {
@@ -249,6 +279,7 @@ const LANTERN_HILL: DemoAcademy = {
       name: 'Tamsin Wrenlow',
       hand: 'right',
       age: 51,
+      bornOn: '05-09',
       cautions: '',
       estimateAs: 'woman',
       height: 1525,
@@ -268,23 +299,37 @@ const LANTERN_HILL: DemoAcademy = {
       lessons: [
         {
           daysAgo: 87,
+          intake: { cameFor: ['fat'], words: 'Only with the wedge.' },
           club: 'sand-wedge',
           shot: 'pitch',
           offsets: { stanceWidth: 96, trailFlare: 17, leadShare: -11 },
           change: {
-            reason: 'Wide and flared on a pitch: fat, then thin.',
+            reason: 'Pitches from a full-swing stance, and sways over the lead foot.',
             feel: 'Lean on the lead leg and stay there.',
           },
         },
-        { daysAgo: 40, club: '9-iron', offsets: { leadFlare: -9, trailFlare: -4 } },
-        { daysAgo: 26, club: 'sand-wedge', shot: 'pitch', offsets: { stanceWidth: 14, trailFlare: 3 } },
+        {
+          daysAgo: 40,
+          club: '9-iron',
+          intake: { cameFor: ['just a check'] },
+          offsets: { leadFlare: -9, trailFlare: -4 },
+        },
+        {
+          daysAgo: 26,
+          club: 'sand-wedge',
+          shot: 'pitch',
+          intake: { cameFor: ['just a check'] },
+          offsets: { stanceWidth: 14, trailFlare: 3 },
+        },
       ],
     },
     {
       name: 'Bartolo Kettlesand',
       hand: 'right',
       age: 47,
-      cautions: 'Lead knee: sore after the fifteenth hole. Seeing a physiotherapist.',
+      bornOn: '02-11',
+      cautions: 'Left knee hurts on the way downstairs. Sees a physiotherapist.',
+      facts: [{ joint: 'knee', side: 'left', state: 'pain', since: 'spring' }],
       estimateAs: 'man',
       height: 1760,
       measured: { shoulderBreadth: 471, shoeLength: 292, shoeBreadth: 107 },
@@ -302,12 +347,14 @@ const LANTERN_HILL: DemoAcademy = {
       lessons: [
         {
           daysAgo: 74,
+          intake: { cameFor: ['sore'], sore: 'left knee, on stairs' },
           club: '6-iron',
           offsets: { leadFlare: -14, trailFlare: 2, leadShare: 6 },
           change: { reason: 'Lead foot dead square under a sore knee.', feel: 'Lead toe looks at the hole.' },
         },
         {
           daysAgo: 19,
+          intake: { cameFor: ['just a check'] },
           club: '6-iron',
           offsets: { leadFlare: -5, stanceWidth: 31 },
           change: {
@@ -321,6 +368,7 @@ const LANTERN_HILL: DemoAcademy = {
       name: 'Wilhelmina Applethwaite-Santoriello',
       hand: 'right',
       age: 58,
+      bornOn: '04-30',
       cautions: '',
       estimateAs: 'woman',
       height: 1690,
@@ -339,6 +387,7 @@ const LANTERN_HILL: DemoAcademy = {
       lessons: [
         {
           daysAgo: 55,
+          intake: { cameFor: ['starts right'], sport: 'tennis' },
           club: 'hybrid',
           offsets: { stanceWidth: 34, stanceLine: 5 },
           change: {
@@ -382,6 +431,7 @@ const SALT_HARBOUR: DemoAcademy = {
       name: 'Linnea Foxgrove',
       hand: 'right',
       age: 34,
+      bornOn: '08-08',
       cautions: '',
       estimateAs: 'woman',
       height: 1702,
@@ -400,6 +450,7 @@ const SALT_HARBOUR: DemoAcademy = {
       lessons: [
         {
           daysAgo: 30,
+          intake: { cameFor: ['thin'] },
           club: '7-iron',
           offsets: { ballAlong: 40 },
           change: { reason: 'Ball behind the middle with an iron.', feel: 'Ball off the lead ear.' },

@@ -1,4 +1,5 @@
 import type { AddressEntry, LookEntry, ShotsEntry, TrialEntry } from '@pedastance/contract';
+import { MODEL_VERSION } from '@pedastance/core/reading';
 import {
   compare,
   decisionOf,
@@ -38,7 +39,7 @@ interface DemoTrialScene {
 const WARM_UPS = 4;
 const SECONDS_A_SHOT = 20;
 
-/** Where each shot of a trial stands: the warm-up, then the order as it was dealt. */
+/** The setup of each shot of a trial: the warm-up first, then the drawn order. */
 const placesOf = (seed: number): Placed['place'][] => [
   ...Array.from({ length: WARM_UPS }, () => ({ warmUp: true as const })),
   ...drawOrder({ seed, blockSize: 2 })
@@ -66,6 +67,7 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
   await addEntry(client, trial, land);
   const student = simulatedStudent(studentId, trial.id);
   const shots: TrialShot[] = [];
+  const shotIds: string[] = [];
   for (const [at, place] of placesOf(trial.seed).entries()) {
     const address = addresses[place.warmUp ? 'A' : place.arm];
     const swing = student.swing(stanceOf(address), at + 1);
@@ -82,6 +84,7 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
       shots: [shot],
     };
     await addEntry(client, hit, land);
+    shotIds.push(hit.id);
     const look = (LOOKS.findIndex((each) => shots.length - WARM_UPS === 2 * each) + 1) as Look | 0;
     if (look === 0) continue;
     const { verdict, because } = verdictOf(trial, shots, look, false);
@@ -90,6 +93,8 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
       ...entry((at + 1.5) * SECONDS_A_SHOT),
       kind: 'look',
       trialId: trial.id,
+      shotIds,
+      modelVersion: MODEL_VERSION,
       look,
       painUp: false,
       verdict,

@@ -2,7 +2,7 @@ import type { StandIn } from '@pedastance/contract';
 import type { ClientBase } from 'pg';
 import { v7 as newId } from 'uuid';
 import type { Writer } from '../store/rows';
-import { addStandInShot, lockSession } from '../store/standInShots';
+import { addStandInShots, lockSession } from '../store/standInShots';
 import { findStudent } from '../store/students';
 import { simulatedMonitor } from './simulatedMonitor';
 import { simulatedStudent } from './simulatedStudent';
@@ -11,7 +11,6 @@ import { stanceOf } from './stance';
 /**
  * Has the simulated student hit from a setup. The shots are stored at once and become ready one
  * after another, a swing's time apart, so that any server can tell them to whoever listens.
- * @returns the shots' numbers in the session
  * @throws NoSuchStudent when this academy has no such student.
  */
 export async function simulateShots(
@@ -19,22 +18,22 @@ export async function simulateShots(
   standIn: StandIn,
   { academyId, receivedAt }: Writer,
   paceMs: number,
-): Promise<{ numbers: number[] }> {
+): Promise<void> {
   const { sessionId, studentId, clubLengthInches } = standIn;
   await findStudent(client, studentId);
   const last = await lockSession(client, sessionId);
   const from = Math.max(receivedAt.getTime(), last.readyAt?.getTime() ?? 0);
   const student = simulatedStudent(studentId, sessionId);
-  const numbers = Array.from({ length: standIn.shots }, (_, at) => last.number + 1 + at);
-  for (const [at, number] of numbers.entries()) {
+  const shots = Array.from({ length: standIn.shots }, (_, at) => {
+    const number = last.number + 1 + at;
     const swing = student.swing(stanceOf(standIn), number);
-    await addStandInShot(client, academyId, {
+    return {
       sessionId,
       number,
       shotId: newId(),
       measured: simulatedMonitor(sessionId, number).measure(swing, clubLengthInches),
       readyAt: new Date(from + (at + 1) * paceMs),
-    });
-  }
-  return { numbers };
+    };
+  });
+  await addStandInShots(client, academyId, shots);
 }

@@ -1,4 +1,4 @@
-/** How a student stands, as far as a body that swings would feel it; plain figures, no model of ours. */
+/** How a student stands, in plain figures, so that the simulation shares nothing with the model it tests. */
 export interface Stance {
   /** Of the toe line, degrees, closed positive. */
   closed: number;

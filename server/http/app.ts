@@ -1,18 +1,21 @@
 import { join } from 'node:path';
+import { CONTRACT_HEADER, CONTRACT_VERSION } from '@pedastance/contract/wire';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { sessions } from '../accounts/sessions';
-import { instructorOnly, sameOrigin } from './guards';
+import { boundedBody } from './bounds';
+import { httpsOnly, instructorOnly, ownerNamed, sameOrigin, thisMachineOnly } from './guards';
 import { problems, Refusal } from './problems';
-import { routes, type Services } from './routes';
+import { routes, type Route } from './routes';
+import type { Services } from './services';
 
 export interface AppSettings {
   webRoot: string;
   sessionSecret: string;
-  onLoopback: boolean;
   publicOrigin: string | undefined;
+  trustedProxies: string[];
 }
 
 const BODY_LIMIT = '64kb';
@@ -21,7 +24,7 @@ const BODY_LIMIT = '64kb';
 const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 
 /** Everything comes from this origin, and nothing inline. */
-const securityHeaders = (onLoopback: boolean): RequestHandler =>
+const securityHeaders = (production: boolean): RequestHandler =>
   helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -40,7 +43,7 @@ const securityHeaders = (onLoopback: boolean): RequestHandler =>
         frameAncestors: ["'none'"],
       },
     },
-    strictTransportSecurity: !onLoopback,
+    strictTransportSecurity: production,
   });
 
 /** One line a request, with the route's pattern and never its identifiers or body. */
@@ -77,20 +80,29 @@ function webApp(app: Express, webRoot: string): void {
   });
 }
 
+const GUARDS: Record<Route['access'], RequestHandler[]> = {
+  anyone: [],
+  instructor: [instructorOnly, ownerNamed],
+  stream: [instructorOnly],
+};
+
 /** The Express app: guards first, then every route with its own access, then the web app. */
 export function createApp(settings: AppSettings, services: Services, log: Logger): Express {
+  const { publicOrigin } = settings;
   const app = express();
   app.disable('x-powered-by');
-  if (!settings.onLoopback) app.set('trust proxy', 'loopback');
-  app.use(logged(log), securityHeaders(settings.onLoopback), compression());
+  app.set('trust proxy', settings.trustedProxies);
+  app.use(logged(log), securityHeaders(publicOrigin !== undefined), compression());
+  app.use(publicOrigin ? httpsOnly(publicOrigin) : thisMachineOnly);
   app.use('/api', (_request, response, next) => {
     response.setHeader('cache-control', 'no-store');
+    response.setHeader(CONTRACT_HEADER, CONTRACT_VERSION);
     next();
   });
-  app.use('/api', sameOrigin(settings.publicOrigin), express.json({ limit: BODY_LIMIT }));
-  app.use('/api', sessions(services.pool, settings.sessionSecret, !settings.onLoopback));
-  for (const { method, path, access, handler } of routes(services)) {
-    app[method](path, ...(access === 'instructor' ? [instructorOnly] : []), handler);
+  app.use('/api', sameOrigin(publicOrigin), express.json({ limit: BODY_LIMIT }), boundedBody);
+  app.use('/api', sessions(services.pool, settings.sessionSecret, publicOrigin !== undefined));
+  for (const { method, path, access, handler } of routes(services, publicOrigin === undefined)) {
+    app[method](path, ...GUARDS[access], handler);
   }
   app.use('/api', () => {
     throw new Refusal(404, 'not-found', 'No such address in the API');

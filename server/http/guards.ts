@@ -1,31 +1,32 @@
-import { OWNER_HEADER, faultsOf, ownerOf } from '@pedastance/contract';
+import { OWNER_HEADER, faultsOf, ownerOf, type Identity } from '@pedastance/contract';
 import type { Request, RequestHandler } from 'express';
 import type { z } from 'zod';
-import { Refusal } from './problems';
+import { badInput, Refusal } from './problems';
 
 const SAFE_METHODS = ['GET', 'HEAD', 'OPTIONS'];
 
 /**
- * A write has to come from a page of this origin. `publicOrigin` is set off loopback; on loopback
- * this machine's own names are taken, at the port the request came to.
+ * A write has to come from a page of this origin: the public one where there is one, else the one that the
+ * page was asked for by, which on this machine alone is one of its own names.
  */
 export function sameOrigin(publicOrigin: string | undefined): RequestHandler {
   return (request, _response, next) => {
     if (SAFE_METHODS.includes(request.method)) return next();
-    const port = request.socket.localPort;
-    const allowed = publicOrigin
-      ? [publicOrigin]
-      : ['127.0.0.1', 'localhost', '[::1]'].map((host) => `http://${host}:${port}`);
-    const origin = request.get('origin');
-    if (origin && allowed.includes(origin)) return next();
+    const allowed = publicOrigin ?? `http://${request.get('host')}`;
+    if (request.get('origin') === allowed) return next();
     throw new Refusal(403, 'other-origin', 'A write has to come from the app itself');
   };
 }
 
-/** Lets only a signed-in instructor through, and only for requests made for that instructor. */
-export const instructorOnly: RequestHandler = (request, _response, next) => {
-  const identity = request.session.identity;
+const signedIn = (request: Request): Identity => {
+  const { identity } = request.session;
   if (!identity) throw new Refusal(401, 'signed-out', 'Sign in first');
+  return identity;
+};
+
+/** Lets only a signed-in instructor through, and never with a request that names another as its owner. */
+export const instructorOnly: RequestHandler = (request, _response, next) => {
+  const identity = signedIn(request);
   const madeFor = request.get(OWNER_HEADER);
   if (madeFor !== undefined && madeFor !== ownerOf(identity)) {
     throw new Refusal(401, 'another-owner', 'Somebody else is signed in on this browser now');
@@ -33,10 +34,43 @@ export const instructorOnly: RequestHandler = (request, _response, next) => {
   next();
 };
 
+/** Refuses a request that names no owner: all but streams, which browsers open without headers of ours. */
+export const ownerNamed: RequestHandler = (request, _response, next) => {
+  if (request.get(OWNER_HEADER) !== undefined) return next();
+  throw badInput(OWNER_HEADER, 'the owner the request is made for', 'nothing');
+};
+
+const FORWARDED = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto'];
+
+/**
+ * Without a public origin the server serves its own machine, and nothing that comes through a proxy or by
+ * another name: there the demo accounts sign in, and cookies go over plain HTTP.
+ */
+export const thisMachineOnly: RequestHandler = (request, _response, next) => {
+  const host = (request.get('host') ?? '').replace(/:\d+$/, '');
+  if (['127.0.0.1', 'localhost', '[::1]'].includes(host) && !FORWARDED.some((name) => request.get(name))) {
+    return next();
+  }
+  throw new Refusal(421, 'not-here', 'This server is set up for its own machine only', {
+    detail: 'To be reached from elsewhere it needs PUBLIC_ORIGIN, and TRUSTED_PROXIES for a proxy in front.',
+  });
+};
+
+/** With a public origin plain HTTP is sent on to it, and refused for anything but reading. */
+export function httpsOnly(publicOrigin: string): RequestHandler {
+  return (request, response, next) => {
+    if (request.secure) return next();
+    if (['GET', 'HEAD'].includes(request.method)) {
+      return response.redirect(308, `${publicOrigin}${request.originalUrl}`);
+    }
+    throw new Refusal(403, 'https-only', `Use ${publicOrigin}`);
+  };
+}
+
 /** The body, parsed. @throws Refusal naming each field, what was expected and what was found. */
-export function parsedBody<Shape extends z.ZodType>(schema: Shape, request: Request): z.output<Shape> {
-  const parsed = schema.safeParse(request.body);
+export function parsedBody<Shape extends z.ZodType>(schema: Shape, body: unknown): z.output<Shape> {
+  const parsed = schema.safeParse(body);
   if (parsed.success) return parsed.data;
-  const faults = faultsOf(parsed.error, request.body);
+  const faults = faultsOf(parsed.error, body);
   throw new Refusal(422, 'bad-input', 'The input was refused', { faults });
 }

@@ -2,10 +2,13 @@ import type { Fault, Problem } from '@pedastance/contract';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { TooManyAttempts } from '../accounts/attempts';
+import { SignInBusy } from '../accounts/passwords';
+import { NewerModel, NoSuchShots } from '../recompute/check';
 import { WriteConflict } from '../store/writeOnce';
 import { NoSuchLesson } from '../store/lessons';
 import { StaleMethod } from '../store/methods';
 import { NoSuchStudent, StaleEdit } from '../store/students';
+import { TooManyStreams } from './shotFeed';
 
 /** A refusal with its status, ready to be answered as problem details. */
 export class Refusal extends Error {
@@ -48,7 +51,13 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
 
 const BAD_REFERENCE = '23503';
 const BROKEN_CHECK = '23514';
+/** SQLSTATE class 22, data exceptions: a value that a column cannot hold, whatever schema let it through. */
+const DATA_EXCEPTION = /^22/;
 const NOT_UNIQUE = '23505';
+
+/** One thing wrong with an input. */
+export const badInput = (field: string, expected: string, found: string): Refusal =>
+  new Refusal(422, 'bad-input', 'The input was refused', { faults: [{ field, expected, found }] });
 
 function fromDatabase(error: { code?: string; constraint?: string }): Refusal | undefined {
   if (error.code === NOT_UNIQUE && error.constraint === 'look_entry_once') {
@@ -57,15 +66,27 @@ function fromDatabase(error: { code?: string; constraint?: string }): Refusal | 
   if (error.code === NOT_UNIQUE) {
     return new Refusal(409, 'taken', 'This identifier is taken by another record');
   }
+  if (DATA_EXCEPTION.test(error.code ?? '')) {
+    return badInput('body', 'figures, dates and text that can be kept', 'one that cannot');
+  }
   if (error.code !== BAD_REFERENCE && error.code !== BROKEN_CHECK) return undefined;
   const known = CONSTRAINT_FAULTS[error.constraint ?? ''];
-  const faults = [
-    { ...(known ?? { field: 'body', expected: `what ${error.constraint} allows` }), found: 'something else' },
-  ];
-  return new Refusal(422, 'bad-input', 'The input was refused', { faults });
+  return badInput(
+    known?.field ?? 'body',
+    known?.expected ?? `what ${error.constraint} allows`,
+    'something else',
+  );
 }
 
-function asRefusal(error: unknown): Refusal | undefined {
+function tooManyAttempts({ seconds }: TooManyAttempts): Refusal {
+  const wait = seconds <= 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`;
+  return new Refusal(429, 'too-many-attempts', 'Too many attempts to sign in', {
+    detail: `Try again in ${wait}.`,
+  });
+}
+
+/** What each error that the server itself throws means to the one who asked. */
+function ofOurOwn(error: unknown): Refusal | undefined {
   if (error instanceof Refusal) return error;
   if (error instanceof WriteConflict) {
     return new Refusal(409, 'conflict', 'This entry has landed before with other contents', {
@@ -77,27 +98,58 @@ function asRefusal(error: unknown): Refusal | undefined {
   }
   if (error instanceof NoSuchStudent) return new Refusal(404, 'not-found', 'No such student');
   if (error instanceof NoSuchLesson) {
-    const faults = [{ field: 'lessonId', expected: 'a lesson of this academy', found: 'none of that id' }];
-    return new Refusal(422, 'bad-input', 'The input was refused', { faults });
+    return badInput('lessonId', 'a lesson of this academy', 'none of that id');
   }
-  if (error instanceof TooManyAttempts) {
-    return new Refusal(429, 'too-many-attempts', 'Too many attempts to sign in', {
-      detail: `Try again in ${Math.ceil(error.seconds / 60)} minutes.`,
+  if (error instanceof NoSuchShots) return badInput('shotIds', 'shots of this trial', 'others among them');
+  if (error instanceof TooManyAttempts) return tooManyAttempts(error);
+  return ofLoad(error);
+}
+
+/** Errors of a server that has too much to do, or is older than the app. */
+function ofLoad(error: unknown): Refusal | undefined {
+  if (error instanceof NewerModel) {
+    return new Refusal(503, 'newer-model', 'The server is older than this app', {
+      detail: 'It takes this as soon as it has been updated.',
     });
   }
-  const { status, type } = error as { status?: number; type?: string };
-  if (type === 'entity.too.large') return new Refusal(413, 'too-large', 'The body is larger than is allowed');
-  if (type === 'entity.parse.failed') return new Refusal(400, 'bad-json', 'The body is not JSON');
-  if (status && status >= 400 && status < 500)
-    return new Refusal(status, 'bad-request', 'The request was refused');
-  return fromDatabase(error as { code?: string; constraint?: string });
+  if (error instanceof SignInBusy) {
+    return new Refusal(503, 'busy', 'Many are signing in just now', {
+      detail: 'Try again in a few seconds.',
+    });
+  }
+  if (error instanceof TooManyStreams) {
+    return new Refusal(429, 'too-many-streams', 'This sign-in listens to shots in too many places already');
+  }
+  return undefined;
 }
+
+/** Errors of reading a request's body. */
+function ofBody({ status, type }: { status?: number; type?: string }): Refusal | undefined {
+  if (type === 'entity.too.large') {
+    const faults = [{ field: 'body', expected: 'at most 64 kB', found: 'more' }];
+    return new Refusal(413, 'too-large', 'The body is larger than is allowed', { faults });
+  }
+  if (type === 'entity.parse.failed') {
+    const faults = [{ field: 'body', expected: 'a JSON object', found: 'something else' }];
+    return new Refusal(400, 'bad-json', 'The body is not JSON', { faults });
+  }
+  return status && status >= 400 && status < 500
+    ? new Refusal(status, 'bad-request', 'The request was refused')
+    : undefined;
+}
+
+const asRefusal = (error: unknown): Refusal | undefined =>
+  ofOurOwn(error) ??
+  ofBody(error as { status?: number; type?: string }) ??
+  fromDatabase(error as { code?: string; constraint?: string });
 
 function sentence(faults: Fault[] | undefined): string {
   return (faults ?? [])
     .map(({ field, expected, found }) => `${field}: expected ${expected}, found ${found}.`)
     .join(' ');
 }
+
+const RETRY_AFTER_SECONDS = '5';
 
 function answer(response: Response, refusal: Refusal): void {
   const problem: Problem = {
@@ -108,11 +160,21 @@ function answer(response: Response, refusal: Refusal): void {
     ...(refusal.more.faults && { faults: refusal.more.faults }),
     ...(refusal.more.current !== undefined && { current: refusal.more.current }),
   };
+  if (refusal.status === 503) response.setHeader('retry-after', RETRY_AFTER_SECONDS);
   response.status(refusal.status).type('application/problem+json').send(JSON.stringify(problem));
 }
 
-/** The database is away or starting; the client keeps what it has and tries again. */
-const UNREACHABLE = /ECONNREFUSED|ECONNRESET|57P0[123]|Connection terminated/;
+/**
+ * SQLSTATE classes and codes of a database that cannot do its work just now: connection exceptions (08),
+ * operator intervention (57), too many connections and other lack of resources (53), and transactions that
+ * were rolled back for another's sake (40). The client keeps what it has and tries again.
+ */
+const AWAY_STATE = /^(08|53|57|40)/;
+const AWAY_WORDS =
+  /ECONN|EPIPE|ETIMEDOUT|[Cc]onnection (terminated|ended|error)|timeout exceeded when trying/;
+
+const isAway = ({ code = '', message }: { code?: string; message: string }): boolean =>
+  (/^[0-9A-Z]{5}$/.test(code) && AWAY_STATE.test(code)) || AWAY_WORDS.test(`${code} ${message}`);
 
 /** The last handler: every error becomes problem details, and only the unforeseen is logged. */
 export function problems(log: Logger): ErrorRequestHandler {
@@ -121,7 +183,8 @@ export function problems(log: Logger): ErrorRequestHandler {
     if (refusal) return answer(response, refusal);
     const { code, message } = error as { code?: string; message: string };
     log.error({ code, message }, 'request failed');
-    if (UNREACHABLE.test(`${code} ${message}`)) {
+    if (response.headersSent) return void response.destroy();
+    if (isAway({ code, message })) {
       return answer(response, new Refusal(503, 'database-away', 'The database does not answer just now'));
     }
     answer(response, new Refusal(500, 'unforeseen', 'Something unforeseen went wrong; nothing was written'));

@@ -5,6 +5,8 @@ export interface Account {
   identity: Identity;
   passwordHash: string;
   demo: boolean;
+  /** Seals what a sign-out leaves on a device; 256 bits, base64. */
+  deviceKey: string;
 }
 
 /** The account of an e-mail address, through the doorman: no academy is known yet. */
@@ -21,6 +23,7 @@ export async function accountByEmail(pool: Pool, email: string): Promise<Account
       },
       passwordHash: row.password_hash,
       demo: row.demo,
+      deviceKey: row.device_key.toString('base64'),
     }
   );
 }

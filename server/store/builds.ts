@@ -2,6 +2,7 @@ import type { NewBuild } from '@pedastance/contract';
 import { BUILD_FIGURES, type BuildFigure, type BuildFigureName } from '@pedastance/core';
 import type { ClientBase } from 'pg';
 import { insertRow, type Writer } from './rows';
+import { noteStudentChanged } from './studentChanged';
 
 const COLUMNS = {
   height: 'height',
@@ -45,13 +46,26 @@ export const buildFromRow = (row: BuildRow): NewBuild => ({
       : null,
 });
 
+/** So many builds of one student are answered; nobody has more. */
+const MOST_LISTED = 200;
+
 /** A student's builds, newest first. */
 export async function listBuilds(client: ClientBase, studentId: string): Promise<NewBuild[]> {
   const { rows } = await client.query<{ build: BuildRow }>(
-    'select to_jsonb(build) as build from build where student_id = $1 order by made_at desc, id desc',
-    [studentId],
+    `select to_jsonb(build) as build from build where academy_id = current_academy() and student_id = $1
+     order by made_at desc, id desc limit $2`,
+    [studentId, MOST_LISTED],
   );
   return rows.map((row) => buildFromRow(row.build));
+}
+
+/** One build, which is there: the database refuses a reference to none. */
+export async function findBuild(client: ClientBase, id: string): Promise<NewBuild> {
+  const { rows } = await client.query<{ build: BuildRow }>(
+    'select to_jsonb(build) as build from build where academy_id = current_academy() and id = $1',
+    [id],
+  );
+  return buildFromRow(rows[0]!.build);
 }
 
 export async function addBuild(client: ClientBase, build: NewBuild, writer: Writer): Promise<NewBuild> {
@@ -72,5 +86,6 @@ export async function addBuild(client: ClientBase, build: NewBuild, writer: Writ
     made_at: build.madeAt,
     received_at: writer.receivedAt,
   });
+  await noteStudentChanged(client, build.studentId);
   return build;
 }

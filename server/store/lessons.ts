@@ -1,6 +1,7 @@
 import type {
   AddressEntry,
   ChangeEntry,
+  IntakeEntry,
   LogEntry,
   NewEntry,
   NewLesson,
@@ -8,7 +9,10 @@ import type {
 } from '@pedastance/contract';
 import { ITEMS } from '@pedastance/core';
 import type { ClientBase } from 'pg';
-import { insertRow, type EntryKey, type Writer } from './rows';
+import { cursorAt, type Cursor } from './cursor';
+import { insertRow, insertRows, type EntryKey, type Writer } from './rows';
+import { CHECK_AS_JSON } from './checks';
+import { noteStudentChanged } from './studentChanged';
 import { addLook, addShots, addTrial, TRIAL_KINDS_AS_JSON } from './trials';
 
 export async function addLesson(client: ClientBase, lesson: NewLesson, writer: Writer): Promise<NewLesson> {
@@ -28,6 +32,12 @@ export class NoSuchLesson extends Error {
     super('no such lesson');
   }
 }
+
+const addIntake = (
+  client: ClientBase,
+  key: EntryKey,
+  { cameFor, sore, words, sport }: IntakeEntry,
+): Promise<void> => insertRow(client, 'intake_entry', { ...key, came_for: cameFor, sore, words, sport });
 
 async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry): Promise<void> {
   const { shoe, lead, trail } = entry.setup.address;
@@ -52,15 +62,22 @@ async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry
     seat: posture?.choices.seat,
     pressure_route: posture?.choices.pressureRoute,
     swing_path: posture?.swingPath,
+    tell_tales: posture?.tellTales,
   });
   const { academy_id, student_id, id: address_id } = key;
   const ofAddress = { academy_id, student_id, address_id };
-  for (const [figure, measurement] of Object.entries(measured)) {
-    if (measurement) await insertRow(client, 'measurement', { ...ofAddress, figure, ...measurement });
-  }
-  for (const [item, sighting] of Object.entries(posture?.figures ?? {})) {
-    if (sighting) await insertRow(client, 'sighting', { ...ofAddress, item, ...sighting });
-  }
+  const measurements = Object.entries(measured).filter(([, measurement]) => measurement);
+  await insertRows(
+    client,
+    'measurement',
+    measurements.map(([figure, measurement]) => ({ ...ofAddress, figure, ...measurement })),
+  );
+  const sightings = Object.entries(posture?.figures ?? {}).filter(([, sighting]) => sighting);
+  await insertRows(
+    client,
+    'sighting',
+    sightings.map(([item, sighting]) => ({ ...ofAddress, item, ...sighting })),
+  );
 }
 
 async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry): Promise<void> {
@@ -72,28 +89,34 @@ async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry
     method_id: entry.methodId,
     method_version: entry.methodVersion,
     model_version: entry.modelVersion,
+    read_cautions: entry.facts?.cautions,
+    read_age: entry.facts?.age,
+    read_hand: entry.facts?.rests?.hand,
+    read_caution_facts: entry.facts?.rests && JSON.stringify(entry.facts.rests.facts),
+    read_shoulder_goal: entry.facts?.rests?.shoulderGoal,
     notices: JSON.stringify(entry.notices),
   });
   const ofReading = { academy_id: key.academy_id, reading_id: key.id };
-  for (const finding of entry.findings) {
-    const { widenedBy, putForward, weight, because, ...figures } = finding;
-    await insertRow(client, 'finding', {
-      ...ofReading,
-      position: ITEMS.indexOf(finding.item),
-      ...figures,
-      widened_by: widenedBy,
-      weight_out: weight.out,
-      weight_turn: weight.turn,
-      weight_path: weight.path,
-      weight_total: weight.total,
-      because_item: because?.item,
-      because_words: because?.words,
-      put_forward: putForward,
-    });
-  }
-  for (const { asTaught, ...choice } of entry.choices) {
-    await insertRow(client, 'choice_finding', { ...ofReading, ...choice, as_taught: asTaught });
-  }
+  const findings = entry.findings.map(({ widenedBy, putForward, weight, because, ...figures }) => ({
+    ...ofReading,
+    position: ITEMS.indexOf(figures.item),
+    ...figures,
+    widened_by: widenedBy,
+    weight_out: weight.out,
+    weight_turn: weight.turn,
+    weight_path: weight.path,
+    weight_total: weight.total,
+    because_item: because?.item,
+    because_words: because?.words,
+    put_forward: putForward,
+  }));
+  await insertRows(client, 'finding', findings);
+  const choices = entry.choices.map(({ asTaught, ...choice }) => ({
+    ...ofReading,
+    ...choice,
+    as_taught: asTaught,
+  }));
+  await insertRows(client, 'choice_finding', choices);
 }
 
 async function addChange(client: ClientBase, key: EntryKey, entry: ChangeEntry): Promise<void> {
@@ -110,15 +133,26 @@ async function addChange(client: ClientBase, key: EntryKey, entry: ChangeEntry):
   });
 }
 
+async function studentOfLesson(client: ClientBase, lessonId: string): Promise<string> {
+  const lesson = await client.query('select student_id from lesson where id = $1', [lessonId]);
+  const studentId: string | undefined = lesson.rows[0]?.student_id;
+  if (!studentId) throw new NoSuchLesson();
+  return studentId;
+}
+
+/** An entry that has landed before, as it was answered then. */
+export async function landedEntry(client: ClientBase, entry: NewEntry): Promise<LogEntry> {
+  const [landed] = await entriesOf(client, await studentOfLesson(client, entry.lessonId), [entry.id]);
+  return landed!;
+}
+
 /**
  * Adds an entry to the log.
  * @throws NoSuchLesson when this academy has no such lesson; the database's own error when the
  * entry refers to something that is not this student's.
  */
 export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writer): Promise<LogEntry> {
-  const lesson = await client.query('select student_id from lesson where id = $1', [entry.lessonId]);
-  const studentId: string | undefined = lesson.rows[0]?.student_id;
-  if (!studentId) throw new NoSuchLesson();
+  const studentId = await studentOfLesson(client, entry.lessonId);
   const key = { academy_id: writer.academyId, student_id: studentId, id: entry.id };
   await insertRow(client, 'log_entry', {
     ...key,
@@ -129,12 +163,14 @@ export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writ
     made_at: entry.madeAt,
     received_at: writer.receivedAt,
   });
+  if (entry.kind === 'intake') await addIntake(client, key, entry);
   if (entry.kind === 'address') await addAddress(client, key, entry);
   if (entry.kind === 'reading') await addReading(client, key, entry);
   if (entry.kind === 'change') await addChange(client, key, entry);
   if (entry.kind === 'trial') await addTrial(client, key, entry);
   if (entry.kind === 'shots') await addShots(client, key, entry);
   if (entry.kind === 'look') await addLook(client, key, entry);
+  await noteStudentChanged(client, studentId, entry.madeAt);
   return { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
 }
 
@@ -161,22 +197,53 @@ const MEASURED_AS_JSON = `
 
 /** What was looked at above the feet; nothing at all where nothing was. */
 const POSTURE_AS_JSON = `
-  select case when seat is null and pressure_route is null and swing_path is null and figures = '{}' then '{}'
+  select case when seat is null and pressure_route is null and swing_path is null and tell_tales is null and figures = '{}' then '{}'
     else jsonb_build_object('posture', jsonb_build_object(
       'figures', figures,
       'choices', jsonb_strip_nulls(jsonb_build_object('seat', seat, 'pressureRoute', pressure_route))
-    ) || jsonb_strip_nulls(jsonb_build_object('swingPath', swing_path))) end
+    ) || jsonb_strip_nulls(jsonb_build_object('swingPath', swing_path, 'tellTales', to_jsonb(tell_tales)))) end
   from (
     select coalesce(jsonb_object_agg(item, jsonb_build_object('value', value, 'way', way, 'uncertainty', uncertainty)), '{}') as figures
     from sighting where sighting.academy_id = entry.academy_id and sighting.address_id = entry.id
   ) as seen`;
 
-/** The log of one student, newest first; each entry in the shape it was sent in. */
-export async function listEntries(client: ClientBase, studentId: string): Promise<LogEntry[]> {
+/** Which part of a log: what landed after a place, what landed before one, or the newest. */
+export type LogPart = { after: Cursor } | { before: Cursor } | { ids: readonly string[] } | 'newest';
+
+export interface LogPage {
+  entries: LogEntry[];
+  /** The places of the first and the last entry that landed, of those on the page; null for an empty page. */
+  first: Cursor | null;
+  last: Cursor | null;
+  /** Whether there is more beyond the page, in the direction that was asked for. */
+  more: boolean;
+}
+
+const partOf = (part: LogPart) => {
+  if (part === 'newest') return { condition: 'true', order: 'desc', values: [] };
+  if ('ids' in part) return { condition: 'id = any($3::uuid[])', order: 'asc', values: [part.ids] };
+  const [condition, order, { number, id }] =
+    'after' in part
+      ? ['(changed, id) > ($3, $4::uuid)', 'asc', part.after]
+      : ['(changed, id) < ($3, $4::uuid)', 'desc', part.before];
+  return { condition, order, values: [number, id] };
+};
+
+/** A page of the log of one student, in the order of landing; each entry in the shape it was sent in. */
+export async function listEntries(
+  client: ClientBase,
+  studentId: string,
+  part: LogPart,
+  limit: number,
+): Promise<LogPage> {
+  const { condition, order, values } = partOf(part);
   const { rows } = await client.query(
-    `select entry.student_id, entry.received_at, entry.made_at,
+    `select entry.changed, entry.id, entry.student_id, entry.received_at, entry.made_at,
        jsonb_build_object('id', entry.id, 'lessonId', entry.lesson_id, 'kind', entry.kind, 'replaces', entry.replaces_id)
        || case entry.kind
+         when 'intake' then (
+           select jsonb_build_object('cameFor', to_jsonb(came_for), 'sore', sore, 'words', words, 'sport', sport)
+           from intake_entry where intake_entry.academy_id = entry.academy_id and intake_entry.id = entry.id)
          when 'address' then (
            select jsonb_build_object('standing', standing, 'club', club, 'clubLengthInches', club_length_inches, 'shot', shot,
              'setup', jsonb_build_object(
@@ -191,6 +258,10 @@ export async function listEntries(client: ClientBase, studentId: string): Promis
          when 'reading' then (
            select jsonb_build_object('addressId', address_id, 'buildId', build_id, 'screenId', screen_id, 'methodId', method_id,
              'methodVersion', method_version, 'modelVersion', model_version, 'notices', notices,
+             'facts', case when read_age is not null then jsonb_build_object('cautions', read_cautions, 'age', read_age,
+               'rests', case when read_hand is not null then jsonb_build_object('hand', read_hand, 'facts', read_caution_facts,
+                 'shoulderGoal', read_shoulder_goal) end) end,
+             'check', (${CHECK_AS_JSON}),
              'findings', (${FINDINGS_AS_JSON}), 'choices', (${CHOICES_AS_JSON}))
            from reading_entry where reading_entry.academy_id = entry.academy_id and reading_entry.id = entry.id)
          when 'change' then (
@@ -200,15 +271,35 @@ export async function listEntries(client: ClientBase, studentId: string): Promis
            from change_entry where change_entry.academy_id = entry.academy_id and change_entry.id = entry.id)
          ${TRIAL_KINDS_AS_JSON}
        end as entry
-     from log_entry as entry
-     where entry.student_id = $1
-     order by entry.made_at desc, entry.id desc`,
-    [studentId],
+     from (
+       select * from log_entry where academy_id = current_academy() and student_id = $1 and ${condition}
+       order by changed ${order}, id ${order} limit $2
+     ) as entry
+     order by entry.changed ${order}, entry.id ${order}`,
+    [studentId, limit + 1, ...values],
   );
-  return rows.map((row) => ({
-    ...row.entry,
-    madeAt: row.made_at.toISOString(),
-    studentId: row.student_id,
-    receivedAt: row.received_at.toISOString(),
-  }));
+  const page = rows.slice(0, limit);
+  const places = page.map(cursorAt);
+  if (order === 'desc') places.reverse();
+  return {
+    entries: page.map((row) => ({
+      ...row.entry,
+      madeAt: row.made_at.toISOString(),
+      studentId: row.student_id,
+      receivedAt: row.received_at.toISOString(),
+    })),
+    first: places[0] ?? null,
+    last: places.at(-1) ?? null,
+    more: rows.length > limit,
+  };
+}
+
+/** Entries of one student by their identifiers; those that this student's log does not have are missing. */
+export async function entriesOf(
+  client: ClientBase,
+  studentId: string,
+  ids: readonly string[],
+): Promise<LogEntry[]> {
+  const { entries } = await listEntries(client, studentId, { ids }, ids.length);
+  return entries;
 }

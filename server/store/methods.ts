@@ -3,10 +3,38 @@ import type { HouseMethod } from '@pedastance/core';
 import type { ClientBase } from 'pg';
 import { insertRow, type Writer } from './rows';
 
-/** Every version of the academy's house methods, newest version first; parsed, as data from outside is. */
-export async function listMethods(client: ClientBase): Promise<HouseMethod[]> {
+/** The newest version of each house method that changed after a number; parsed, as data from outside is. */
+export async function changedMethods(client: ClientBase, after: number): Promise<HouseMethod[]> {
   const { rows } = await client.query(
-    'select id, version, name, summary, questions from house_method order by made_at, id, version desc',
+    `select id, version, name, summary, questions from house_method as newest
+     where academy_id = current_academy() and changed > $1 and not exists (
+       select from house_method as later
+       where later.academy_id = newest.academy_id and later.id = newest.id and later.version > newest.version)
+     order by made_at, id`,
+    [after],
+  );
+  return rows.map((row) => Method.parse(row));
+}
+
+/** One version of a house method, which is there: the database refuses a reference to none. */
+export async function findVersion(client: ClientBase, id: string, version: number): Promise<HouseMethod> {
+  const { rows } = await client.query(
+    `select id, version, name, summary, questions from house_method
+     where academy_id = current_academy() and id = $1 and version = $2`,
+    [id, version],
+  );
+  return Method.parse(rows[0]);
+}
+
+/** So many versions of one method are answered, the newest of them. */
+const MOST_VERSIONS = 100;
+
+/** The versions of a house method, newest first. */
+export async function listVersions(client: ClientBase, id: string): Promise<HouseMethod[]> {
+  const { rows } = await client.query(
+    `select id, version, name, summary, questions from house_method
+     where academy_id = current_academy() and id = $1 order by version desc limit $2`,
+    [id, MOST_VERSIONS],
   );
   return rows.map((row) => Method.parse(row));
 }

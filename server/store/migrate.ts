@@ -2,6 +2,7 @@ import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Client } from 'pg';
 import { prepareRoles } from './roles';
+import { indexMissingWords } from './students';
 
 const MIGRATIONS = join(__dirname, '..', 'migrations');
 /** One lock for all servers on a database; the number means nothing else. */
@@ -58,6 +59,13 @@ async function applyMissing(client: Client, last: string | undefined): Promise<s
     }
   }
   return missing;
+}
+
+/** Makes the search's words of students from before there was one. */
+export async function indexOlderStudents(adminUrl: string): Promise<void> {
+  const client = new Client({ connectionString: adminUrl });
+  await client.connect();
+  await indexMissingWords(client).finally(() => client.end());
 }
 
 /**

@@ -27,6 +27,9 @@ export async function prepareRoles(client: Client, applicationPassword: string):
   await client.query(
     `alter role ${signsIn} login inherit password ${client.escapeLiteral(applicationPassword)}`,
   );
+  // A statement that runs this long is given up, and its request is retried; so is a transaction left open.
+  await client.query(`alter role ${signsIn} set statement_timeout = '15s'`);
+  await client.query(`alter role ${signsIn} set idle_in_transaction_session_timeout = '30s'`);
   await client.query(`grant ${APPLICATION_ROLE} to ${signsIn}`);
   await client.query('grant pedastance_owner, pedastance_doorman, pedastance_app to current_user');
   await client.query('grant pedastance_doorman to pedastance_owner');

@@ -14,6 +14,27 @@ export async function insertRow(
   );
 }
 
+/**
+ * Inserts rows of one table in one statement; a column that a row lacks is null. Column names come from code,
+ * never from input.
+ */
+export async function insertRows(
+  client: ClientBase,
+  table: string,
+  rows: readonly Record<string, unknown>[],
+): Promise<void> {
+  if (rows.length === 0) return;
+  const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))].join(', ');
+  await client.query(
+    `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, $1::jsonb)`,
+    [JSON.stringify(rows)],
+  );
+}
+
+/** A moment as it is sent, made by the database: UTC to the millisecond. */
+export const momentAsJson = (column: string): string =>
+  `to_char(${column} at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
+
 /** The columns that every kind of entry's table begins with. */
 export interface EntryKey {
   academy_id: string;

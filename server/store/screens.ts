@@ -1,7 +1,8 @@
 import type { NewScreen } from '@pedastance/contract';
 import { SCREEN_ITEMS } from '@pedastance/core';
 import type { ClientBase } from 'pg';
-import { insertRow, type Writer } from './rows';
+import { insertRow, insertRows, momentAsJson, type Writer } from './rows';
+import { noteStudentChanged } from './studentChanged';
 
 export async function addScreen(client: ClientBase, screen: NewScreen, writer: Writer): Promise<NewScreen> {
   const { academyId: academy_id } = writer;
@@ -12,6 +13,7 @@ export async function addScreen(client: ClientBase, screen: NewScreen, writer: W
     build_id: screen.buildId,
     turned_on_lead_flare: screen.turnedOn?.leadFlare,
     turned_on_trail_flare: screen.turnedOn?.trailFlare,
+    turned_on_toe_line: screen.turnedOn?.toeLine,
     stopped_back: screen.stoppedBack,
     stopped_through: screen.stoppedThrough,
     sore_knee_lead: screen.soreKnee.lead,
@@ -20,31 +22,68 @@ export async function addScreen(client: ClientBase, screen: NewScreen, writer: W
     made_at: screen.madeAt,
     received_at: writer.receivedAt,
   });
-  for (const { item, tries, by, uncertainty, pain } of screen.items) {
-    await insertRow(client, 'screened_item', {
-      academy_id,
-      student_id: screen.studentId,
-      screen_id: screen.id,
-      item,
-      tries,
-      taken_by: by,
-      uncertainty,
-      pain,
-    });
-  }
+  const items = screen.items.map(({ item, tries, by, uncertainty, pain, takenAt }) => ({
+    academy_id,
+    student_id: screen.studentId,
+    screen_id: screen.id,
+    item,
+    tries,
+    taken_by: by,
+    uncertainty,
+    pain,
+    taken_at: takenAt,
+  }));
+  await insertRows(client, 'screened_item', items);
+  const turns = screen.earlierTurns.map((turn, position) => ({
+    academy_id,
+    student_id: screen.studentId,
+    screen_id: screen.id,
+    position,
+    taken_at: turn.takenAt,
+    lead_flare: turn.leadFlare,
+    trail_flare: turn.trailFlare,
+    toe_line: turn.toeLine,
+    back: turn.back?.value,
+    back_uncertainty: turn.back?.uncertainty,
+    through: turn.through?.value,
+    through_uncertainty: turn.through?.uncertainty,
+    stopped_back: turn.stoppedBack,
+    stopped_through: turn.stoppedThrough,
+  }));
+  await insertRows(client, 'earlier_turn', turns);
+  await noteStudentChanged(client, screen.studentId);
   return screen;
 }
 
+const TAKEN_AT = momentAsJson('taken_at');
+
+/** So many screens of one student are answered; nobody has more. */
+const MOST_LISTED = 200;
+
 /** The screens of one student, newest first; each in the shape it was sent in. */
-export async function listScreens(client: ClientBase, studentId: string): Promise<NewScreen[]> {
+export const listScreens = (client: ClientBase, studentId: string): Promise<NewScreen[]> =>
+  screensOf(client, studentId, null);
+
+/** A student's screens, or of them the one that is named. */
+async function screensOf(client: ClientBase, studentId: string, id: string | null): Promise<NewScreen[]> {
   const { rows } = await client.query(
     `select screen.*, (
-       select jsonb_agg(jsonb_build_object('item', item, 'tries', to_jsonb(tries), 'by', taken_by, 'uncertainty', uncertainty, 'pain', pain)
+       select jsonb_agg(jsonb_build_object('item', item, 'tries', to_jsonb(tries), 'by', taken_by, 'uncertainty', uncertainty, 'pain', pain,
+                          'takenAt', ${TAKEN_AT})
                         order by array_position($2::text[], item))
        from screened_item where screened_item.academy_id = screen.academy_id and screened_item.screen_id = screen.id
-     ) as items
-     from leg_screen as screen where student_id = $1 order by made_at desc, id desc`,
-    [studentId, SCREEN_ITEMS],
+     ) as items, (
+       select coalesce(jsonb_agg(jsonb_build_object('takenAt', ${TAKEN_AT}, 'leadFlare', lead_flare, 'trailFlare', trail_flare,
+           'toeLine', toe_line, 'stoppedBack', stopped_back, 'stoppedThrough', stopped_through,
+           'back', case when back is not null then jsonb_build_object('value', back, 'uncertainty', back_uncertainty) end,
+           'through', case when through is not null then jsonb_build_object('value', through, 'uncertainty', through_uncertainty) end
+         ) order by position), '[]')
+       from earlier_turn where earlier_turn.academy_id = screen.academy_id and earlier_turn.screen_id = screen.id
+     ) as earlier_turns
+     from leg_screen as screen
+     where academy_id = current_academy() and student_id = $1 and ($4::uuid is null or id = $4)
+     order by made_at desc, id desc limit $3`,
+    [studentId, SCREEN_ITEMS, MOST_LISTED, id],
   );
   return rows.map((row) => ({
     id: row.id,
@@ -55,9 +94,23 @@ export async function listScreens(client: ClientBase, studentId: string): Promis
     turnedOn:
       row.turned_on_lead_flare === null
         ? null
-        : { leadFlare: row.turned_on_lead_flare, trailFlare: row.turned_on_trail_flare },
+        : {
+            leadFlare: row.turned_on_lead_flare,
+            trailFlare: row.turned_on_trail_flare,
+            toeLine: row.turned_on_toe_line,
+          },
     stoppedBack: row.stopped_back,
     stoppedThrough: row.stopped_through,
+    earlierTurns: row.earlier_turns,
     soreKnee: { lead: row.sore_knee_lead, trail: row.sore_knee_trail },
   }));
+}
+
+/** One of a student's screens. */
+export async function findScreen(
+  client: ClientBase,
+  studentId: string,
+  id: string,
+): Promise<NewScreen | null> {
+  return (await screensOf(client, studentId, id))[0] ?? null;
 }

@@ -1,6 +1,6 @@
 import type { MonitorShot } from '@pedastance/contract';
-import type { ClientBase } from 'pg';
-import { insertRow } from './rows';
+import type { ClientBase, Pool } from 'pg';
+import { insertRows } from './rows';
 
 /** The last shot of a session: its number, and when it becomes ready; number 0 where there is none. */
 export interface LastShot {
@@ -31,31 +31,51 @@ export interface StandInShot {
   readyAt: Date;
 }
 
-export const addStandInShot = (
+export const addStandInShots = (
   client: ClientBase,
   academyId: string,
-  { sessionId, number, shotId, measured, readyAt }: StandInShot,
+  shots: readonly StandInShot[],
 ): Promise<void> =>
-  insertRow(client, 'stand_in_shot', {
-    academy_id: academyId,
-    session_id: sessionId,
-    number,
-    shot_id: shotId,
-    measured: JSON.stringify(measured),
-    ready_at: readyAt,
-  });
-
-/** Shots of a session that are ready and come after one that was seen, in order. */
-export async function readyShots(
-  client: ClientBase,
-  sessionId: string,
-  after: number,
-  now: Date,
-): Promise<MonitorShot[]> {
-  const { rows } = await client.query(
-    `select number, shot_id, measured from stand_in_shot
-     where session_id = $1 and number > $2 and ready_at <= $3 order by number`,
-    [sessionId, after, now],
+  insertRows(
+    client,
+    'stand_in_shot',
+    shots.map(({ sessionId, number, shotId, measured, readyAt }) => ({
+      academy_id: academyId,
+      session_id: sessionId,
+      number,
+      shot_id: shotId,
+      measured,
+      ready_at: readyAt,
+    })),
   );
-  return rows.map((row) => ({ id: row.shot_id, number: row.number, shot: row.measured }));
+
+/** Somebody who listens to a session's shots, known by the hash of the coach's session token. */
+export interface Asked {
+  token: Buffer;
+  sessionId: string;
+  seen: number;
+}
+
+/**
+ * The shots that are ready for each who listens and come after the last one seen, in order; by place in
+ * `asked`, from 1. A listener whose coach's session has ended is missing.
+ */
+export async function shotsReady(
+  pool: Pool,
+  asked: readonly Asked[],
+  now: Date,
+): Promise<Map<number, MonitorShot[]>> {
+  const { rows } = await pool.query('select * from shots_ready($1, $2, $3, $4)', [
+    asked.map(({ token }) => token),
+    asked.map(({ sessionId }) => sessionId),
+    asked.map(({ seen }) => seen),
+    now,
+  ]);
+  const ready = new Map<number, MonitorShot[]>();
+  for (const { listener, number, shot_id, measured } of rows) {
+    const shots = ready.get(listener) ?? [];
+    if (number !== null) shots.push({ id: shot_id, number, shot: measured });
+    ready.set(listener, shots);
+  }
+  return ready;
 }

@@ -1,6 +1,7 @@
 import type { LookEntry, ShotsEntry, TrialEntry } from '@pedastance/contract';
 import type { ClientBase } from 'pg';
-import { insertRow, type EntryKey } from './rows';
+import { CHECK_AS_JSON } from './checks';
+import { insertRow, insertRows, type EntryKey } from './rows';
 
 export async function addTrial(client: ClientBase, key: EntryKey, entry: TrialEntry): Promise<void> {
   await insertRow(client, 'trial_entry', {
@@ -20,9 +21,12 @@ export async function addTrial(client: ClientBase, key: EntryKey, entry: TrialEn
     apart: entry.apart?.changes ?? [],
   });
   const { academy_id, student_id, id: trial_id } = key;
-  for (const [cell, address_id] of (entry.apart?.addressIds ?? []).entries()) {
-    await insertRow(client, 'trial_cell', { academy_id, student_id, trial_id, cell, address_id });
-  }
+  const addressIds = entry.apart?.addressIds ?? [];
+  await insertRows(
+    client,
+    'trial_cell',
+    addressIds.map((address_id, cell) => ({ academy_id, student_id, trial_id, cell, address_id })),
+  );
 }
 
 export async function addShots(client: ClientBase, key: EntryKey, entry: ShotsEntry): Promise<void> {
@@ -39,19 +43,26 @@ export async function addShots(client: ClientBase, key: EntryKey, entry: ShotsEn
     arm: inOrder?.arm,
     cell: inOrder?.cell,
   });
-  // All in one statement: a file brings thousands.
-  await client.query(
-    `insert into shot (academy_id, student_id, entry_id, position, path, start_line, club_speed, ball_speed,
-       carry, side, start_side, curve_side, strike, balance_held, felt_turn, mishit)
-     select $1, $2, $3, at - 1, path, "startLine", "clubSpeed", "ballSpeed", carry, side, "startSide", "curveSide",
-       strike, "balanceHeld", "feltTurn", mishit
-     from rows from (jsonb_to_recordset($4::jsonb) as (path double precision, "startLine" double precision,
-       "clubSpeed" double precision, "ballSpeed" double precision, carry double precision, side double precision,
-       "startSide" text, "curveSide" text, strike text, "balanceHeld" boolean, "feltTurn" text, mishit boolean))
-       with ordinality as shots (path, "startLine", "clubSpeed", "ballSpeed", carry, side, "startSide", "curveSide",
-         strike, "balanceHeld", "feltTurn", mishit, at)`,
-    [key.academy_id, key.student_id, key.id, JSON.stringify(entry.shots)],
-  );
+  const { academy_id, student_id, id: entry_id } = key;
+  const shots = entry.shots.map((shot, position) => ({
+    academy_id,
+    student_id,
+    entry_id,
+    position,
+    path: shot.path,
+    start_line: shot.startLine,
+    club_speed: shot.clubSpeed,
+    ball_speed: shot.ballSpeed,
+    carry: shot.carry,
+    side: shot.side,
+    start_side: shot.startSide,
+    curve_side: shot.curveSide,
+    strike: shot.strike,
+    balance_held: shot.balanceHeld,
+    felt_turn: shot.feltTurn,
+    mishit: shot.mishit,
+  }));
+  await insertRows(client, 'shot', shots);
 }
 
 export async function addLook(client: ClientBase, key: EntryKey, entry: LookEntry): Promise<void> {
@@ -59,6 +70,8 @@ export async function addLook(client: ClientBase, key: EntryKey, entry: LookEntr
   await insertRow(client, 'look_entry', {
     ...key,
     trial_id: entry.trialId,
+    shot_ids: entry.shotIds,
+    model_version: entry.modelVersion,
     look: entry.look,
     pain_up: entry.painUp,
     verdict: entry.verdict,
@@ -105,7 +118,7 @@ export const TRIAL_KINDS_AS_JSON = `
         from shot where shot.academy_id = entry.academy_id and shot.entry_id = entry.id))
     from shots_entry where shots_entry.academy_id = entry.academy_id and shots_entry.id = entry.id)
   when 'look' then (
-    select jsonb_build_object('trialId', trial_id, 'look', look, 'painUp', pain_up, 'verdict', verdict,
+    select jsonb_build_object('trialId', trial_id, 'shotIds', to_jsonb(shot_ids), 'modelVersion', model_version, 'check', (${CHECK_AS_JSON}), 'look', look, 'painUp', pain_up, 'verdict', verdict,
       'because', because, 'effects', effects, 'decision', decision, 'note', note,
       'evidence', case when difference is not null then jsonb_build_object('difference', difference, 'shift', shift,
         'interval', jsonb_build_array(interval_low, interval_high), 'p', p, 'exact', exact,

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
-import type { ClientBase } from 'pg';
+import type { ClientBase, QueryResult } from 'pg';
 import { stringify } from 'safe-stable-stringify';
 
-/** A write as it came: whose, which, where to. */
+/** A write as it came: whose, which, where to; its body as it was sent, whatever version it was written for. */
 export interface Write {
   academyId: string;
   instructorId: string;
@@ -19,38 +19,45 @@ export class WriteConflict extends Error {
   }
 }
 
-export interface WriteResult {
-  answer: object;
-  /** False when the same write had landed before and this is its original answer. */
-  first: boolean;
-}
-
 const hashOf = ({ instructorId, route, body }: Write): Buffer =>
   createHash('sha256').update(stringify({ instructorId, route, body })!).digest();
 
 /**
- * Does a write exactly once. The same id and body again is answered as it was; the same id with
- * another body is refused. Two sent at the same moment take turns.
+ * Waits for another write of this id to end, and then looks whether it has landed: two statements, so that
+ * the second sees what the first waited for, in one round trip.
+ */
+async function lockedWrite(client: ClientBase, academyId: string, id: string) {
+  const lock = client.escapeLiteral(`${academyId}:${id}`);
+  const [, found] = (await client.query(
+    `select pg_advisory_xact_lock(hashtextextended(${lock}, 0));
+     select body_hash from landed_write
+     where academy_id = ${client.escapeLiteral(academyId)} and id = ${client.escapeLiteral(id)}`,
+  )) as unknown as QueryResult<{ body_hash: Buffer }>[];
+  return found!.rows[0];
+}
+
+/**
+ * Does a write exactly once. The same id with another body is refused. Two sent at the same moment take turns.
+ * @returns whether this is the first time; false when the same write had landed before
  * @throws WriteConflict, or whatever `work` throws, with nothing written.
  */
 export async function writeOnce(
   client: ClientBase,
   write: Write,
-  work: () => Promise<object>,
-): Promise<WriteResult> {
+  work: () => Promise<void>,
+): Promise<boolean> {
   const { academyId, instructorId, id, route, receivedAt } = write;
-  await client.query('select pg_advisory_xact_lock(hashtextextended($1, 0))', [`${academyId}:${id}`]);
   const bodyHash = hashOf(write);
-  const before = await client.query('select body_hash, answer from landed_write where id = $1', [id]);
-  if (before.rows[0]) {
-    if (!bodyHash.equals(before.rows[0].body_hash)) throw new WriteConflict(id);
-    return { answer: before.rows[0].answer, first: false };
+  const landed = await lockedWrite(client, academyId, id);
+  if (landed) {
+    if (!bodyHash.equals(landed.body_hash)) throw new WriteConflict(id);
+    return false;
   }
-  const answer = await work();
+  await work();
   await client.query(
-    `insert into landed_write (academy_id, id, instructor_id, route, body_hash, answer, received_at)
-     values ($1, $2, $3, $4, $5, $6, $7)`,
-    [academyId, id, instructorId, route, bodyHash, JSON.stringify(answer), receivedAt],
+    `insert into landed_write (academy_id, id, instructor_id, route, body_hash, received_at)
+     values ($1, $2, $3, $4, $5, $6)`,
+    [academyId, id, instructorId, route, bodyHash, receivedAt],
   );
-  return { answer, first: true };
+  return true;
 }

@@ -1,4 +1,5 @@
-import { TRIES_PER_ACCOUNT } from '../accounts/attempts';
+import { OWNER_HEADER, ownerOf } from '@pedastance/contract';
+import { FREE_GUESSES, waitAfter } from '../accounts/attempts';
 import { hashPassword } from '../accounts/passwords';
 import { asAdmin, openWorld, type World } from './world';
 
@@ -11,7 +12,8 @@ test('passwords are kept by argon2id', async () => expect(await hashPassword('x'
 describe('signing in', () => {
   test('answers who it is, with a cookie that no script reads', async () => {
     const answer = await world.signIn(world.lantern.email);
-    expect(answer).toMatchObject({ status: 201, body: world.lantern.identity });
+    expect(answer).toMatchObject({ status: 201, body: { identity: world.lantern.identity } });
+    expect(Buffer.from(answer.body.deviceKey, 'base64')).toHaveLength(32);
     expect(answer.headers.get('set-cookie')).toMatch(
       /^pedastance=.*; Path=\/; Expires=.*; HttpOnly; SameSite=Lax$/,
     );
@@ -38,9 +40,10 @@ describe('signing in', () => {
 
   test('signing out ends the session', async () => {
     const cookie = (await world.signIn(world.colleague.email)).headers.get('set-cookie')!.split(';')[0]!;
-    expect((await world.ask('GET', '/api/students', undefined, { cookie })).status).toBe(200);
-    expect((await world.ask('DELETE', '/api/session', undefined, { cookie })).status).toBe(204);
-    expect((await world.ask('GET', '/api/students', undefined, { cookie })).status).toBe(401);
+    const headers = { cookie, [OWNER_HEADER]: ownerOf(world.colleague.identity) };
+    expect((await world.ask('GET', '/api/students', undefined, headers)).status).toBe(200);
+    expect((await world.ask('DELETE', '/api/session', undefined, headers)).status).toBe(204);
+    expect((await world.ask('GET', '/api/students', undefined, headers)).status).toBe(401);
     expect((await world.ask('GET', '/api/session', undefined, { cookie })).body).toBeNull();
   });
 
@@ -50,21 +53,22 @@ describe('signing in', () => {
     expect((await world.ask('GET', '/api/students', undefined, { cookie })).status).toBe(401);
   });
 
-  test('attempts are limited, counted in the database for all servers', async () => {
+  test('waits grow with wrong guesses, counted in the database for all servers', async () => {
     const email = 'limited@test.example';
-    for (let tried = 0; tried < TRIES_PER_ACCOUNT; tried += 1) {
+    for (let tried = 0; tried <= FREE_GUESSES; tried += 1) {
       expect((await world.signIn(email, 'wrong')).status).toBe(401);
     }
     const refused = await world.signIn(email, 'wrong');
     expect(refused).toMatchObject({ status: 429 });
-    expect(refused.body.detail).toMatch(/Try again in \d+ minutes/);
+    expect(refused.body.detail).toMatch(/Try again in \d+ seconds/);
+    expect([4, 5, 6, 7, 12, 40].map(waitAfter)).toEqual([0, 5, 10, 20, 640, 900]);
     const rows = await asAdmin<{ key: string }>(world.adminUrl, 'select key from sign_in_attempts');
     expect(rows.some((row) => row.key.includes('limited'))).toBe(false);
   });
 });
 
-test('off loopback the demo accounts do not sign in, and the cookie goes over HTTPS alone', async () => {
-  const outside = await openWorld({ demoAllowed: false, onLoopback: false });
+test('with a public origin the demo accounts do not sign in, and all goes over HTTPS alone', async () => {
+  const outside = await openWorld({ publicOrigin: 'https://pedastance.example' });
   try {
     const headers = { origin: 'https://pedastance.example', 'x-forwarded-proto': 'https' };
     const demo = await outside.ask(
@@ -91,6 +95,11 @@ test('off loopback the demo accounts do not sign in, and the cookie goes over HT
       password: 'right-and-long',
     });
     expect(local.status).toBe(403);
+    const plain = await fetch(`${outside.origin}/students?x=1`, { redirect: 'manual' });
+    expect([plain.status, plain.headers.get('location')]).toEqual([
+      308,
+      'https://pedastance.example/students?x=1',
+    ]);
   } finally {
     await outside.close();
   }

@@ -1,6 +1,7 @@
 import type {
   AddressEntry,
   ChangeEntry,
+  IntakeEntry,
   LookEntry,
   NewBuild,
   NewLesson,
@@ -13,6 +14,7 @@ import type {
   TrialEntry,
 } from '@pedastance/contract';
 import { readSetup, withSuggestions, type Posture } from '@pedastance/core';
+import { MODEL_VERSION } from '@pedastance/core/reading';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { build as exampleBuild, setup as exampleSetup } from '../../core/test/example';
@@ -26,7 +28,9 @@ export const newStudent = (over: Partial<NewStudent> = {}): NewStudent => ({
   name: 'Marl Testwick',
   hand: 'left',
   birthYear: 1980,
+  bornOn: null,
   cautions: '',
+  facts: [],
   ...over,
 });
 
@@ -58,14 +62,26 @@ export const newScreen = (studentId: string, buildId: string, over: Partial<NewS
   buildId,
   madeAt,
   items: [
-    { item: 'toeOutLead', tries: [12], by: 'by eye', uncertainty: null, pain: '' },
-    { item: 'turnInTrail', tries: [8, 11], by: 'gauge', uncertainty: null, pain: '' },
-    { item: 'turnOutTrail', tries: [], by: 'typed', uncertainty: null, pain: 'at once' },
-    { item: 'hipsBack', tries: [33.5], by: 'apparent width', uncertainty: 6.5, pain: '' },
+    { item: 'toeOutLead', tries: [12], by: 'by eye', uncertainty: null, pain: '', takenAt: null },
+    { item: 'turnInTrail', tries: [8, 11], by: 'gauge', uncertainty: null, pain: '', takenAt: null },
+    { item: 'turnOutTrail', tries: [], by: 'typed', uncertainty: null, pain: 'at once', takenAt: null },
+    { item: 'hipsBack', tries: [33.5], by: 'apparent width', uncertainty: 6.5, pain: '', takenAt: null },
   ],
-  turnedOn: { leadFlare: 15, trailFlare: 5 },
+  turnedOn: { leadFlare: 15, trailFlare: 5, toeLine: 4 },
   stoppedBack: 'trail',
   stoppedThrough: null,
+  earlierTurns: [
+    {
+      takenAt: '2026-04-02T09:00:00.000Z',
+      leadFlare: 15,
+      trailFlare: 5,
+      toeLine: -6,
+      back: { value: 30, uncertainty: 4 },
+      through: null,
+      stoppedBack: null,
+      stoppedThrough: null,
+    },
+  ],
   soreKnee: { lead: true, trail: false },
   ...over,
 });
@@ -84,7 +100,18 @@ const posture: Posture = {
   },
   choices: { seat: 'behind the heels', pressureRoute: 'centred' },
   swingPath: 'from the inside',
+  tellTales: ['sways', 'falls back'],
 };
+
+export const newIntake = (lessonId: string, over: Partial<IntakeEntry> = {}): IntakeEntry => ({
+  ...entry(lessonId),
+  kind: 'intake',
+  cameFor: ['fat', 'sore'],
+  sore: 'left wrist, on frozen ground',
+  words: 'Wants to play in the spring.',
+  sport: '',
+  ...over,
+});
 
 export const newAddress = (lessonId: string, over: Partial<AddressEntry> = {}): AddressEntry => ({
   ...entry(lessonId),
@@ -121,6 +148,7 @@ export function newReading(
     screenId: null,
     methodId: world.method.id,
     methodVersion: world.method.version,
+    facts: { cautions: '', age: 40, rests: { hand: 'left', facts: [], shoulderGoal: 90 } },
     ...reading,
     ...over,
   };
@@ -176,6 +204,8 @@ export const newLook = (trial: TrialEntry, over: Partial<LookEntry> = {}): LookE
   ...entry(trial.lessonId),
   kind: 'look',
   trialId: trial.id,
+  shotIds: null,
+  modelVersion: MODEL_VERSION,
   look: 1,
   painUp: false,
   verdict: 'keep',
@@ -239,12 +269,14 @@ export async function landRecord(world: World, coach: Coach) {
     reading.findings.filter((finding) => finding.putForward),
   );
   const agreed = newAddress(lesson.id, { standing: 'agreed', setup: agreedSetup });
+  const intake = newIntake(lesson.id);
   const change = newChange(reading, agreed.id);
   const sent: [string, object][] = [
     ['/api/students', student],
     ['/api/builds', build],
     ['/api/screens', screen],
     ['/api/lessons', lesson],
+    ['/api/entries', intake],
     ['/api/entries', address],
     ['/api/entries', reading],
     ['/api/entries', agreed],
@@ -254,7 +286,7 @@ export async function landRecord(world: World, coach: Coach) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { student, build, screen, lesson, address, reading, agreed, change };
+  return { student, build, screen, lesson, intake, address, reading, agreed, change };
 }
 
 /** A trial of what was agreed, with a shot, a look, and shots of the stand-in. */

@@ -124,7 +124,7 @@ describe('PostgreSQL checks what the table of figures says', () => {
   });
 });
 
-/** An address, a sighting and a trial as a database of before had them. */
+/** An address, a posture and a trial in the shape from before the migration. */
 async function fillBefore(adminUrl: string): Promise<{ academyId: string; studentId: string }> {
   const [academyId, studentId, lessonId, addressId, otherId, trialId, instructorId] = Array.from(
     { length: 7 },
@@ -187,7 +187,9 @@ test('addresses from before are measured as they were meant, and nothing of them
   const { academyId, studentId } = await fillBefore(adminUrl);
   await migrate(adminUrl, APPLICATION_PASSWORD);
   const pool = await openDatabase(applicationUrl(adminUrl, APPLICATION_PASSWORD));
-  const entries = await inAcademy(pool, academyId, (client) => listEntries(client, studentId));
+  const { entries } = await inAcademy(pool, academyId, (client) =>
+    listEntries(client, studentId, 'newest', 100),
+  );
   await pool.end();
   await drop();
   const setups = entries.flatMap((entry) => (entry.kind === 'address' ? [entry.setup] : []));

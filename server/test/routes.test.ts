@@ -56,7 +56,8 @@ const LISTED: Record<string, Listed> = {
   'POST /api/session': { path: '/api/session', open: true },
   'GET /api/session': { path: '/api/session', open: true },
   'DELETE /api/session': { path: '/api/session' },
-  'GET /api/methods': { path: '/api/methods' },
+  'GET /api/changes': { path: '/api/changes', toOtherAcademy: nothingOf },
+  'GET /api/methods/:methodId': { path: '/api/methods/:methodId' },
   'POST /api/methods': { path: '/api/methods', body: () => newMethod() },
   'GET /api/students': { path: '/api/students', toOtherAcademy: nothingOf },
   'GET /api/students/:studentId': { path: '/api/students/:studentId', toOtherAcademy: notFound },
@@ -174,11 +175,10 @@ describe.each(WRITES)('%s', (name, listed) => {
 
 /** How many rows there are of what the writes write. */
 async function count() {
-  const answer = await world.lantern.ask('GET', '/api/students');
+  const { students, methods } = (await world.lantern.ask('GET', '/api/changes')).body;
   const log = await world.lantern.ask('GET', `/api/students/${landed.student.id}`);
-  const methods = await world.lantern.ask('GET', '/api/methods');
   const { builds, screens, entries } = log.body;
-  return [answer.body, builds, screens, entries, methods.body].map((rows) => rows.length);
+  return [students, builds, screens, entries, methods].map((rows) => rows.length);
 }
 
 const LANDING = WRITES.filter(([name]) => name !== 'PUT /api/students');
@@ -239,7 +239,7 @@ describe('screens', () => {
     const later = newScreen(student.id, build.id, {
       madeAt: '2026-05-02T10:00:00.000Z',
       turnedOn: null,
-      items: [{ item: 'trunkBack', tries: [44], by: 'typed', uncertainty: null, pain: '' }],
+      items: [{ item: 'trunkBack', tries: [44], by: 'typed', uncertainty: null, pain: '', takenAt: null }],
     });
     await world.lantern.ask('POST', '/api/screens', later);
     const { body } = await world.lantern.ask('GET', `/api/students/${student.id}`);
@@ -261,7 +261,14 @@ describe('screens', () => {
       return answer.body.faults[0];
     };
     const item = (tries: number[]) => [
-      { item: 'turnInTrail' as const, tries, by: 'typed' as const, uncertainty: null, pain: '' },
+      {
+        item: 'turnInTrail' as const,
+        tries,
+        by: 'typed' as const,
+        uncertainty: null,
+        pain: '',
+        takenAt: null,
+      },
     ];
     expect(await fault({ items: item([95]) })).toEqual({
       field: 'items.0.tries.0',
@@ -310,9 +317,8 @@ describe('house methods', () => {
     expect((await post(world.lantern, first)).status).toBe(201);
     const second = newMethod({ methodId: first.methodId, version: 2, name: 'Of our own, again' });
     expect((await post(world.lantern, second)).status).toBe(201);
-    const { body } = await world.lantern.ask('GET', '/api/methods');
-    const versions = body.filter((each: { id: string }) => each.id === first.methodId);
-    expect(versions.map((each: { version: number; name: string }) => [each.version, each.name])).toEqual([
+    const { body } = await world.lantern.ask('GET', `/api/methods/${first.methodId}`);
+    expect(body.map((each: { version: number; name: string }) => [each.version, each.name])).toEqual([
       [2, 'Of our own, again'],
       [1, 'Of our own'],
     ]);
@@ -347,8 +353,9 @@ describe('house methods', () => {
   test('of the other academy are not seen and not continued', async () => {
     const first = newMethod();
     await post(world.lantern, first);
-    const { body } = await world.harbour.ask('GET', '/api/methods');
-    expect(body.some((each: { id: string }) => each.id === first.methodId)).toBe(false);
+    const { body } = await world.harbour.ask('GET', '/api/changes');
+    expect(body.methods.some((each: { id: string }) => each.id === first.methodId)).toBe(false);
+    expect((await world.harbour.ask('GET', `/api/methods/${first.methodId}`)).body).toEqual([]);
     const next = await post(world.harbour, newMethod({ methodId: first.methodId, version: 2 }));
     expect(next).toMatchObject({ status: 409, body: { current: null } });
   });
@@ -378,7 +385,8 @@ describe('the log', () => {
     const { body } = await world.lantern.ask('GET', `/api/students/${record.student.id}`);
     const byId = Object.fromEntries(body.entries.map((entry: { id: string }) => [entry.id, entry]));
     for (const sent of [record.address, record.reading, record.agreed, record.change]) {
-      const { receivedAt, studentId, ...entry } = byId[sent.id];
+      const { receivedAt, studentId, check, ...entry } = byId[sent.id];
+      expect(check?.verdict).toBe(sent.kind === 'reading' ? 'agrees' : undefined);
       expect(entry).toEqual(sent);
       expect(studentId).toBe(record.student.id);
       expect(Math.abs(Date.parse(receivedAt) - Date.now())).toBeLessThan(60_000);

@@ -15,6 +15,7 @@ import { openAttempts } from '../accounts/attempts';
 import { hashPassword } from '../accounts/passwords';
 import { applicationUrl } from '../config/settings';
 import { createApp } from '../http/app';
+import { openShotFeed } from '../http/shotFeed';
 import { addAccount } from '../store/accounts';
 import { inAcademy, openDatabase } from '../store/database';
 import { addMethodVersion } from '../store/methods';
@@ -64,7 +65,7 @@ export async function asAdmin<Row>(adminUrl: string, sql: string, values: unknow
 
 export interface Answer {
   status: number;
-  // What an API answers is looked into by the tests field by field.
+  // Tests check the answer field by field, so it has no type here.
   body: any; // eslint-disable-line @typescript-eslint/no-explicit-any
   headers: Headers;
 }
@@ -73,7 +74,7 @@ export interface Coach {
   identity: Identity;
   email: string;
   ask: (method: string, path: string, body?: unknown, headers?: Record<string, string>) => Promise<Answer>;
-  /** What goes with each request, for one that is not asked this way. */
+  /** The headers of each request, for tests that send one themselves. */
   headers: Record<string, string>;
 }
 
@@ -115,7 +116,7 @@ const asker =
   };
 
 /** A migrated database with two academies, and the real app listening before it. */
-export async function openWorld({ demoAllowed = true, onLoopback = true } = {}): Promise<World> {
+export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}): Promise<World> {
   const { adminUrl, drop } = await createDatabase('migrated');
   await migrate(adminUrl, APPLICATION_PASSWORD);
   const methodId = uuidv7();
@@ -154,15 +155,17 @@ export async function openWorld({ demoAllowed = true, onLoopback = true } = {}):
   }
   const webRoot = mkdtempSync(join(tmpdir(), 'pedastance-web-'));
   writeFileSync(join(webRoot, 'index.html'), '<!doctype html><title>shell</title>');
+  const log = pino({ level: 'silent' });
+  const shotFeed = openShotFeed(pool, log);
   const app = createApp(
     {
       webRoot,
       sessionSecret: 'x'.repeat(40),
-      onLoopback,
-      publicOrigin: onLoopback ? undefined : 'https://pedastance.example',
+      publicOrigin,
+      trustedProxies: publicOrigin ? ['loopback'] : [],
     },
-    { pool, attempts: openAttempts(pool), demoAllowed, standInPaceMs: 30 },
-    pino({ level: 'silent' }),
+    { pool, attempts: openAttempts(pool), shotFeed, standInPaceMs: 30 },
+    log,
   );
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
@@ -173,7 +176,7 @@ export async function openWorld({ demoAllowed = true, onLoopback = true } = {}):
 
   const coach = async (index: number): Promise<Coach> => {
     const { email, demo: _demo, ...identity } = accounts[index]!;
-    if (!onLoopback) return { identity, email, ask, headers: {} };
+    if (publicOrigin) return { identity, email, ask, headers: {} };
     const answer = await signIn(email);
     const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
     const headers = { cookie, [OWNER_HEADER]: ownerOf(identity) };
@@ -192,6 +195,7 @@ export async function openWorld({ demoAllowed = true, onLoopback = true } = {}):
     ask,
     signIn,
     close: async () => {
+      shotFeed.close();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await pool.end();

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { signIn, useAccount } from '../../state/account';
-import { Refused } from '../../state/api';
+import { Refused, ServerAway, ServerFailed } from '../../state/api';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
@@ -9,6 +9,8 @@ import { Body, Quiet, Title } from '../../ui/Words';
 
 const wordsFor = (error: unknown): string => {
   if (error instanceof Refused) return `${error.problem.title}. ${error.problem.detail}`.trim();
+  if (error instanceof ServerFailed) return `${error.problem.title}. Try again.`;
+  if (error instanceof ServerAway && error.reason) return error.reason;
   return 'The server does not answer. Check the connection and try again.';
 };
 

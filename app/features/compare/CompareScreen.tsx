@@ -1,5 +1,5 @@
 import type { Student } from '@pedastance/contract';
-import { bodyWith } from '@pedastance/core/body';
+import { bodyWith } from '@pedastance/core/turn';
 import { asPlayed, type HouseMethod } from '@pedastance/core/method';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';

@@ -1,5 +1,5 @@
 import type { Student } from '@pedastance/contract';
-import type { Body as StudentBody } from '@pedastance/core/body';
+import type { Body as StudentBody } from '@pedastance/core/turn';
 import { isChoiceQuestion, partOf, type HouseMethod } from '@pedastance/core/method';
 import {
   compareMethods,

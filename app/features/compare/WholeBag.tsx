@@ -1,10 +1,9 @@
-import { naturalToeOut, type Body as StudentBody } from '@pedastance/core/body';
 import { fitBag } from '@pedastance/core/fit';
 import { playedKey, type FigureQuestion, type HouseMethod, type Played } from '@pedastance/core/method';
 import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/method/compare';
 import { questionFigure, type Speech } from '@pedastance/core/phrases';
 import { measureAddress } from '@pedastance/core/setup';
-import { turningBody, goalOf } from '@pedastance/core/turn';
+import { goalOf, type Body as StudentBody } from '@pedastance/core/turn';
 import type { Student } from '@pedastance/contract';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -18,6 +17,7 @@ import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
 import { lastShoulderGoal } from '../../domain/records';
 import { clubAndShot } from '../../domain/sentences';
+import { cautionsToday, remediesOf } from '../../domain/facts';
 import { useSpeech } from '../../state/useSpeech';
 
 const COLUMNS: readonly { question: FigureQuestion; head: string; width: string }[] = [
@@ -102,18 +102,18 @@ const GHOSTS = ['driver full', '7-iron full', 'lob-wedge full'];
 
 /** The bag as the method teaches it, or with the least change that frees this student's turn. */
 function useBag(method: HouseMethod, body: StudentBody, student: Student, freed: boolean): ClubAsTaught[] {
-  const screens = useRecords((state) => state.screens);
   const shoulders = useRecords((state) => lastShoulderGoal(Object.values(state.entries), student.id));
   return useMemo(() => {
     const taught = wholeBag(method, body);
-    const screen = newestScreen(screens, student.id);
-    if (!freed || !screen) return taught;
-    const fitted = fitBag(method, body, turningBody(screen), goalOf(shoulders), naturalToeOut(screen));
+    const { build, legs } = body;
+    if (!freed || !legs) return taught;
+    const remedies = remediesOf(cautionsToday(student, new Date()));
+    const fitted = fitBag(method, { build, legs }, goalOf(shoulders), remedies);
     return fitted.flatMap(({ played, answer }) => {
       const of = taught.find((club) => playedKey(club.played) === playedKey(played));
       return of && answer ? [{ ...of, setup: answer.setup }] : [];
     });
-  }, [method, body, screens, shoulders, student.id, freed]);
+  }, [method, body, student, shoulders, freed]);
 }
 
 interface WholeBagProps {

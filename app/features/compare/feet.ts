@@ -1,7 +1,7 @@
 import type { Setup } from '@pedastance/core/setup';
 import type { Played } from '@pedastance/core/method';
 
-/** Feet to set methods on: where they are from, and what was played from them. */
+/** Feet to compare methods on: where they come from, and with which club and shot. */
 export interface Feet {
   setup: Setup;
   played: Played;

@@ -7,6 +7,11 @@ import {
   BY_EYE,
   POSTURE_FIGURES,
   SWING_PATHS,
+  SWING_PHASES,
+  TELL_TALE_NAMES,
+  TELL_TALES,
+  type SwingPhase,
+  type TellTale,
   type ChoiceQuestion,
   type Posture,
   type PostureFigure,
@@ -16,10 +21,11 @@ import {
 } from '@pedastance/core/setup';
 import { lengthIn, millimetres } from '@pedastance/core/units';
 import { useState } from 'react';
-import { Pressable, Text, View } from 'react-native';
+import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { lesson, notePosture, openStep, undo } from '../../state/lesson';
 import { Button } from '../../ui/Button';
+import { Chips, type Chip } from '../../ui/Chips';
 import { Field } from '../../ui/Field';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { figureName, spoken } from '../../domain/sentences';
@@ -29,36 +35,6 @@ import { PART_NAMES } from '../../domain/parts';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { typedNumber } from '../../domain/typedNumber';
-
-interface Chip {
-  words: string;
-  /** What a screen reader says, where the words alone are too short. */
-  label?: string;
-  chosen: boolean;
-  onPress: () => void;
-}
-
-/** What can be said at a glance: a tap says it, a second tap takes it back. */
-function Chips({ label, chips }: { label: string; chips: readonly Chip[] }) {
-  return (
-    <View role="group" aria-label={label} className="flex-row flex-wrap gap-2">
-      {chips.map(({ words, label: spokenLabel, chosen, onPress }) => (
-        <Pressable
-          key={words}
-          role="button"
-          aria-label={spokenLabel}
-          aria-pressed={chosen}
-          onPress={onPress}
-          className={`min-h-[48px] justify-center rounded-md border border-ink px-3 ${chosen ? 'bg-ink' : 'bg-sheet'}`}
-        >
-          <Text className={`font-text text-base ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>
-            {words}
-          </Text>
-        </Pressable>
-      ))}
-    </View>
-  );
-}
 
 const setFigure = (figure: PostureFigure, seen: Posture['figures'][PostureFigure] | null): void =>
   notePosture((posture) => {
@@ -201,6 +177,42 @@ function SwingPathItem() {
   );
 }
 
+const PHASE_WORDS: Record<SwingPhase, string> = {
+  backswing: 'Going back',
+  top: 'At the top',
+  downswing: 'Coming down',
+  strike: 'At the strike',
+  finish: 'At the finish',
+};
+
+/** What is seen in the swing, by its phase: it says something of the address. */
+function TellTales() {
+  const seen = useStore(lesson, (state) => state.draft?.setup?.posture?.tellTales) ?? [];
+  const toggle = (tale: TellTale) =>
+    notePosture(({ tellTales: _before, ...posture }) => {
+      const now = seen.includes(tale) ? seen.filter((each) => each !== tale) : [...seen, tale];
+      return now.length > 0 ? { ...posture, tellTales: now } : posture;
+    });
+  return (
+    <View className="gap-2 pt-2" testID="tell-tales">
+      <Heading>Seen in the swing</Heading>
+      {SWING_PHASES.map((phase) => (
+        <View key={phase} className="gap-1">
+          <Quiet>{PHASE_WORDS[phase]}</Quiet>
+          <Chips
+            label={PHASE_WORDS[phase]}
+            chips={TELL_TALE_NAMES.filter((tale) => TELL_TALES[tale] === phase).map((tale) => ({
+              words: asWords(tale),
+              chosen: seen.includes(tale),
+              onPress: () => toggle(tale),
+            }))}
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
+
 const ABOVE_THE_FEET = PARTS.filter((part) => part !== 'feet');
 
 /** From the knees up, in the order a body is looked at; each item as seen, a figure, or skipped. */
@@ -242,6 +254,7 @@ export function BodyStep() {
             {part === 'swing' && <SwingPathItem />}
           </View>
         ))}
+        <TellTales />
       </WorkPlace>
     </NeedsClub>
   );

@@ -1,4 +1,3 @@
-import { naturalToeOut, legTestOf } from '@pedastance/core/body';
 import {
   MOVES,
   type Fit,
@@ -20,10 +19,11 @@ import { Button } from '../../ui/Button';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { findingFigure, figureName, tellAgreed } from '../../domain/sentences';
+import { remediesOf } from '../../domain/facts';
 import { useJudge, useLessonContext } from './context';
 import { offeredGhosts } from './offers';
 import { useComputation } from '../../workers/useComputation';
-import { useGoal, useTurningBody } from './turning';
+import { useGoal } from './turning';
 import { verdictWords } from '../../domain/verdicts';
 import { turningFeet } from '@pedastance/core/turn';
 
@@ -54,27 +54,26 @@ function askedFor(line: number | null, bands: Bands): Bands {
 
 /** The problem as the lesson has it; null before the legs are screened or a club is chosen. */
 function useProblem(setup: Setup, pinned: readonly MoveName[]): FitProblem | null {
-  const { build, method, screen } = useLessonContext();
-  const body = useTurningBody();
+  const { build, method, legs, cautions } = useLessonContext();
   const goal = useGoal();
   const line = useStore(lesson, (state) => state.lineAsked);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   return useMemo(() => {
-    if (!body || !screen || !club) return null;
+    if (!legs || !club) return null;
     const { figures } = build;
-    const student = { build: figures, legs: legTestOf(screen) };
+    const student = { build: figures, legs };
     return {
       setup,
       build: figures,
       bands: askedFor(line, bandsFor(method, student, { club, shot, clubLengthInches })),
-      body,
+      body: legs,
       goal,
-      naturalToeOut: naturalToeOut(screen),
       pinned,
+      ...remediesOf(cautions),
     };
-  }, [setup, build, method, screen, body, goal, line, club, shot, clubLengthInches, pinned]);
+  }, [setup, build, method, legs, cautions, goal, line, club, shot, clubLengthInches, pinned]);
 }
 
 function Pins({
@@ -218,7 +217,7 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
     return () => lesson.setState({ offers: [] });
   }, [fitted, setup]);
   if (!problem) return null;
-  if (!turningFeet(setup, 0)) {
+  if (!turningFeet(setup, 0, 0)) {
     return (
       <View className="gap-2 pt-2" testID="fit-panel">
         <Heading>The least change that frees the turn</Heading>
@@ -237,8 +236,10 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
       )}
       {done !== null && !fitted && !stopped && <Button look="quiet" words="Stop looking" onPress={stop} />}
       {stopped && <Quiet>Stopped. Pin or let go of something to look again.</Quiet>}
-      {fitted?.unknown.map((turn) => (
-        <Quiet key={turn}>{`Going ${turn} is left out: a leg has not been tested.`}</Quiet>
+      {fitted?.spared.map((turn) => (
+        <Quiet
+          key={turn}
+        >{`Going ${turn} is not asked for: that leg hurt in its test, and it is never turned further than today.`}</Quiet>
       ))}
       {fitted?.answers.map((answer, at) => (
         <Answer key={answer.kind} answer={answer} at={at} setup={setup} speech={speech} />

@@ -1,16 +1,16 @@
 import {
   NOT_MEDICAL_ADVICE,
   angleOf,
-  hasOutgrown,
   SCREEN_DEFINITIONS,
   SCREEN_ITEMS,
   spreadOf,
   turnFromWidth,
   type Screen,
   type ScreenItem,
+  type StoodOn,
   type AngleWay,
 } from '@pedastance/core/body';
-import type { Speech } from '@pedastance/core/phrases';
+import { closingSentence, type Speech } from '@pedastance/core/phrases';
 import { turningBody } from '@pedastance/core/turn';
 import { angleFigure, type Angle } from '@pedastance/core/units';
 import { useState } from 'react';
@@ -23,6 +23,7 @@ import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
+import { outgrown } from '../../domain/outgrown';
 import { spoken } from '../../domain/sentences';
 import { day } from '../../domain/students';
 import { useLessonContext } from './context';
@@ -31,7 +32,14 @@ import { Gauge } from './Gauge';
 import { keepScreen } from '../../state/writes/screen';
 import { useSpeech } from '../../state/useSpeech';
 import { typedNumber } from '../../domain/typedNumber';
-import { EMPTY_SCREEN, itemIn, SCREEN_WORDS, takesTheTurn, withScreened } from '../../domain/legsAndTrunk';
+import {
+  EMPTY_SCREEN,
+  itemIn,
+  SCREEN_WORDS,
+  STOOD_ON,
+  takesTheTurn,
+  withScreened,
+} from '../../domain/legsAndTrunk';
 import { measuredOf } from '../../domain/measured';
 
 /** How far a width is off when it is taken from a picture, as a share of it (starting value). */
@@ -236,17 +244,17 @@ const LEGS = [
 function TurnedOn({ screen, speech }: { screen: Screen; speech: Speech }) {
   const setup = useStore(lesson, (state) => state.draft?.setup ?? null);
   if (!takesTheTurn(screen)) return null;
-  const { leadFlare, trailFlare } = screen.turnedOn ?? { leadFlare: 15, trailFlare: 15 };
+  const stood = screen.turnedOn ?? STOOD_ON;
   const set = (turnedOn: Screen['turnedOn']) => change((of) => ({ ...of, turnedOn }));
-  const flare = (name: 'leadFlare' | 'trailFlare', label: string) => (
+  const angle = (name: keyof StoodOn, label: string, most: number) => (
     <View className="flex-1">
       <Field
         label={spoken(label, speech)}
         unit="°"
-        value={String(Math.round(screen.turnedOn ? screen.turnedOn[name] : 15))}
+        value={String(Math.round(stood[name]))}
         onChangeText={(text) => {
           const value = typedNumber(text);
-          if (value >= -45 && value <= 90) set({ leadFlare, trailFlare, [name]: value });
+          if (value >= -45 && value <= most) set({ ...stood, [name]: value });
         }}
         inputMode="numeric"
       />
@@ -256,8 +264,9 @@ function TurnedOn({ screen, speech }: { screen: Screen; speech: Speech }) {
     <View className="gap-2 py-2">
       <Body className="font-semibold">On which feet was it turned?</Body>
       <View className="flex-row gap-2">
-        {flare('leadFlare', 'Lead flare')}
-        {flare('trailFlare', 'Trail flare')}
+        {angle('leadFlare', 'Lead flare', 90)}
+        {angle('trailFlare', 'Trail flare', 90)}
+        {angle('toeLine', 'Line, closed', 45)}
       </View>
       {setup && (
         <View className="flex-row">
@@ -266,7 +275,8 @@ function TurnedOn({ screen, speech }: { screen: Screen; speech: Speech }) {
             words="As the feet stand on the plan"
             onPress={() => {
               const { measures } = measuredOf(setup);
-              set({ leadFlare: measures.leadFlare, trailFlare: measures.trailFlare });
+              const { leadFlare, trailFlare, toeLine } = measures;
+              set({ leadFlare, trailFlare, toeLine });
             }}
           />
         </View>
@@ -321,9 +331,8 @@ function Newest({ speech }: { speech: Speech }) {
   const { screen, build } = useLessonContext();
   const builds = useRecords((state) => state.builds);
   if (!screen) return <Body>Nothing screened yet: the turn budget cannot know where the legs stop.</Body>;
-  const then = builds[screen.buildId];
-  const grown = then && hasOutgrown(then.figures.height.value, build.figures.height.value);
-  const { residuals } = turningBody(screen);
+  const grown = outgrown(builds[screen.buildId], build);
+  const { residuals, closing } = turningBody(screen);
   return (
     <View className="gap-2" testID="newest-screen">
       {grown && (
@@ -333,11 +342,14 @@ function Newest({ speech }: { speech: Speech }) {
       )}
       {SCREEN_ITEMS.flatMap((item) => {
         const angle = angleOf(screen, item);
-        const { pain } = itemIn(screen, item);
+        const { pain, takenAt } = itemIn(screen, item);
         if (!angle && pain === '') return [];
         return [
           <View key={item} className="flex-row justify-between gap-2 border-b border-grid py-1">
-            <Body className="flex-1">{spoken(SCREEN_WORDS[item].name, speech)}</Body>
+            <View className="flex-1">
+              <Body>{spoken(SCREEN_WORDS[item].name, speech)}</Body>
+              {takenAt && <Quiet>{`skipped since: taken ${day(takenAt)}`}</Quiet>}
+            </View>
             {angle ? (
               <FigureWords className="text-base">{`${angleFigure(angle.value)} ± ${angleFigure(angle.uncertainty)}`}</FigureWords>
             ) : (
@@ -346,11 +358,12 @@ function Newest({ speech }: { speech: Speech }) {
           </View>,
         ];
       })}
-      {residuals.map(({ measured, predicted, halfWidth, missed }) => (
-        <Body key={measured.turn}>
+      {residuals.map(({ measured, predicted, halfWidth, missed }, at) => (
+        <Body key={at}>
           {`Going ${measured.turn} the hips were predicted to stop at ${angleFigure(predicted)} ± ${angleFigure(halfWidth)} (95%) and stopped at ${angleFigure(measured.reached.value)}.${missed ? ' That is further off than the prediction allows: measure again, or trust the measured turn.' : ''}`}
         </Body>
       ))}
+      {screen.earlierTurns.length > 0 && <Body>{closingSentence(closing)}</Body>}
       <Quiet>{`Taken ${day(screen.madeAt)}. Every ± is one standard deviation unless said otherwise.`}</Quiet>
     </View>
   );
@@ -376,19 +389,19 @@ function Taking({ screen, speech }: { screen: Screen; speech: Speech }) {
 
 /** Legs and trunk: what was screened last, and a screen taken item by item. */
 export function LegsStep() {
-  const { student, build } = useLessonContext();
+  const { student, build, screen: before } = useLessonContext();
+  const builds = useRecords((state) => state.builds);
+  // Legs that have grown are tested anew: what they did before no longer holds.
+  const holds = before !== null && !outgrown(builds[before.buildId], build);
   const speech = useSpeech(student.hand);
   const screen = useStore(lesson, (state) => state.draft?.screen ?? null);
   const [fault, setFault] = useState('');
   const keep = async () => {
     if (!screen || screen.items.length === 0)
       return setFault('Nothing taken yet: expected at least one angle.');
-    const whole =
-      takesTheTurn(screen) && !screen.turnedOn
-        ? { ...screen, turnedOn: { leadFlare: 15, trailFlare: 15 } }
-        : screen;
+    const whole = takesTheTurn(screen) && !screen.turnedOn ? { ...screen, turnedOn: STOOD_ON } : screen;
     try {
-      await keepScreen(whole, { student, build });
+      await keepScreen(whole, { student, build, before: holds ? before : null });
       setFault('');
     } catch (error) {
       setFault(`Not kept: this device could not keep it (${(error as Error).message})`);

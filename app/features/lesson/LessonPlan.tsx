@@ -7,7 +7,7 @@ import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
-import { useGoal, useLeadHeelLift, useTurningBody } from './turning';
+import { useGoal, useLeadHeelLift, useOwnDifference, usePlumbPlace, useTurningBody } from './turning';
 
 /** The lesson's one plan; what can be taken hold of depends on the step. */
 export function LessonPlan() {
@@ -24,9 +24,14 @@ export function LessonPlan() {
   const leadHeelLift = useLeadHeelLift();
   const goal = useGoal();
   const personal = useLessonPath();
-  // Before any shot it would be drawn for a guess: the plan waits for this student's own.
+  // Before any shot it would say nothing of this student: the plan waits for the first.
   const path = personal.shots > 0 ? personal : null;
-  const turning = useMemo(() => body && { body, leadHeelLift, goal }, [body, leadHeelLift, goal]);
+  const ownDifference = useOwnDifference();
+  const plumbPlace = usePlumbPlace();
+  const turning = useMemo(
+    () => body && { body, leadHeelLift, goal, ownDifference },
+    [body, leadHeelLift, goal, ownDifference],
+  );
   const offers = useStore(lesson, (state) => state.offers);
   const other = useStore(lesson, (state) => state.trying?.other ?? null);
   const ghosts = useMemo(() => {
@@ -55,6 +60,7 @@ export function LessonPlan() {
       ghosts={ghosts}
       turning={turning}
       path={path}
+      plumbPlace={plumbPlace}
       holds={still ? 'none' : load ? 'load' : 'feet'}
       onMount={still ? undefined : load ? holdLoad : holdFeet}
       label={

@@ -1,4 +1,6 @@
 import { clubById } from '@pedastance/core/club';
+import { turningBody } from '@pedastance/core/turn';
+import { cautionsToday } from '../../domain/facts';
 import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, type ComponentType } from 'react';
 import { View } from 'react-native';
@@ -7,7 +9,8 @@ import { currentOwner } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { closeLesson, keepBeforeLeaving, lesson, openLesson, openStep } from '../../state/lesson';
 import type { Step } from '../../domain/lessonDraft';
-import { newestScreen, refreshStudent, useRecords } from '../../state/records';
+import { newestScreen, useRecords } from '../../state/records';
+import { useOpenStudent } from '../../state/useStudentLog';
 import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
 import { BackTo } from '../../ui/Page';
@@ -123,31 +126,38 @@ export function LessonScreen() {
   const { lesson: id } = useLocalSearchParams<{ lesson: string }>();
   const kept = useDrafts((state) => state.drafts[id]);
   const draftsLoaded = useDrafts((state) => state.loaded);
-  const recordsLoaded = useRecords((state) => state.loaded);
+  const recordsLoaded = useOpenStudent(kept?.studentId);
+  const listLoaded = useRecords((state) => state.loaded);
   const student = useRecords((state) => (kept ? state.students[kept.studentId] : undefined));
   const chosen = useStore(lesson, (state) => state.draft?.methodId ?? null);
   const method = useMethod(chosen);
-  const screens = useRecords((state) => state.screens);
+  const screen = useRecords((state) => (kept ? newestScreen(state.screens, kept.studentId) : null));
   const opened = useStore(lesson, (state) => state.draft?.id === id);
   const build = student?.build;
   const facts = useMemo(
     () =>
       student && build && method
-        ? { student, build, method, screen: newestScreen(screens, student.id) }
+        ? {
+            student,
+            build,
+            method,
+            screen,
+            legs: screen && turningBody(screen),
+            cautions: cautionsToday(student, new Date()),
+          }
         : null,
-    [student, build, method, screens],
+    [student, build, method, screen],
   );
 
   useEffect(() => {
     const owner = currentOwner();
     if (owner && kept && lesson.getState().draft?.id !== id) {
       openLesson(owner, kept);
-      void refreshStudent(owner, kept.studentId);
     }
   }, [id, kept]);
   useEffect(keepWhileOpen, []);
 
-  if (!draftsLoaded || !recordsLoaded) return <Waiting />;
+  if (!draftsLoaded || !listLoaded || (kept && !recordsLoaded)) return <Waiting />;
   if (!kept)
     return (
       <Waiting words="This lesson is not on this device. It may have been finished, or belong to another coach." />

@@ -35,7 +35,7 @@ function showAll(): void {
 lesson.subscribe(({ dragging }) => {
   const since = performance.now() - shownAt;
   if (!dragging || since >= READABLE_MS) showAll();
-  // The next move shows them, together with what it draws; this is for a finger that stops.
+  // A later move would show them; this timer is for a finger that stops.
   else waiting ??= setTimeout(showAll, 2 * READABLE_MS);
 });
 

@@ -1,18 +1,16 @@
-import {
-  predictedPath,
-  straightLine,
-  type PathCause,
-  type PersonalPath,
-  type Slope,
-} from '@pedastance/core/path';
-import { pathWords, type Speech } from '@pedastance/core/phrases';
+import { hasRemedy } from '@pedastance/core/body';
+import { predictedPath, straightLine, type PathCause, type Slope } from '@pedastance/core/path';
+import { pathSentence, type Speech } from '@pedastance/core/phrases';
 import { lineWords, type Setup } from '@pedastance/core/setup';
 import { angleFigure } from '@pedastance/core/units';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { currentSetup, lesson } from '../../state/lesson';
+import type { StudentPath } from '../../state/usePersonalPath';
 import { Button } from '../../ui/Button';
 import { Body, Heading, Quiet } from '../../ui/Words';
+import { measuredOf } from '../../domain/measured';
+import { useLessonContext } from './context';
 import { useSettled } from './useSettled';
 
 /** What a cause is counted in when it is told, and how many of the model's own units that is. */
@@ -35,7 +33,7 @@ function SlopeRow({ slope }: { slope: Slope }) {
       </View>
       <Quiet className="figures">
         {slope.guess
-          ? 'the general guess, not this student: no shots yet from setups that differ in it'
+          ? 'a guess, not this student: too few shots from setups that differ in it'
           : `95%: ${signed(least * by)} to ${signed(most * by)}`}
       </Quiet>
     </View>
@@ -43,19 +41,24 @@ function SlopeRow({ slope }: { slope: Slope }) {
 }
 
 /** The line that would straighten the path, how sure, and the way to have the fit look for it. */
-function Straight({ path, setup }: { path: PersonalPath; setup: Setup }) {
+function Straight({ path, setup }: { path: StudentPath; setup: Setup }) {
+  const { cautions } = useLessonContext();
   const asked = useStore(lesson, (state) => state.lineAsked);
   const straight = straightLine(path, setup);
   const own = path.slopes.some(({ cause, guess }) => cause === 'closed' && !guess);
   if (!straight) {
     return <Body>No line within 20° would straighten it: look at the ball, the load or the shoulders.</Body>;
   }
+  const { toeLine } = measuredOf(setup).measures;
+  const by = straight.closed > toeLine ? 'more' : 'less';
+  const spared = cautions.find(({ withholds }) => hasRemedy(withholds, { item: 'stanceLine', by }));
+  if (spared) return <Body>{`No other line is looked for. ${spared.reason}`}</Body>;
   const [least, most] = straight.interval;
   const end = (closed: number) => (Number.isFinite(closed) ? lineWords(closed) : 'further than is looked at');
   return (
     <View className="gap-1">
       <Body>
-        {`A stance line ${lineWords(straight.closed)} would straighten it${own ? '' : ', by the general guess'} (95%: ${end(least)} to ${end(most)}).`}
+        {`A stance line ${lineWords(straight.closed)} would straighten it${own ? (path.simulated ? ', by simulated shots' : '') : ', a guess'} (95%: ${end(least)} to ${end(most)}).`}
       </Body>
       <View className="flex-row">
         <Button
@@ -68,20 +71,23 @@ function Straight({ path, setup }: { path: PersonalPath; setup: Setup }) {
   );
 }
 
+/** What a path rests on: nothing but the guess, simulated shots, or the student's own. */
+function restsOn({ shots, simulated }: StudentPath, guess: boolean): string {
+  if (shots === 0) return 'No shots of this student yet';
+  const hit = `${shots} ${simulated ? 'simulated shots, none of their own' : 'of this student’s own shots'}`;
+  return guess ? `${hit}, too few from feet like these` : `By ${hit}`;
+}
+
 /** What these feet do to this student's path: predicted, by which slopes, and what would straighten it. */
-export function PathPanel({ path, speech }: { path: PersonalPath; speech: Speech }) {
+export function PathPanel({ path, speech }: { path: StudentPath; speech: Speech }) {
   const setup = useSettled(currentSetup);
   if (!setup) return null;
-  const { value, interval } = predictedPath(path, setup);
+  const predicted = predictedPath(path, setup);
   const shoulders = setup.posture?.figures.shoulderLine;
   return (
     <View className="gap-2 pt-3" testID="path-panel">
       <Heading>The path</Heading>
-      <Body>
-        {path.shots === 0
-          ? `No shots of this student yet. By the general guess these feet give ${pathWords(value)} (95%: ${pathWords(interval[0])} to ${pathWords(interval[1])}).`
-          : `By ${path.shots} of this student’s own shots these feet give ${pathWords(value)} on the whole (95%: ${pathWords(interval[0])} to ${pathWords(interval[1])}).`}
-      </Body>
+      <Body>{`${restsOn(path, predicted.guess)}: ${pathSentence(predicted)}`}</Body>
       {path.slopes.map((slope) => (
         <SlopeRow key={slope.cause} slope={slope} />
       ))}
@@ -93,7 +99,7 @@ export function PathPanel({ path, speech }: { path: PersonalPath; speech: Speech
         </Quiet>
       )}
       <Quiet>
-        {`The general guess and its spread are starting values${speech.length === 'cm' ? '' : ' (10 mm is 0.4 in)'}. All clubs’ shots count together; mishits do not.`}
+        {`The general guess and its spread are starting values${speech.length === 'cm' ? '' : ' (10 mm is 0.4 in)'}. Shots of all clubs count, each with its club’s length; mishits do not.`}
       </Quiet>
     </View>
   );

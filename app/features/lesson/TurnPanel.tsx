@@ -21,14 +21,15 @@ import { useLessonContext } from './context';
 import { useBudgets, type Turning } from '../../cards/turning';
 import { useSettled } from './useSettled';
 import { WhereItStops } from '../../cards/WhereItStops';
-import { useGoal, useLeadHeelLift, useTurningBody } from './turning';
+import { useGoal, useLeadHeelLift, useOwnDifference, useTurningBody } from './turning';
 
 function tradeName({ change, by }: TurnTrade, speech: Speech): string {
   const names: Record<TurnTrade['change'], string> = {
     trailFlare: `Trail foot ${angleFigure(Math.abs(by))} ${by > 0 ? 'out' : 'in'}`,
     leadFlare: `Lead foot ${angleFigure(Math.abs(by))} ${by > 0 ? 'out' : 'in'}`,
     leadHeelLift: `Lead heel up ${lengthWithUnit(by, speech.length)}`,
-    closing: `Whole stance closed ${angleFigure(by)}`,
+    'turning the stance': `Whole stance closed ${angleFigure(by)}`,
+    'dropping the trail foot': `Trail foot back, ${angleFigure(by)} closed`,
   };
   return inFootWords(names[change], speech.feet, speech.hand);
 }
@@ -161,8 +162,9 @@ function ShoulderGoal({ shoulders }: { shoulders: number }) {
 /** How far the pelvis turns on these feet, what stops it first, and what would free it. */
 export function TurnPanel({ speech }: { speech: Speech }) {
   const body = useTurningBody();
+  const { cautions } = useLessonContext();
   const setup = useSettled(currentSetup);
-  const turning = useBudgets(body, setup, useLeadHeelLift(), useGoal());
+  const turning = useBudgets(body, setup, useLeadHeelLift(), useGoal(), useOwnDifference());
   const [open, setOpen] = useState(false);
   if (!setup) return null;
   if (!turning) {
@@ -186,7 +188,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
   return (
     <View className="gap-2 pt-3" testID="turn-panel">
       <Heading>The turn</Heading>
-      <WhereItStops turning={turning} speech={speech} />
+      <WhereItStops turning={turning} cautions={cautions} speech={speech} />
       <Choice
         label={inFootWords('Lead heel may come up, going back', speech.feet, speech.hand)}
         options={LIFTS.map((mm) => ({

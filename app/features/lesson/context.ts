@@ -1,23 +1,26 @@
 import type { NewBuild, NewScreen, Student } from '@pedastance/contract';
-import { cautionsFor, legTestOf } from '@pedastance/core/body';
+import type { Caution } from '@pedastance/core/body';
 import type { HouseMethod } from '@pedastance/core/method';
 import { readSetup, type Reading, readItem } from '@pedastance/core/reading';
 import type { Setup } from '@pedastance/core/setup';
+import { goalOf, USUAL_GOAL, type TurningBody } from '@pedastance/core/turn';
 import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useHouseMethods } from '../../state/useHouseMethods';
-import { ageOf } from '../../domain/students';
 import { measuredOf } from '../../domain/measured';
 import type { VerdictOf } from '../../plan/drawing';
 
 /** What a lesson goes by; none of it changes while a shoe is dragged. */
 export interface LessonFacts {
   student: Student;
+  /** What to mind with the student today. */
+  cautions: readonly Caution[];
   build: NewBuild;
-  /** The newest screen of legs and trunk. */
+  /** The newest screen of legs and trunk, and what it brings to a turn. */
   screen: NewScreen | null;
+  legs: TurningBody | null;
   method: HouseMethod;
 }
 
@@ -51,19 +54,19 @@ export const useJudge = (): Judge => useLessonContext().judge;
 
 /** The lesson's one judge: everybody who shows a reading, or a verdict, asks this one. */
 export function useNewJudge({
-  student,
+  cautions,
   build,
-  screen,
+  legs,
   method,
 }: LessonFacts): Pick<LessonContext, 'judge' | 'verdictOf'> {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
+  const shoulders = useStore(lesson, (state) => state.draft?.shoulderGoal ?? USUAL_GOAL.shoulders);
   return useMemo(() => {
     if (!club) return NOBODY_JUDGES;
-    const cautions = cautionsFor(student.cautions, ageOf(student, new Date()));
-    const legs = screen && legTestOf(screen);
-    const asked = { build: build.figures, legs, club, clubLengthInches, shot, method, cautions };
+    const goal = goalOf(shoulders);
+    const asked = { build: build.figures, legs, club, clubLengthInches, shot, method, cautions, goal };
     const cache = new WeakMap<Setup, Reading>();
     return {
       judge(setup) {
@@ -75,7 +78,7 @@ export function useNewJudge({
       },
       verdictOf: (setup, item) => readItem({ ...asked, setup, measured: measuredOf(setup) }, item),
     };
-  }, [student, build, screen, method, club, shot, clubLengthInches]);
+  }, [cautions, build, legs, method, club, shot, clubLengthInches, shoulders]);
 }
 
 const NOBODY_JUDGES: Pick<LessonContext, 'judge' | 'verdictOf'> = {

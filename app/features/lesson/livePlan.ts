@@ -16,7 +16,7 @@ import type { PlanSurface, Scene } from '../../plan/Plan';
 import { flareToward, holdAt, loadAlong, type Hold } from '../../plan/touch';
 import { measuredOf } from '../../domain/measured';
 
-/** The lesson in progress, as the plan looks at it. */
+/** The lesson in progress as a source of feet for the plan. */
 export const lessonScene: Scene = {
   setup: () => lesson.getState().trying?.setup ?? currentSetup(lesson.getState()),
   frame: () => lesson.getState().frame,
@@ -117,7 +117,7 @@ export function followPointer(surface: PlanSurface, load: boolean): () => void {
   element.addEventListener('pointermove', move, { signal });
   element.addEventListener('pointerup', up, { signal });
   element.addEventListener('pointercancel', up, { signal });
-  // What happens on the plan concerns nobody above it; each would look through the page for takers.
+  // Events stop here: the root listeners of React would search the whole tree for handlers at every move.
   for (const kind of UNHEARD) element.addEventListener(kind, (event) => event.stopPropagation(), { signal });
   return () => {
     if (grasp) endDrag();

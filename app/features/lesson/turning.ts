@@ -1,17 +1,43 @@
-import { useStore } from 'zustand';
+import { answerFor, bandsFor, ownFlareDifference } from '@pedastance/core/method';
+import { USUAL_GOAL, goalOf, type TurningBody, type Goal } from '@pedastance/core/turn';
 import { useMemo } from 'react';
-import { turningBody, USUAL_GOAL, goalOf, type TurningBody, type Goal } from '@pedastance/core/turn';
-import { useLessonContext } from './context';
+import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
+import { useLessonContext } from './context';
 
 /** What this student brings to a turn; null before the legs have been screened. */
-export function useTurningBody(): TurningBody | null {
-  const { screen } = useLessonContext();
-  return useMemo(() => screen && turningBody(screen), [screen]);
-}
+export const useTurningBody = (): TurningBody | null => useLessonContext().legs;
 
 /** How far the lead heel may come up in this lesson, mm. */
 export const useLeadHeelLift = (): number => useStore(lesson, (state) => state.draft?.leadHeelLift ?? 0);
+
+/** By how much the lesson's method itself has the trail foot further out with this club, degrees. */
+export function useOwnDifference(): number {
+  const { build, legs, method } = useLessonContext();
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
+  return useMemo(
+    () =>
+      club
+        ? ownFlareDifference(
+            bandsFor(method, { build: build.figures, legs }, { club, shot, clubLengthInches }),
+          )
+        : 0,
+    [build, legs, method, club, shot, clubLengthInches],
+  );
+}
+
+/** Where along the shoes the method's plumb line from the shoulders meets them, with this club; null where it has none. */
+export function usePlumbPlace(): number | null {
+  const { method } = useLessonContext();
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  return useMemo(() => {
+    const rule = club && answerFor(method, 'stanceWidth', club, shot).rule;
+    return rule && rule.kind === 'shoulders by club length' ? (rule.place ?? null) : null;
+  }, [method, club, shot]);
+}
 
 /** The turn this lesson works toward. */
 export function useGoal(): Goal {

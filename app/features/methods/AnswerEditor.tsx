@@ -1,4 +1,4 @@
-import type { Body as StudentBody } from '@pedastance/core/body';
+import type { Body as StudentBody } from '@pedastance/core/turn';
 import { BAG, clubById, type ClubId } from '@pedastance/core/club';
 import {
   FIGURE_QUESTIONS,
@@ -20,7 +20,7 @@ import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Quiet } from '../../ui/Words';
 import { join, split, withRule, withTolerance } from '../../domain/methodContents';
 import { NumberBox } from './NumberBox';
-import { clubsWords, RULE_FIELDS, RULE_NAMES, startingRule } from '../../domain/methodRules';
+import { clubsWords, PLUMB_PLACES, RULE_FIELDS, RULE_NAMES, startingRule } from '../../domain/methodRules';
 
 interface AnswerEditorProps {
   method: HouseMethod;
@@ -106,6 +106,20 @@ function MarkFigures({
     } as Rule);
   return (
     <>
+      {rule.kind === 'shoulders by club length' && (
+        <Choice
+          label="The plumb line meets the shoes"
+          options={[
+            { value: 'square', words: 'soles turned square' },
+            ...PLUMB_PLACES.map(({ value, words }) => ({ value: String(value), words })),
+          ]}
+          value={rule.place === undefined ? 'square' : String(rule.place)}
+          onChange={(place) => {
+            const { place: _before, ...square } = rule;
+            setRule(place === 'square' ? square : { ...square, place: Number(place) });
+          }}
+        />
+      )}
       {marks.map((mark, at) => (
         <View key={at} className="flex-row gap-2">
           <View className="flex-1">

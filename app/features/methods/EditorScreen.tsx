@@ -1,4 +1,4 @@
-import type { Body as StudentBody } from '@pedastance/core/body';
+import type { Body as StudentBody } from '@pedastance/core/turn';
 import { clubById } from '@pedastance/core/club';
 import {
   asPlayed,

@@ -25,7 +25,7 @@ import { PART_NAMES } from '../../domain/parts';
 import { saveMethodFile } from './fileExchange';
 import { clubsWords, ruleWords } from '../../domain/methodRules';
 import { saveMethod } from '../../state/writes/method';
-import { isPreset, useVersions } from '../../state/useVersions';
+import { isPreset, useAllVersions, useVersions } from '../../state/useVersions';
 import { Waiting } from '../../ui/Waiting';
 
 /** How far a band reaches to each side. */
@@ -122,6 +122,7 @@ export function MethodScreen() {
   const { method: id } = useLocalSearchParams<{ method: string }>();
   const versions = useVersions(id);
   const loaded = useRecords((state) => state.loaded);
+  useAllVersions(id);
   const length = usePreferences((state) => state.length);
   const [shown, setShown] = useState<number | null>(null);
   const newest = versions[0];

@@ -1,4 +1,5 @@
 import type { Person, Student } from '@pedastance/contract';
+import { personAfter } from '@pedastance/contract/earlier';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { QueuedWrite } from '../../state/queuedWrite';
@@ -8,7 +9,8 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Body, Quiet } from '../../ui/Words';
-import { dayAndTime } from '../../domain/students';
+import { factWords, shownFacts } from '../../domain/factWords';
+import { day, dayAndTime } from '../../domain/students';
 
 const madeAt = ({ writing }: QueuedWrite): string =>
   writing.route === 'lesson' ? writing.body.startedAt : writing.body.madeAt;
@@ -17,18 +19,28 @@ const PERSON_WORDS: Record<keyof Person, string> = {
   name: 'Name',
   hand: 'Plays',
   birthYear: 'Year of birth',
-  cautions: 'Cautions',
+  bornOn: 'Day of birth',
+  cautions: 'Note',
+  facts: 'Facts',
 };
 
-/** What a stale edit would put over what: the student as it is now, field by field. */
+/** What a stale edit would overwrite: both versions of the student, field by field. */
 function WhatChanged({ edit, current }: { edit: Person; current: Person }) {
+  const inWords = (person: Person, field: keyof Person): string =>
+    field === 'facts'
+      ? shownFacts(person.facts)
+          .map((fact) => factWords(fact, person.hand, day))
+          .join('; ')
+      : String(person[field] ?? '');
   const fields = (Object.keys(PERSON_WORDS) as (keyof Person)[]).filter(
-    (field) => edit[field] !== current[field],
+    (field) => inWords(edit, field) !== inWords(current, field),
   );
   return (
     <>
       {fields.map((field) => (
-        <Body key={field}>{`${PERSON_WORDS[field]}: now “${current[field]}”, yours “${edit[field]}”`}</Body>
+        <Body
+          key={field}
+        >{`${PERSON_WORDS[field]}: now “${inWords(current, field)}”, yours “${inWords(edit, field)}”`}</Body>
       ))}
     </>
   );
@@ -39,7 +51,10 @@ function RefusedWrite({ queued }: { queued: QueuedWrite }) {
   const { refusal, writing } = queued;
   if (!refusal) return null;
   const current = refusal.current as Student | undefined;
-  const stale = current && writing.route === 'student edit' ? { edit: writing.body, current } : null;
+  const stale =
+    current && writing.route === 'student edit'
+      ? { edit: personAfter(current, writing.body), current }
+      : null;
   const staleMethod = refusal.current !== undefined && writing.route === 'method';
   return (
     <Notice kind="trouble">
@@ -81,13 +96,14 @@ export function OutboxScreen() {
   const queue = useOutbox((state) => state.queue);
   const sending = useOutbox((state) => state.sending);
   const away = useRecords((state) => state.serverAway);
+  const awayReason = useRecords((state) => state.awayReason);
   return (
     <Page title="Not sent yet">
       {queue.length === 0 && <Body>Everything has been sent.</Body>}
       {queue.length > 0 && (
         <Body>
           {away
-            ? 'The server does not answer. All of this is kept on this device and goes out by itself, in this order, each once.'
+            ? `${awayReason ?? 'The server does not answer.'} All of this is kept on this device and goes out by itself, in this order, each once.`
             : 'Going out in this order, each once.'}
         </Body>
       )}

@@ -20,10 +20,12 @@ import { dayAndTime } from '../../domain/students';
 import { CorrectWords } from './CorrectWords';
 import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
 import { noticeWords } from '../../domain/notices';
+import { CheckNotice } from '../../cards/CheckNotice';
 import { Outgrown } from '../../cards/Outgrown';
 import type { LogRecord } from '../../domain/records';
 import { clubAndShot, tellAgreed } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
+import { useAllVersions } from '../../state/useVersions';
 import { useSpeech } from '../../state/useSpeech';
 import { Waiting } from '../../ui/Waiting';
 
@@ -87,6 +89,7 @@ function Provenance({ record, build }: { record: LogRecord; build: NewBuild | un
   const method = useRecords((state) =>
     state.methods.find((each) => each.id === reading.methodId && each.version === reading.methodVersion),
   );
+  useAllVersions(method ? undefined : reading.methodId);
   const received = reading.receivedAt === '' ? 'not sent yet' : `received ${dayAndTime(reading.receivedAt)}`;
   return (
     <View>
@@ -166,6 +169,7 @@ export function RecordScreen() {
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <Outgrown record={record} />
+          <CheckNotice check={reading.check} speech={speech} />
           <Agreed record={record} speech={speech} />
           <View>
             <Heading>What was found</Heading>

@@ -3,11 +3,10 @@ import type { LengthUnit } from '@pedastance/core/units';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { currentOwner, signOut, useAccount } from '../../state/account';
+import { signOut, useAccount } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { useOutbox } from '../../state/outbox';
 import { prefer, usePreferences, type Light } from '../../state/preferences';
-import { forgetCopies } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Notice } from '../../ui/Notice';
@@ -42,9 +41,7 @@ function SignOut() {
   const keeps = unsent + drafts > 0;
 
   const leave = async () => {
-    const owner = currentOwner();
     await signOut();
-    if (owner && !keeps) await forgetCopies(owner);
     router.replace('/sign-in');
   };
 
@@ -60,7 +57,7 @@ function SignOut() {
             .join(', ')}
         </Body>
         <Body>
-          {`They stay on this device, for ${identity?.instructorName} alone, and go on when ${identity?.instructorName} signs in here again. Clearing the browser’s data before then would lose them.`}
+          {`They stay on this device, sealed so that only ${identity?.instructorName} can open them, and go on when ${identity?.instructorName} signs in here again. Clearing the browser’s data before then would lose them.`}
         </Body>
         <View className="flex-row flex-wrap gap-3 pt-2">
           <Button words="Stay signed in" onPress={() => setWarned(false)} />

@@ -3,6 +3,7 @@ import { Suspense, useEffect } from 'react';
 import { View } from 'react-native';
 import { useAccount } from '../../state/account';
 import { usePreferences } from '../../state/preferences';
+import { ErrorBoundary } from './ErrorBoundary';
 import { Shortcuts } from './Shortcuts';
 import { StatusStrip } from './StatusStrip';
 import { startApp } from './start';
@@ -36,9 +37,11 @@ export function Shell() {
   return (
     <View className="h-full flex-1 bg-paper">
       {!signingIn && <StatusStrip />}
-      <Suspense fallback={<Waiting />}>
-        <Slot />
-      </Suspense>
+      <ErrorBoundary>
+        <Suspense fallback={<Waiting />}>
+          <Slot />
+        </Suspense>
+      </ErrorBoundary>
       <Shortcuts />
     </View>
   );

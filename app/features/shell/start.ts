@@ -1,15 +1,19 @@
 import { ownerOf } from '@pedastance/contract/owner';
-import { startAccount, useAccount } from '../../state/account';
+import { currentOwner, followOtherTab, startAccount, useAccount } from '../../state/account';
 import { closeDrafts, openDrafts } from '../../state/drafts';
 import { closeMethodDrafts, openMethodDrafts } from '../../state/methodDrafts';
-import { closeOutbox, openOutbox, sendQueue, retryNow } from '../../state/outbox';
+import { ChangedElsewhere, closeOutbox, NotKept, openOutbox, sendQueue, retryNow } from '../../state/outbox';
 import { startPreferences } from '../../state/preferences';
 import { closeRecords, openRecords, refreshStudents, useRecords } from '../../state/records';
+import { openSealed } from '../../state/sealing';
+import { hearTabs } from '../../state/tabs';
+import { showDraftOfOtherTab } from '../../state/lesson';
 
 async function openFor(owner: string): Promise<void> {
+  await openSealed(owner);
   await Promise.all([openRecords(owner), openOutbox(owner), openDrafts(owner), openMethodDrafts(owner)]);
-  await refreshStudents(owner);
-  await sendQueue();
+  // Sending does not wait for the lists: over a slow line they take long, and either may fail alone.
+  await Promise.all([sendQueue(), refreshStudents(owner)]);
 }
 
 function closeAll(): void {
@@ -59,6 +63,21 @@ function registerServiceWorker(): void {
   navigator.serviceWorker.register('/service-worker.js').catch(() => undefined);
 }
 
+/** Shows what another tab of this browser did. */
+function followTabs(): void {
+  hearTabs((message) => {
+    if (message.kind === 'account') return void followOtherTab();
+    if (message.owner !== currentOwner()) return;
+    if (message.kind === 'records') void openRecords(message.owner).then(() => openOutbox(message.owner));
+    if (message.kind === 'draft') void showDraftOfOtherTab(message.owner, message.id);
+  });
+}
+
+/** What was not kept has been told in the strip; nothing has changed, so there is nothing else to do. */
+const quietWhenTold = (event: PromiseRejectionEvent): void => {
+  if (event.reason instanceof NotKept || event.reason instanceof ChangedElsewhere) event.preventDefault();
+};
+
 let started = false;
 
 /** Runs once, when the app opens. */
@@ -66,11 +85,13 @@ export function startApp(): void {
   if (started) return;
   started = true;
   followAccount();
+  followTabs();
   pollWhileAway();
   registerServiceWorker();
   void startPreferences();
   void startAccount();
   addEventListener('online', retryNow);
+  addEventListener('unhandledrejection', quietWhenTold);
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'visible') retryNow();
   });

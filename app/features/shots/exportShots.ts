@@ -1,10 +1,11 @@
 import type { Student, LogEntry } from '@pedastance/contract';
-import { addressesIn, standingShots } from '../../domain/trials';
+import { standingShots } from '@pedastance/contract/trialLog';
+import { addressesIn } from '../../domain/trials';
 import { clubAndShot } from '../../domain/sentences';
 import { shotRows, OUR_HEADERS } from '@pedastance/core/formats';
 import { saveFile, fileName } from '../../ui/files';
 
-/** All shots of a student as a file, each with when, with what and from which setup it was hit. */
+/** All shots of a student as a file, each with its time, club and setup. */
 export async function exportShots(student: Student, entries: readonly LogEntry[]): Promise<void> {
   const { default: Papa } = await import('papaparse');
   const own = entries.filter((entry) => entry.studentId === student.id);

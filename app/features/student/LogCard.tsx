@@ -1,3 +1,4 @@
+import type { Intake } from '@pedastance/core/body';
 import type { Speech } from '@pedastance/core/phrases';
 import { differences } from '@pedastance/core/setup';
 import { lengthWithUnit } from '@pedastance/core/units';
@@ -5,6 +6,7 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { day } from '../../domain/students';
+import { intakeWords } from '../../domain/intake';
 import { Outgrown } from '../../cards/Outgrown';
 import { landed, type LogRecord } from '../../domain/records';
 import {
@@ -54,14 +56,26 @@ function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
 }
 
 /** One record of the log: what was found, what was changed, from what to what. Opens on the plan. */
-export function LogCard({ record, speech }: { record: LogRecord; speech: Speech }) {
+export function LogCard({
+  record,
+  intake,
+  speech,
+}: {
+  record: LogRecord;
+  /** What the student came for in that lesson; null where nobody noted it. */
+  intake: Intake | null;
+  speech: Speech;
+}) {
   const { address, reading } = record;
+  const seen = address.setup.posture?.tellTales ?? [];
   return (
     <View testID="log-card" className="gap-2 border-b border-grid py-4">
       <View className="flex-row items-baseline justify-between gap-2">
         <Heading>{clubAndShot(address.club, address.shot)}</Heading>
         <Quiet>{landed(record) ? day(reading.madeAt) : `${day(reading.madeAt)} · ◐ not sent yet`}</Quiet>
       </View>
+      {intake && <Body>{intakeWords(intake)}</Body>}
+      {seen.length > 0 && <Quiet tone="ink">{`Seen in the swing: ${seen.join('; ')}.`}</Quiet>}
       <Found record={record} speech={speech} />
       <Changed record={record} speech={speech} />
       <Outgrown record={record} />

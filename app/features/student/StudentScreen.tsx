@@ -13,9 +13,11 @@ import { useSpeech } from '../../state/useSpeech';
 import { useWide } from '../../ui/layout';
 import { useRecords } from '../../state/records';
 import { trialsOf, type Trial } from '../../domain/trials';
+import { intakesOf } from '../../domain/intake';
 import type { LogRecord } from '../../domain/records';
 import { Waiting } from '../../ui/Waiting';
 import { BackTo } from '../../ui/Page';
+import { KnownCard } from './KnownCard';
 import { TurnCard } from './TurnCard';
 import { LogCard } from './LogCard';
 import { TrialCard } from './TrialCard';
@@ -45,7 +47,10 @@ export function StudentScreen() {
     return [...records, ...trials].sort((a, b) => when(b).localeCompare(when(a)));
   }, [records, entries, id]);
 
-  if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  const intakes = useMemo(() => intakesOf(Object.values(entries), id), [entries, id]);
+
+  if (!student || !loaded)
+    return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
   return (
     <ScrollView
       className="flex-1 bg-paper"
@@ -68,6 +73,7 @@ export function StudentScreen() {
         </View>
         <Cautions student={student} />
         <LessonButtons student={student} />
+        <KnownCard student={student} />
         <TurnCard student={student} records={records} speech={speech} />
         <View>
           <Heading>Log</Heading>
@@ -79,7 +85,12 @@ export function StudentScreen() {
           )}
           {logged.map((each) =>
             'reading' in each ? (
-              <LogCard key={each.reading.id} record={each} speech={speech} />
+              <LogCard
+                key={each.reading.id}
+                record={each}
+                intake={intakes.get(each.reading.lessonId) ?? null}
+                speech={speech}
+              />
             ) : (
               <TrialCard key={each.entry.id} trial={each} />
             ),

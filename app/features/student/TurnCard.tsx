@@ -1,12 +1,14 @@
 import type { Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core/phrases';
-import { turningBody, goalOf } from '@pedastance/core/turn';
+import { bandsFor, ownFlareDifference, withEveryQuestion } from '@pedastance/core/method';
+import { turningBody, goalOf, type TurningBody } from '@pedastance/core/turn';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { newestScreen, useRecords } from '../../state/records';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useBudgets } from '../../cards/turning';
 import { WhereItStops } from '../../cards/WhereItStops';
+import { cautionsToday } from '../../domain/facts';
 import { day } from '../../domain/students';
 import { lastShoulderGoal, type LogRecord } from '../../domain/records';
 import { clubAndShot } from '../../domain/sentences';
@@ -18,6 +20,20 @@ interface TurnCardProps {
   speech: Speech;
 }
 
+/** By how much the method a record was read with has the trail foot further out; 0 while it is not on this device. */
+function useOwnDifferenceIn(record: LogRecord | null, student: Student, legs: TurningBody | null): number {
+  const methods = useRecords((state) => state.methods);
+  return useMemo(() => {
+    const method = methods.find(
+      ({ id, version }) => id === record?.reading.methodId && version === record.reading.methodVersion,
+    );
+    if (!record || !method || !student.build) return 0;
+    const { club, shot, clubLengthInches } = record.address;
+    const body = { build: student.build.figures, legs };
+    return ownFlareDifference(bandsFor(withEveryQuestion(method), body, { club, shot, clubLengthInches }));
+  }, [methods, record, student.build, legs]);
+}
+
 /** What stops this student's turn on the feet last recorded, and what would free it. */
 export function TurnCard({ student, records, speech }: TurnCardProps) {
   const screen = useRecords((state) => newestScreen(state.screens, student.id));
@@ -27,7 +43,14 @@ export function TurnCard({ student, records, speech }: TurnCardProps) {
   const body = useMemo(() => screen && turningBody(screen), [screen]);
   const goal = useMemo(() => goalOf(shoulders), [shoulders]);
   const feet = newest && (newest.agreed ?? newest.address);
-  const turning = useBudgets(body, feet && feet.setup, newest?.change?.leadHeelLift ?? 0, goal);
+  const ownDifference = useOwnDifferenceIn(newest, student, body);
+  const turning = useBudgets(
+    body,
+    feet && feet.setup,
+    newest?.change?.leadHeelLift ?? 0,
+    goal,
+    ownDifference,
+  );
   return (
     <View className="gap-1" testID="turn-card">
       <Heading>The turn</Heading>
@@ -37,7 +60,7 @@ export function TurnCard({ student, records, speech }: TurnCardProps) {
       )}
       {turning && feet && (
         <>
-          <WhereItStops turning={turning} speech={speech} />
+          <WhereItStops turning={turning} cautions={cautionsToday(student, new Date())} speech={speech} />
           <Quiet>{`On the feet ${newest.agreed ? 'agreed' : 'recorded'} with the ${clubAndShot(feet.club, feet.shot)} on ${day(newest.reading.madeAt)}.`}</Quiet>
         </>
       )}

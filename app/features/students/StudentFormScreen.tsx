@@ -1,11 +1,12 @@
 import type { Student } from '@pedastance/contract';
 import { SHOE_SIZE_SYSTEMS, type EstimateAs } from '@pedastance/core/body';
 import { router, useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Controller, useForm, type Control, type FieldErrors } from 'react-hook-form';
 import { ScrollView, View } from 'react-native';
 import { usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
+import { useOpenStudent } from '../../state/useStudentLog';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -20,9 +21,10 @@ import {
   type FieldName,
   type StudentFields,
 } from '../../domain/studentForm';
-import { buildFigure } from '../../domain/students';
+import { buildFigure, dayOf } from '../../domain/students';
 import { addStudent, saveStudent } from '../../state/writes/student';
 import { Waiting } from '../../ui/Waiting';
+import { FactsField } from './FactsField';
 
 interface BoxProps {
   control: Control<StudentFields>;
@@ -44,7 +46,7 @@ function Box({ control, errors, name, numeric, autoComplete = 'off', ...field }:
       render={({ field: { onChange, onBlur, value } }) => (
         <Field
           {...field}
-          value={value}
+          value={value as string}
           onChangeText={onChange}
           onBlur={onBlur}
           autoComplete={autoComplete}
@@ -96,23 +98,32 @@ const SHOES = [...SHOE_SIZE_SYSTEMS, 'sole length' as const].map((value) => ({
   words: value === 'sole length' ? 'Sole by tape' : value,
 }));
 
-function StudentForm({ student }: { student: Student | null }) {
+function StudentForm({ student: newest }: { student: Student | null }) {
   const length = usePreferences((state) => state.length);
+  // What is typed is an edit of the student it was begun from: a newer one that arrives while a coach
+  // types is told as changed by somebody else, and never passes for what this coach has seen.
+  const [student, setStudent] = useState(newest);
   const [trouble, setTrouble] = useState('');
-  const year = new Date().getFullYear();
+  const today = dayOf(new Date());
   const form = useForm<StudentFields>({
     defaultValues: student ? fieldsOf(student, length) : EMPTY_FIELDS,
     resolver: (fields) => {
-      const made = studentFrom(fields, length, year);
+      const made = studentFrom(fields, length, today);
       if (!('faults' in made)) return { values: fields, errors: {} };
       const errors = Object.entries(made.faults).map(([name, message]) => [name, { type: 'fault', message }]);
       return { values: {}, errors: Object.fromEntries(errors) };
     },
   });
   const { control } = form;
-  const { errors } = form.formState;
+  const { errors, isDirty } = form.formState;
+  const { reset } = form;
+  useEffect(() => {
+    if (!newest || newest === student || isDirty) return;
+    setStudent(newest);
+    reset(fieldsOf(newest, length));
+  }, [newest, student, isDirty, reset, length]);
   const fields = form.watch();
-  const estimates = estimatesFor(fields, length, year);
+  const estimates = estimatesFor(fields, length, today);
   const unit = length === 'cm' ? 'cm' : 'in';
   const box = { control, errors };
 
@@ -122,7 +133,7 @@ function StudentForm({ student }: { student: Student | null }) {
       : 'empty: estimated from the height';
 
   const save = async (values: StudentFields, andStart: boolean) => {
-    const made = studentFrom(values, length, year);
+    const made = studentFrom(values, length, today);
     if ('faults' in made) return;
     try {
       const id = student ? student.id : await addStudent(made.person, made.build);
@@ -153,7 +164,25 @@ function StudentForm({ student }: { student: Student | null }) {
             <Box {...box} name="height" label="Height" unit={unit} numeric />
           </View>
         </View>
-        <Box {...box} name="cautions" label="Cautions: pain, surgery, what to leave alone" multiline />
+        <Box
+          {...box}
+          name="bornOn"
+          label="Day of birth, where it is known"
+          help="2008-11-27. Without it, who may still be 17 counts as a minor."
+        />
+        <Box {...box} name="cautions" label="Note: pain, surgery, what to leave alone" multiline />
+        <Controller
+          control={control}
+          name="facts"
+          render={({ field }) => (
+            <FactsField
+              hand={fields.hand || 'right'}
+              note={fields.cautions}
+              facts={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
 
         <Heading className="pt-2">Build</Heading>
         <Quiet>
@@ -241,7 +270,7 @@ export const NewStudentScreen = () => <StudentForm student={null} />;
 export function EditStudentScreen() {
   const { student: id } = useLocalSearchParams<{ student: string }>();
   const student = useRecords((state) => state.students[id]);
-  const loaded = useRecords((state) => state.loaded);
+  const loaded = useOpenStudent(id);
   if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
   return <StudentForm key={student.id} student={student} />;
 }

@@ -1,36 +1,80 @@
 import type { Student } from '@pedastance/contract';
+import { folded, searchText } from '@pedastance/contract/search';
 import { Link, router, usePathname } from 'expo-router';
 import PlusIcon from 'lucide-react-native/icons/plus';
 import BookIcon from 'lucide-react-native/icons/book-open';
 import SettingsIcon from 'lucide-react-native/icons/settings';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
-import { useAccount } from '../../state/account';
+import { currentOwner, useAccount } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
-import { useRecords } from '../../state/records';
+import { searchStudents, useRecords } from '../../state/records';
 import { Button, IconButton } from '../../ui/Button';
 import { INK, ON_LAGOON } from '../../ui/colours';
 import { Body, Quiet, Title } from '../../ui/Words';
 import { day, inShort } from '../../domain/students';
 
 /** More rows than this are not drawn at once: a few letters of the name find anybody. */
-const MOST_SHOWN = 60;
+const MOST_SHOWN = 40;
 
-/** Letters without their marks, so that "odile" finds "Ödilé". */
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+/** Rows drawn at first, and more of them at a time after that, so that no device stands still over a long list. */
+const FIRST_SHOWN = 12;
+const MORE_AT_ONCE = 7;
+const MORE_AFTER_MS = 60;
+
+/** How many rows to draw now: a screenful first, and the rest little by little. */
+function useRowsShown(found: number): number {
+  const [rows, setRows] = useState(FIRST_SHOWN);
+  const wanted = Math.min(found, MOST_SHOWN);
+  useEffect(() => {
+    if (rows >= wanted) return;
+    const timer = setTimeout(() => setRows(rows + MORE_AT_ONCE), MORE_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [rows, wanted]);
+  return Math.min(rows, wanted);
+}
+
+const byName = new Intl.Collator().compare;
+
+/** A student's text to search in, folded once for each state of the student. */
+const texts = new WeakMap<Student, string>();
+function textOf(student: Student): string {
+  const known = texts.get(student) ?? folded(searchText(student));
+  texts.set(student, known);
+  return known;
+}
 
 /** The students whose name, hand or caution has every word that was typed. */
 export function matching(students: readonly Student[], typed: string): Student[] {
-  const words = plain(typed).split(/\s+/).filter(Boolean);
+  const words = folded(typed).split(/\s+/).filter(Boolean);
   return students
-    .filter((student) => {
-      const text = plain(`${student.name} ${student.hand}-handed ${student.cautions}`);
-      return words.every((word) => text.includes(word));
-    })
-    .sort((a, b) => a.name.localeCompare(b.name));
+    .filter((student) => words.every((word) => textOf(student).includes(word)))
+    .sort((a, b) => byName(a.name, b.name));
 }
 
-function Row({ student, chosen, inLesson }: { student: Student; chosen: boolean; inLesson: boolean }) {
+/** One letter finds too many to be worth asking for. */
+const SEARCH_FROM_LETTERS = 2;
+/** Between the last letter typed and the question to the server. */
+const SEARCH_AFTER_MS = 250;
+
+/** Looks on the server for what is typed, where not all students are on this device. */
+function useSearch(typed: string): void {
+  const complete = useRecords((state) => state.complete);
+  useEffect(() => {
+    const owner = currentOwner();
+    if (complete || !owner || typed.trim().length < SEARCH_FROM_LETTERS) return;
+    const timer = setTimeout(() => void searchStudents(owner, typed), SEARCH_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [typed, complete]);
+}
+
+interface RowProps {
+  student: Student;
+  chosen: boolean;
+  inLesson: boolean;
+}
+
+const Row = memo(function Row({ student, chosen, inLesson }: RowProps) {
   return (
     <Link
       href={`/students/${student.id}`}
@@ -47,7 +91,7 @@ function Row({ student, chosen, inLesson }: { student: Student; chosen: boolean;
       </View>
     </Link>
   );
-}
+});
 
 function Empty({
   typed,
@@ -88,7 +132,13 @@ export function StudentList() {
   const [typed, setTyped] = useState('');
   const search = useRef<TextInput>(null);
   const path = usePathname();
-  const found = useMemo(() => matching(Object.values(students), typed), [students, typed]);
+  const complete = useRecords((state) => state.complete);
+  // What is typed shows at once; the list follows it.
+  const looked = useDeferredValue(typed);
+  const all = useMemo(() => Object.values(students), [students]);
+  const found = useMemo(() => matching(all, looked), [all, looked]);
+  useSearch(typed);
+  const rows = useRowsShown(found.length);
   const inLesson = useMemo(() => new Set(Object.values(drafts).map((draft) => draft.studentId)), [drafts]);
 
   useEffect(() => {
@@ -139,7 +189,7 @@ export function StudentList() {
         {found.length === 0 && (
           <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} away={away} />
         )}
-        {found.slice(0, MOST_SHOWN).map((student) => (
+        {found.slice(0, rows).map((student) => (
           <Row
             key={student.id}
             student={student}
@@ -149,6 +199,13 @@ export function StudentList() {
         ))}
         {found.length > MOST_SHOWN && (
           <Quiet className="p-4">{`${found.length - MOST_SHOWN} more; type a few letters of the name.`}</Quiet>
+        )}
+        {!complete && (
+          <Quiet className="p-4">
+            {away
+              ? 'The students you taught last are on this device; the others come with the connection.'
+              : 'The students you taught last are on this device; type a few letters to find any other.'}
+          </Quiet>
         )}
       </ScrollView>
       <View className="border-t border-grid p-3">

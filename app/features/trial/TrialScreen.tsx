@@ -1,5 +1,6 @@
+import type { LookEntry } from '@pedastance/contract';
 import { OUTCOME_WORDS, type Speech } from '@pedastance/core/phrases';
-import type { DECISIONS, Look } from '@pedastance/core/trial';
+import type { DECISIONS, FactorialVerdict, Look, LookResult } from '@pedastance/core/trial';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -14,6 +15,7 @@ import { useComputation } from '../../workers/useComputation';
 import { clubAndShot, tellChange } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { dayAndTime } from '../../domain/students';
+import { CheckNotice } from '../../cards/CheckNotice';
 import { FactorialResult } from '../../cards/FactorialResult';
 import { hitsOf, planOf, trialsOf, type Trial } from '../../domain/trials';
 import { TrialResult } from '../../cards/TrialResult';
@@ -26,6 +28,10 @@ const DECISION_WORDS: Record<(typeof DECISIONS)[number], string> = {
   drop: 'dropped',
 };
 
+/** What was decided at a look; what was not shown is not dropped for cause. */
+const decidedWords = ({ verdict, decision }: LookEntry): string =>
+  verdict === 'not shown' && decision === 'drop' ? 'the old setup stayed' : DECISION_WORDS[decision];
+
 function Looks({ trial }: { trial: Trial }) {
   return (
     <View className="gap-1">
@@ -33,7 +39,7 @@ function Looks({ trial }: { trial: Trial }) {
       {trial.looks.length === 0 && <Body>None taken yet.</Body>}
       {trial.looks.map((look) => (
         <View key={look.id}>
-          <Body>{`Look ${look.look}, ${dayAndTime(look.madeAt)}: the shots said ${look.verdict}; ${DECISION_WORDS[look.decision]}.`}</Body>
+          <Body>{`Look ${look.look}, ${dayAndTime(look.madeAt)}: the shots said ${look.verdict}; ${decidedWords(look)}.`}</Body>
           {look.note !== '' && <Body>{`Decided otherwise, because: ${look.note}`}</Body>}
           {look.painUp && <Body>▲ It hurt more than before.</Body>}
         </View>
@@ -68,7 +74,15 @@ function BothSetups({ trial, hand, shoulders }: { trial: Trial; hand: 'right' | 
   );
 }
 
-/** What the shots said at the last look that was taken, worked out again from the shots. */
+/** A look as it was recorded, on top of what the shots say now: the evidence is the record's, not today's. */
+const asRecorded = (now: LookResult, { verdict, because, evidence }: LookEntry): LookResult => ({
+  ...now,
+  verdict,
+  because,
+  primary: evidence && now.primary ? { ...now.primary, ...evidence } : now.primary,
+});
+
+/** What the shots said at the last look that was taken: as it was recorded, and what else the shots show. */
 function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
   const { apart, primary } = trial.entry;
   const last = trial.looks[trial.looks.length - 1];
@@ -90,10 +104,31 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
       <Body>{`No look yet. ${OUTCOME_WORDS[primary].name} decides; ${hitsOf(trial).length} shots so far.`}</Body>
     );
   }
-  if (factorialAnswer) return <FactorialResult trial={trial} verdict={factorialAnswer} speech={speech} />;
+  if (factorialAnswer) {
+    const { verdict, effects } = last!;
+    const recorded = {
+      ...factorialAnswer,
+      verdict: verdict as FactorialVerdict['verdict'],
+      effects: effects ?? [],
+    };
+    return (
+      <>
+        <CheckNotice check={last!.check} speech={speech} />
+        <FactorialResult trial={trial} verdict={recorded} speech={speech} />
+      </>
+    );
+  }
   if (!answer) return <Body>Reckoning …</Body>;
   return (
-    <TrialResult trial={trial} verdict={answer.verdict} comparisons={answer.comparisons} speech={speech} />
+    <>
+      <CheckNotice check={last!.check} speech={speech} />
+      <TrialResult
+        trial={trial}
+        verdict={asRecorded(answer.verdict, last!)}
+        comparisons={answer.comparisons}
+        speech={speech}
+      />
+    </>
   );
 }
 

@@ -1,6 +1,7 @@
 import type {
   AddressEntry,
   ChangeEntry,
+  IntakeEntry,
   NewBuild,
   NewScreen,
   ReadingEntry,
@@ -10,7 +11,9 @@ import { clubById } from '@pedastance/core/club';
 import type { HouseMethod } from '@pedastance/core/method';
 import type { Reading } from '@pedastance/core/reading';
 import { v7 as newId } from 'uuid';
-import { changeDraft, keepNow } from '../lesson';
+import { changeDraftWith } from '../lesson';
+import { agesOn, anythingAsked, type Intake } from '@pedastance/core/body/person';
+import { dayOf } from '../../domain/students';
 import { untouchedClub, type LessonDraft, hasChange } from '../../domain/lessonDraft';
 import { post, type Post } from '../outbox';
 
@@ -24,7 +27,7 @@ interface ToRecord {
 }
 
 /** The entries of a record: the address, what was read in it, and the change where there is one. */
-function entriesOf({ draft, build, screen, method, reading }: ToRecord) {
+function entriesOf({ draft, student, build, screen, method, reading }: ToRecord) {
   const entry = () => ({ id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null });
   const club = { club: draft.club!, clubLengthInches: draft.clubLengthInches, shot: draft.shot };
   const today: AddressEntry = {
@@ -42,6 +45,11 @@ function entriesOf({ draft, build, screen, method, reading }: ToRecord) {
     screenId: screen?.id ?? null,
     methodId: method.id,
     methodVersion: method.version,
+    facts: {
+      cautions: student.cautions,
+      age: agesOn(student, dayOf(new Date())).least,
+      rests: { hand: student.hand, facts: student.facts, shoulderGoal: draft.shoulderGoal },
+    },
     ...reading,
   };
   if (!hasChange(draft)) return { read, change: null, entries: [today, read] };
@@ -88,24 +96,49 @@ export const beginning = (draft: LessonDraft, student: Student): Post[] =>
         },
       ];
 
+const sameIntake = (a: Intake, b: Intake): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** An intake as it is kept: trimmed, and sore only where that is what the student came for. */
+const trimmed = ({ cameFor, sore, words, sport }: Intake): Intake => ({
+  cameFor,
+  sore: cameFor.includes('sore') ? sore.trim() : '',
+  words: words.trim(),
+  sport: sport.trim(),
+});
+
+/** What the student came for, where it was noted and not recorded so already. */
+function intakeOf({ id: lessonId, intake: noted, intakeRecorded }: LessonDraft): IntakeEntry | null {
+  const intake = trimmed(noted);
+  if (!anythingAsked(intake) || (intakeRecorded && sameIntake(intake, intakeRecorded.intake))) return null;
+  const common = { id: newId(), lessonId, madeAt: new Date().toISOString() };
+  return { ...common, replaces: intakeRecorded?.id ?? null, kind: 'intake', ...intake };
+}
+
 /**
- * Records a lesson's look at one club: all its entries go into the outbox together, and only then
- * does the draft begin anew for the next club.
+ * Records a lesson's look at one club: all its entries go into the outbox, and the draft begins anew for the
+ * next club, in one transaction of the device.
  */
 export async function recordLesson(toRecord: ToRecord): Promise<void> {
   const { draft, student } = toRecord;
   const { read, change, entries } = entriesOf(toRecord);
   const club = clubById(draft.club!).name;
-  const posts = entries.map((body): Post => ({
+  const asked = intakeOf(draft);
+  const write = (label: string, body: IntakeEntry | (typeof entries)[number]): Post => ({
     subjectId: student.id,
-    label: `${LABELS[body.kind]} of ${student.name}, ${club}`,
+    label: `${label} of ${student.name}`,
     writing: { route: 'entry', body },
-  }));
-  await post([...beginning(draft, student), ...posts]);
+  });
+  const posts = [
+    ...(asked ? [write('What was asked', asked)] : []),
+    ...entries.map((body) => write(`${LABELS[body.kind]}, ${club},`, body)),
+  ];
   const recorded = [
     ...draft.recorded,
     { readingId: read.id, changeId: change?.id ?? null, club: draft.club! },
   ];
-  changeDraft({ ...untouchedClub, recorded, begun: true, step: 'keep' });
-  await keepNow();
+  const intakeRecorded = asked ? { id: asked.id, intake: trimmed(draft.intake) } : draft.intakeRecorded;
+  await changeDraftWith(
+    { ...untouchedClub, recorded, intakeRecorded, begun: true, step: 'keep' },
+    (changed) => post([...beginning(draft, student), ...posts], changed),
+  );
 }

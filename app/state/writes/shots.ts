@@ -3,7 +3,7 @@ import type { AddressEntry, ShotsEntry, Student } from '@pedastance/contract';
 import type { Shot } from '@pedastance/core/trial';
 import { post } from '../outbox';
 
-/** Shots one write may bring, and how many letters they may come to: what the server takes, with some room. */
+/** Shots one write may bring, and how many characters: the server's limits, with a margin. */
 const AT_ONCE = { shots: 500, letters: 56_000 };
 
 /** Shots in as few writes as the server takes. */

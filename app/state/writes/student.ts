@@ -27,12 +27,32 @@ export async function addStudent(person: Person, build: Build): Promise<string> 
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+/** Keeps a student's facts as they are now: an edit of this version, and nothing else of it. */
+export async function keepFacts(student: Student, facts: Person['facts']): Promise<void> {
+  const { name, hand, birthYear, bornOn, cautions } = student;
+  const common = { id: newId(), madeAt: new Date().toISOString() };
+  const body = {
+    ...common,
+    studentId: student.id,
+    version: student.version,
+    name,
+    hand,
+    birthYear,
+    bornOn,
+    cautions,
+    facts,
+  };
+  await post([
+    { subjectId: student.id, label: `Facts of ${name}`, writing: { route: 'student edit', body } },
+  ]);
+}
+
 /** Saves what differs: the person as an edit of this version, the build as a new dated record. */
 export async function saveStudent(student: Student, person: Person, build: Build): Promise<void> {
   const madeAt = new Date().toISOString();
-  const { name, hand, birthYear, cautions } = student;
+  const { name, hand, birthYear, bornOn, cautions, facts } = student;
   const posts: Post[] = [];
-  if (!same(person, { name, hand, birthYear, cautions })) {
+  if (!same(person, { name, hand, birthYear, bornOn, cautions, facts })) {
     const body = { id: newId(), madeAt, studentId: student.id, version: student.version, ...person };
     posts.push({
       subjectId: student.id,

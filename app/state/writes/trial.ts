@@ -1,15 +1,10 @@
 import type { AddressEntry, LookEntry, ShotsEntry, Student, TrialEntry } from '@pedastance/contract';
+import { evidenceOf } from '@pedastance/contract/trialLog';
+import { MODEL_VERSION } from '@pedastance/core/reading';
 import { withDifferences, type Setup, type Difference } from '@pedastance/core/setup';
-import {
-  decisionOf,
-  made,
-  type FactorialVerdict,
-  type Comparison,
-  type Shot,
-  type LookResult,
-} from '@pedastance/core/trial';
+import { decisionOf, made, type FactorialVerdict, type Shot, type LookResult } from '@pedastance/core/trial';
 import { v7 as newId } from 'uuid';
-import { changeDraft, keepNow, lesson } from '../lesson';
+import { changeDraftWith, lesson } from '../lesson';
 import { post } from '../outbox';
 import { beginning } from './record';
 import { hitsOf, sittingNow, wayOf, type NextShot, type Trial } from '../../domain/trials';
@@ -76,13 +71,12 @@ export async function declareTrial(
     label: `${label} of ${student.name}`,
     writing: { route: 'entry' as const, body },
   });
-  await post([
+  const posts = [
     ...beginning(draft, student),
     ...addresses.map((address) => write('Address', address)),
     write('Trial', trial),
-  ]);
-  changeDraft({ begun: true });
-  await keepNow();
+  ];
+  await changeDraftWith({ begun: true }, (changed) => post(posts, changed));
 }
 
 const writeShots = (student: Student, body: ShotsEntry) =>
@@ -137,12 +131,6 @@ export async function takeBack(student: Student, trial: Trial): Promise<void> {
   });
 }
 
-function evidenceOf(primary: Comparison | null): LookEntry['evidence'] {
-  if (!primary) return null;
-  const { difference, shift, interval, p, exact, arrangements, chance, count, mean } = primary;
-  return { difference, shift, interval, p, exact, arrangements, chance, count, mean };
-}
-
 /** Keeps what a look said, what it rested on, and what the coach decided. */
 export async function decide(
   student: Student,
@@ -157,6 +145,8 @@ export async function decide(
     ...entry(trial.entry.lessonId),
     kind: 'look',
     trialId: trial.entry.id,
+    shotIds: [...new Set(hitsOf(trial).map(({ id }) => id))],
+    modelVersion: MODEL_VERSION,
     look: verdict.look,
     painUp,
     verdict: verdict.verdict,

@@ -1,12 +1,12 @@
 import {
   estimateBuild,
+  LEG_TEST_UNCERTAINTY,
   MEASURED_UNCERTAINTY,
-  type Body,
   type Build,
   type BuildFigureName,
   type EstimateAs,
-  type LegTest,
 } from '../../body';
+import { testedBody, type Body, type TurningBody } from '../../turn';
 
 /** A body that a method is tried on. */
 export interface TriedBody {
@@ -22,7 +22,7 @@ export interface TriedBody {
  * @param legs tested legs; null where untested
  * @returns mm
  */
-export function usualBody(heightCm: number, estimateAs: EstimateAs, legs: LegTest | null = null): Body {
+export function usualBody(heightCm: number, estimateAs: EstimateAs, legs: TurningBody | null = null): Body {
   const height = heightCm * 10;
   const usual = estimateBuild({ height, estimateAs, junior: false });
   const taped = (name: BuildFigureName, value: number): [BuildFigureName, Build[BuildFigureName]] => [
@@ -39,11 +39,24 @@ export function usualBody(heightCm: number, estimateAs: EstimateAs, legs: LegTes
   return { build, legs };
 }
 
-const both = (value: number) => ({ lead: value, trail: value });
+const both = <Value>(value: Value) => ({ lead: value, trail: value });
+
+/**
+ * Legs that turn alike on both sides, with the trunk not tested.
+ * @param turnIn degrees
+ * @param turnOut degrees
+ * @param naturalToeOut degrees
+ * @returns the legs as they were tested
+ */
+export function evenLegs(turnIn: number, turnOut: number, naturalToeOut: number): TurningBody {
+  const tested = (value: number) => both({ value, uncertainty: LEG_TEST_UNCERTAINTY });
+  const legs = { turnIn: tested(turnIn), turnOut: tested(turnOut), trunk: { back: null, through: null } };
+  return testedBody(legs, both(naturalToeOut));
+}
 
 /** Legs that hardly turn in and feet that point well out, and legs that turn in far (starting values). */
-export const STIFF_LEGS: LegTest = { naturalToeOut: both(25), turnIn: both(5), turnOut: both(25) };
-export const MOBILE_LEGS: LegTest = { naturalToeOut: both(5), turnIn: both(45), turnOut: both(50) };
+export const STIFF_LEGS = evenLegs(5, 25, 25);
+export const MOBILE_LEGS = evenLegs(45, 50, 5);
 
 const SHORTEST_CM = 140;
 const TALLEST_CM = 205;

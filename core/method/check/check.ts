@@ -6,15 +6,18 @@ import {
   FIGURE_QUESTION_NAMES,
   FIGURE_QUESTIONS,
   QUESTIONS,
+  MOST_TRAVEL_WITH_WOODS,
+  travelToPost,
+  USUAL_TRAVEL,
   type Bands,
   type FigureQuestion,
   type HouseMethod,
   type Played,
   type RuleKind,
 } from '..';
-import type { Body } from '../../body';
 import { clubById } from '../../club';
 import { measureAddress } from '../../setup';
+import type { Body } from '../../turn';
 import { figureWithUnit } from '../../units';
 import { TRIED_BODIES, type TriedBody } from './bodies';
 
@@ -88,24 +91,6 @@ function cannotStand(method: HouseMethod, { build, legs }: Body, played: Played)
   ];
 }
 
-/** The hips should travel no more than this from top to impact, in hip breadths: common practice, no source. */
-const USUAL_TRAVEL = 1 / 2;
-/** Too wide to post with a wood (starting value). */
-const MOST_TRAVEL_WITH_WOODS = 2 / 3;
-
-/**
- * How far the lead hip's outer edge has to go to stand over the outside of the lead foot, in hip
- * breadths, with both soles square: (outer width - hip breadth) / 2 - bump.
- * @param body its hip and shoe breadths, mm
- * @param stanceWidth mm
- * @param bump of the hips toward the target, mm
- * @returns hip breadths
- */
-export function travelToPost({ build }: Body, stanceWidth: number, bump: number): number {
-  const outer = stanceWidth + build.shoeBreadth.value;
-  return ((outer - build.hipBreadth.value) / 2 - bump) / build.hipBreadth.value;
-}
-
 /** What a stance asks of the way to the post; null while it is within half a hip breadth. */
 function postingOf(travel: number, { club }: Played): string | null {
   if (travel <= USUAL_TRAVEL) return null;
@@ -122,7 +107,7 @@ const LARGE_FLARE = 45;
 function unwise(bands: Bands, body: Body, played: Played): Found[] {
   const { stanceWidth, hipBump, leadFlare, trailFlare } = bands.figures;
   const full = played.shot === 'full';
-  const travel = stanceWidth ? travelToPost(body, stanceWidth.middle, hipBump?.middle ?? 0) : 0;
+  const travel = stanceWidth ? travelToPost(body.build, stanceWidth.middle, hipBump?.middle ?? 0) : 0;
   const posting = full ? postingOf(travel, played) : null;
   const flares = [
     ['leadFlare', leadFlare],

@@ -7,7 +7,7 @@ import {
   type HouseMethod,
   type Played,
 } from '..';
-import type { Body } from '../../body';
+import type { Body } from '../../turn';
 import { moveFoot, toePoint, type Setup } from '../../setup';
 
 export interface ClubAsTaught {

@@ -9,7 +9,7 @@ import {
   type Question,
   type BandVerdict,
 } from '..';
-import type { Body } from '../../body';
+import type { Body } from '../../turn';
 import {
   CHOICE_QUESTIONS,
   ITEMS,

@@ -1,5 +1,5 @@
 import { bandsFor, type FigureQuestion, type HouseMethod, type Played } from '..';
-import type { Body } from '../../body';
+import type { Body } from '../../turn';
 
 interface Side {
   name: string;

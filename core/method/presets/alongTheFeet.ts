@@ -15,21 +15,21 @@ import { fixed, full, oneOf, pitch, PRACTICE, preset, sides, STARTING } from './
 /** Closed feet under open shoulders, on purpose. */
 export const ALONG_THE_FEET = preset(
   'Along the feet',
-  'Feet closed to the laces and shoulders a little open, both on purpose: the ball starts along the feet, and the shoulders are where they will be at the strike.',
+  'Feet closed to the laces under shoulders that are a little open, both meant: the ball sets off along the feet.',
   {
     stanceWidth: { why: 'By the shoulders.', answers: [byTheShoulders, twoClubHeadsApart] },
     leadFlare: {
-      why: 'Out far enough for shoulders that are already on their way.',
-      answers: [full(fixed(25), 5, PRACTICE), pitch(fixed(20), 8, STARTING)],
+      why: 'Out far enough for shoulders that have begun to open.',
+      answers: [full(fixed(25), 8, PRACTICE), pitch(fixed(20), 8, STARTING)],
     },
     trailFlare: {
-      why: 'A little out, with the line it stands on.',
-      answers: [full(fixed(20), 6, STARTING), trailFootHeldOnPitches],
+      why: 'Some way out, along with its line.',
+      answers: [full(fixed(20), 8, STARTING), trailFootHeldOnPitches],
     },
     stanceLine: {
-      why: 'The trail toe level with the laces: the ball starts along the feet.',
+      why: 'The trail toe back to the laces: the ball sets off along the feet.',
       answers: [
-        full({ kind: 'marks of the lead shoe', marks: 0.25 }, 3, PRACTICE),
+        full({ kind: 'marks of the lead shoe', marks: 0.25 }, 4, PRACTICE),
         pitch(fixed(0), 4, STARTING),
       ],
     },
@@ -38,18 +38,18 @@ export const ALONG_THE_FEET = preset(
     heelToe: { why: 'The middle of both feet.', answers: middleOfBothFeet },
     ballOut: armsHanging,
     hipLine: {
-      why: 'Between the feet and the shoulders.',
+      why: 'Somewhere between feet and shoulders.',
       answers: [full(fixed(0), 6, STARTING), pitch(fixed(0), 6, STARTING)],
     },
     shoulderLine: {
-      why: 'Open on purpose, where they will be at the strike. Closed feet under open shoulders are a choice here, not a conflict.',
-      answers: [full(fixed(-8), sides(5, 4), STARTING), pitch(fixed(-8), 6, STARTING)],
+      why: 'A little open, and meant: that is where they will be at the strike. Closed feet under them are no conflict here.',
+      answers: [full(fixed(-8), sides(6, 5), STARTING), pitch(fixed(-8), 6, STARTING)],
     },
     clubFace: faceToTheTarget,
     hipTurn: hipsToFortyFive,
     shoulderTurn: shouldersToNinety,
     pressureRoute: {
-      why: 'Any route that repeats along the feet.',
+      why: 'Any route that comes back the same along the feet.',
       answers: [full(oneOf('centred', 'loaded heel'), 0, STARTING)],
     },
   },

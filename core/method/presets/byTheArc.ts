@@ -32,29 +32,29 @@ import {
 /** The ball moves with the club, and the stance line with where on the arc the ball is met. */
 export const BY_THE_ARC = preset(
   'By the arc',
-  'The ball moves toward the lead heel as the club gets longer, and the feet go from a touch open with short irons to closed with a driver, because a ball further forward is met later on the arc.',
+  'The longer the club the further forward the ball, and the further back the trail foot: each ball is met at another point of the arc.',
   {
     stanceWidth: {
-      why: 'By the shoulders, wider with the longer club and its longer arc.',
+      why: 'Shoulder-wide, and wider as the arc grows.',
       answers: [byTheShoulders, twoClubHeadsApart],
     },
     leadFlare: {
-      why: 'A lead foot some way out lets the body clear for a ball that is met later.',
-      answers: [full(fixed(25), 5, PRACTICE), leadFootOnPitches],
+      why: 'Out enough to be clear by the time a later ball is met.',
+      answers: [full(fixed(25), 8, PRACTICE), leadFootOnPitches],
     },
     trailFlare: {
-      why: 'Less than the lead: enough for the trail hip, and still something to push from.',
-      answers: [full(fixed(15), 5, STARTING), trailFootHeldOnPitches],
+      why: 'Less than the lead foot: room for the hip, ground to push on.',
+      answers: [full(fixed(15), 8, STARTING), trailFootHeldOnPitches],
     },
     stanceLine: {
-      why: 'A ball forward of the low point is met on the way in again: the trail foot goes back until the path points at the target. With a driver an open stance invites the slice.',
+      why: 'Past its low point the club comes in again. Closing the feet by as much points it at the target; an open stance with a driver adds to the slice.',
       answers: [
-        full({ kind: 'by the arc', lowPointInside: 90, pathPerDegree: 0.5 }, 2, STARTING),
+        full({ kind: 'by the arc', lowPointInside: 90, pathPerDegree: 0.5 }, 3, STARTING),
         pitch(fixed(-3), 3, STARTING),
       ],
     },
     ballAlong: {
-      why: 'Irons are hit before the low point and a driver after it, so the ball is five inches inside with a 7-iron and moves toward the lead heel.',
+      why: 'Irons before the low point, the driver after it, and the rest between.',
       answers: [
         full(
           {
@@ -64,31 +64,31 @@ export const BY_THE_ARC = preset(
               { lengthInches: 45.5, value: 25 },
             ],
           },
-          20,
+          25,
           PRACTICE,
         ),
         pitch(fixed(110), 25, STARTING),
       ],
     },
     leadShare: {
-      why: 'Down onto a mid iron, level through a hybrid, up through a driver: the weight is set where the club should be met.',
+      why: 'Where the club should be met decides: down, level or up.',
       answers: [
-        full(fixed(60), 4, PRACTICE, MID_IRONS),
-        full(fixed(60), 4, STARTING, SHORT_IRONS_AND_WEDGES),
-        full(fixed(50), 4, PRACTICE, HYBRID_AND_LONG_IRONS),
-        full(fixed(48), 4, STARTING, FAIRWAY_WOODS),
-        full(fixed(40), 4, PRACTICE, DRIVER),
+        full(fixed(60), 6, PRACTICE, MID_IRONS),
+        full(fixed(60), 6, STARTING, SHORT_IRONS_AND_WEDGES),
+        full(fixed(50), 6, PRACTICE, HYBRID_AND_LONG_IRONS),
+        full(fixed(48), 6, STARTING, FAIRWAY_WOODS),
+        full(fixed(40), 6, PRACTICE, DRIVER),
         forwardOnPitches,
       ],
     },
     heelToe: {
-      why: 'The middle of both feet with every club; only the line changes.',
+      why: 'Mid-foot throughout; it is the line that changes.',
       answers: middleOfBothFeet,
     },
     ballOut: armsHanging,
     hipBump: {
-      why: 'The hips are not pushed: with a driver the tilt comes from the ribs, the trail hand sliding down the trail thigh, so that the weight stays back.',
-      answers: [full(fixed(0), 10, PRACTICE, DRIVER)],
+      why: 'With a driver nobody pushes the hips: the ribs tilt, and the weight stays back.',
+      answers: [full(fixed(0), 15, PRACTICE, DRIVER)],
     },
     hipLine: { why: 'Hips with the target line, not with the feet.', answers: squareHips },
     shoulderLine: {
@@ -96,14 +96,14 @@ export const BY_THE_ARC = preset(
       answers: squareShoulders,
     },
     shoulderTilt: {
-      why: 'The trail shoulder some twenty degrees lower with a driver, less with irons: the arc is tilted to meet the ball on the way up.',
-      answers: [full(fixed(20), 5, PRACTICE, DRIVER), full(fixed(10), 5, STARTING, allBut(DRIVER))],
+      why: 'The trail shoulder lower, most with a driver, so that the arc rises into the ball.',
+      answers: [full(fixed(20), 7, PRACTICE, DRIVER), full(fixed(10), 7, STARTING, allBut(DRIVER))],
     },
     clubFace: faceToTheTarget,
     hipTurn: hipsToFortyFive,
     shoulderTurn: { ...shouldersToNinety, answers: [full(fixed(90), sides(10, 15), PRACTICE)] },
     pressureRoute: {
-      why: 'Centred with irons; with a driver trail heel to lead toe is let, for length.',
+      why: 'Centred with irons; the driver may go from trail heel to lead toe, for length.',
       answers: [
         full(oneOf('centred', 'long drive'), 0, STARTING, DRIVER),
         full(oneOf('centred'), 0, STARTING, allBut(DRIVER)),

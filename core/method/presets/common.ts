@@ -5,6 +5,7 @@ import { fixed, full, pitch, PRACTICE, sides, STARTING } from './write';
 export const byTheShoulders = full(
   {
     kind: 'shoulders by club length',
+    place: 0.5,
     marks: [
       { lengthInches: 36, soleBreadths: -1 },
       { lengthInches: 38, soleBreadths: 0 },

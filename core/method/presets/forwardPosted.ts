@@ -4,59 +4,59 @@ import { fixed, full, oneOf, pitch, PRACTICE, preset, sides, STARTING } from './
 /** Weight forward with every club, narrow and closed, with the shoulders square. */
 export const FORWARD_POSTED = preset(
   'Forward-posted',
-  'Weight on the lead foot from start to finish with every club, feet close together, trail foot back, chest and shoulders square to the target line.',
+  'The weight waits on the lead foot with every club: feet near each other, trail foot back, chest square to the target line.',
   {
     stanceWidth: {
-      why: 'About six inches between the shoes: there is no shift to make, so there is nothing to be wide for.',
+      why: 'A hand or so of ground between the shoes is enough: the weight is on the post already and has nowhere to travel.',
       answers: [
-        full({ kind: 'gap between shoes', gap: 150 }, 30, PRACTICE),
-        pitch({ kind: 'gap between shoes', gap: 120 }, 30, STARTING),
+        full({ kind: 'gap between shoes', gap: 150 }, 45, PRACTICE),
+        pitch({ kind: 'gap between shoes', gap: 120 }, 40, STARTING),
       ],
     },
     leadFlare: {
-      why: 'The lead leg is the post: turned out enough to turn around it.',
-      answers: [full(fixed(20), sides(5, 15), STARTING), pitch(fixed(20), 8, STARTING)],
+      why: 'The lead leg carries the whole swing, so its foot points where the body will want to go.',
+      answers: [full(fixed(20), sides(8, 18), STARTING), pitch(fixed(20), 8, STARTING)],
     },
     trailFlare: {
-      why: 'A trail foot set back needs little flare of its own: the closed line has given the hip its room.',
-      answers: [full(fixed(15), 10, STARTING), trailFootHeldOnPitches],
+      why: 'The trail foot steadies and no more; the closed line has made the room.',
+      answers: [full(fixed(15), 12, STARTING), trailFootHeldOnPitches],
     },
     stanceLine: {
-      why: 'Weight on the lead foot opens the shoulders, and the trail toe level with the middle of the lead shoe squares them again. The chest is what must be square; the feet follow.',
+      why: 'Leaning on the lead foot turns the chest open. Setting the trail foot back brings the chest square again, and the chest is what is aimed.',
       answers: [
-        full({ kind: 'marks of the lead shoe', marks: 0.5 }, 6, PRACTICE),
+        full({ kind: 'marks of the lead shoe', marks: 0.5 }, 8, PRACTICE),
         pitch({ kind: 'marks of the lead shoe', marks: 0.25 }, 6, STARTING),
       ],
     },
     ballAlong: {
-      why: 'The post does not move, so neither does the low point or the ball.',
+      why: 'The low point stays over the post, and the ball with it.',
       answers: oneBallPosition,
     },
     leadShare: {
-      why: 'Forward with every club: what is already there does not have to arrive in time.',
-      answers: [full(fixed(65), sides(7, 15), STARTING), pitch(fixed(70), sides(8, 15), STARTING)],
+      why: 'Most of the weight is where it will be at the strike, with every club.',
+      answers: [full(fixed(65), sides(9, 15), STARTING), pitch(fixed(70), sides(8, 15), STARTING)],
     },
     heelToe: {
-      why: 'The load stays under the inner ball of the lead foot from address to strike, so it is a little toward the toes.',
+      why: 'Under the ball of the lead foot, a touch toward the toes, and it stays there.',
       answers: [full(fixed(58), 12, STARTING), pitch(fixed(58), 12, STARTING)],
     },
     ballOut: armsHanging,
-    hipLine: { why: 'Hips square to the target line over closed feet.', answers: squareHips },
+    hipLine: { why: 'Hips along the target line, whatever the feet do.', answers: squareHips },
     shoulderLine: {
-      why: 'The shoulders are what the closed feet are for: square to the target line.',
-      answers: [full(fixed(0), 3, PRACTICE), pitch(fixed(0), 4, STARTING)],
+      why: 'Square shoulders are the reason for the closed feet.',
+      answers: [full(fixed(0), 5, PRACTICE), pitch(fixed(0), 5, STARTING)],
     },
     clubFace: faceToTheTarget,
     hipTurn: {
-      why: 'Around the post, as far as it turns without leaving it.',
+      why: 'As far round the post as it goes without leaving it.',
       answers: [full(fixed(40), sides(10, 15), STARTING)],
     },
     shoulderTurn: {
-      why: 'Shoulders turned around a forward post are full at eighty-five to ninety.',
+      why: 'A turn round a forward post fills a little earlier.',
       answers: [full(fixed(85), sides(10, 12), STARTING)],
     },
     pressureRoute: {
-      why: 'Staying under the lead foot is the point of it, not a fault.',
+      why: 'Under the lead foot throughout: that is the idea of it.',
       answers: [full(oneOf('forward-posted'), 0, PRACTICE), pitch(oneOf('forward-posted'), 0, PRACTICE)],
     },
   },

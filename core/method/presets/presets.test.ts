@@ -1,7 +1,8 @@
-import type { Body } from '../../body';
+import type { Body } from '../../turn';
 import { BAG, type ClubId, type ShotType } from '../../club';
-import { soleOutline, toePoint, type Address } from '../../setup';
-import { checkMethod, STIFF_LEGS, usualBody } from '../check';
+import { measureAddress, toePoint, withFigure, type Address } from '../../setup';
+import { radians } from '../../units';
+import { checkMethod, evenLegs, usualBody } from '../check';
 import { PRESETS } from './index';
 import {
   asPlayed,
@@ -98,28 +99,39 @@ test('53/47 is the most with irons; feet that point out by themselves are let to
   for (const { id } of BAG) expect(band('forward-posted', 'leadShare', id).low).toBeGreaterThan(55);
 });
 
-/** Both soles turned square where their heels are: what the width rule is stated for. */
-const turnedSquare = ({ shoe, lead, trail }: Address) =>
-  [
-    { heel: lead.heel, outward: 1 },
-    { heel: trail.heel, outward: -1 },
-  ].map(({ heel, outward }) =>
-    soleOutline(shoe).map(({ x, y }) => ({ x: heel.x + outward * x, y: heel.y + y })),
-  );
+/** A place on a sole, along it as a share from the heel and beside its axis in half-breadths outward; as it stands. */
+function onSole({ shoe, ...feet }: Address, foot: 'lead' | 'trail', share: number, halves: number): number {
+  const { heel, flare } = feet[foot];
+  const outward = foot === 'lead' ? 1 : -1;
+  const [along, beside] = [share * shoe.length, (halves * shoe.breadth) / 2];
+  return heel.x + outward * (along * Math.sin(radians(flare)) + beside * Math.cos(radians(flare)));
+}
 
 test.each([
-  ['9-iron', 'outer edges'],
-  ['5-iron', 'middles'],
-  ['3-wood', 'inner edges'],
-] as const)('%s: plumb lines from the shoulders fall on the %s of the soles drawn', (club, part) => {
-  const { address } = setupAsTaught(named('shoulders-and-neutral'), body(), asPlayed({ club, shot: 'full' }));
-  const [lead, trail] = turnedSquare(address).map((sole) => sole.map(({ x }) => x));
-  const { leadX, trailX } = {
-    'outer edges': { leadX: Math.max(...lead!), trailX: Math.min(...trail!) },
-    middles: { leadX: address.lead.heel.x, trailX: address.trail.heel.x },
-    'inner edges': { leadX: Math.min(...lead!), trailX: Math.max(...trail!) },
-  }[part];
-  expect(leadX - trailX).toBeCloseTo(build().shoulderBreadth.value, 6);
+  ['9-iron', 'outer edges', 1],
+  ['5-iron', 'middles', 0],
+  ['3-wood', 'inner edges', -1],
+] as const)(
+  '%s: plumb lines from the shoulders meet the %s of the shoes as they stand',
+  (club, _part, halves) => {
+    const { address } = setupAsTaught(
+      named('shoulders-and-neutral'),
+      body(),
+      asPlayed({ club, shot: 'full' }),
+    );
+    const apart = onSole(address, 'lead', 0.5, halves) - onSole(address, 'trail', 0.5, halves);
+    expect(apart).toBeCloseTo(build().shoulderBreadth.value, 6);
+  },
+);
+
+test('a flare that is changed at the agreed width makes no width fault', () => {
+  const played = asPlayed({ club: '7-iron', shot: 'full' });
+  const { stanceWidth } = bandsFor(named('shoulders-and-neutral'), body(), played).figures;
+  const taught = setupAsTaught(named('shoulders-and-neutral'), body(), played);
+  const flared = withFigure(withFigure(taught, 'leadFlare', 35), 'trailFlare', 30);
+  const { stanceWidth: width } = measureAddress(flared.address);
+  expect(width).toBeGreaterThan(stanceWidth!.low);
+  expect(width).toBeLessThan(stanceWidth!.high);
 });
 
 test.each([
@@ -145,9 +157,11 @@ test('by the arc: short irons a touch open, mid irons square, long clubs closed,
 });
 
 test('closed by what stiff legs lack, and parallel for legs that turn', () => {
-  const stiff = usualBody(175, 'man', { ...STIFF_LEGS, turnIn: { lead: 0, trail: 0 } });
-  // 45 needed, 0 turned in, 10 given, 30 of flare: 5 are missing.
-  expect(band('free-the-hips', 'stanceLine', '7-iron', 'full', stiff).middle).toBe(5);
+  const stiff = usualBody(175, 'man', evenLegs(0, 25, 25));
+  // 45 needed, 0 turned in, 10 given, 30 of flare: 5 are missing, at 0.4 of turn for a degree of line; 12 at most.
+  expect(band('free-the-hips', 'stanceLine', '7-iron', 'full', stiff).middle).toBe(12);
+  const less = usualBody(175, 'man', evenLegs(2, 25, 25));
+  expect(band('free-the-hips', 'stanceLine', '7-iron', 'full', less).middle).toBeCloseTo(3 / 0.4, 9);
   expect(band('free-the-hips', 'stanceLine', '7-iron').middle).toBe(0);
 });
 

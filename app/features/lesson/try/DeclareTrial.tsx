@@ -26,6 +26,7 @@ import { Select } from '../../../ui/Select';
 import { Body, Heading, Quiet } from '../../../ui/Words';
 import { useComputation } from '../../../workers/useComputation';
 import { tellChange } from '../../../domain/sentences';
+import { isSimulated } from '../../../domain/ownShots';
 import { planOf, trialsOf } from '../../../domain/trials';
 import { declareTrial } from '../../../state/writes/trial';
 import { useSpeech } from '../../../state/useSpeech';
@@ -48,15 +49,18 @@ const SEEN_BY: Record<Source, readonly Outcome[]> = {
 
 const MOST_WARM_UPS = 20;
 
-/** How this student's own shots scatter in an outcome, by the trials there were. */
+/** How shots of a kind scatter in an outcome, by this student's trials: simulated ones tell of simulated ones alone. */
 function useOwnScatter(studentId: string) {
   const entries = useRecords((state) => state.entries);
   return useMemo(() => {
-    const trials = trialsOf(Object.values(entries), studentId).map((trial) => ({
-      plan: planOf(trial),
-      shots: trial.shots,
-    }));
-    return (outcome: Outcome) => ownScatter(outcome, trials);
+    const trials = trialsOf(Object.values(entries), studentId);
+    return (outcome: Outcome, source: Source) =>
+      ownScatter(
+        outcome,
+        trials
+          .filter(({ entry }) => isSimulated(entry) === isSimulated({ source }))
+          .map((trial) => ({ plan: planOf(trial), shots: trial.shots })),
+      );
   }, [entries, studentId]);
 }
 
@@ -69,8 +73,8 @@ interface DeclareTrialProps {
 /** Everything about a trial that is said before the first shot. */
 export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
   const speech = useSpeech(student.hand);
-  const [source, setSource] = useState<Source>('simulated monitor');
-  const [primary, setPrimary] = useState<Outcome>('straight path');
+  const [source, setSource] = useState<Source>('by hand');
+  const [primary, setPrimary] = useState<Outcome>(SEEN_BY['by hand'][0]!);
   const [mishits, setMishits] = useState<MishitRule>('left out');
   const [blockSize, setBlockSize] = useState<BlockSize>(2);
   const [warmUps, setWarmUps] = useState('4');
@@ -82,7 +86,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
   const { unit, countsMishits, ...usual } = OUTCOME_DEFINITIONS[primary];
   const typed = (value: number) => String(Math.round(shotNumber.shown(value, unit, speech.length) * 10) / 10);
   const scatterOf = useOwnScatter(student.id);
-  const own = scatterOf(primary);
+  const own = scatterOf(primary, source);
   const [margin, setMargin] = useState(() => typed(usual.margin));
   const [scatter, setScatter] = useState(() => typed(own?.scatter ?? usual.scatter));
   const [fault, setFault] = useState('');
@@ -104,17 +108,17 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
   }, [sound, margin, scatter, unit, speech.length, blockSize]);
   const { answer: chances } = useComputation(question);
 
-  const choose = (outcome: Outcome) => {
+  const choose = (outcome: Outcome, by: Source = source) => {
     const next = OUTCOME_DEFINITIONS[outcome];
     const words = (value: number) =>
       String(Math.round(shotNumber.shown(value, next.unit, speech.length) * 10) / 10);
     setPrimary(outcome);
     setMargin(words(next.margin));
-    setScatter(words(scatterOf(outcome)?.scatter ?? next.scatter));
+    setScatter(words(scatterOf(outcome, by)?.scatter ?? next.scatter));
   };
   const chooseSource = (next: Source) => {
     setSource(next);
-    if (!SEEN_BY[next].includes(primary)) choose(SEEN_BY[next][0]!);
+    choose(SEEN_BY[next].includes(primary) ? primary : SEEN_BY[next][0]!, next);
   };
   const declare = async () => {
     const warm = typedNumber(warmUps);
@@ -182,8 +186,8 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
       <Choice
         label="Shots are seen by"
         options={[
-          { value: 'simulated monitor', words: 'Monitor (simulated)' },
           { value: 'by hand', words: 'Eye and thumb' },
+          { value: 'simulated monitor', words: 'Monitor (simulated)' },
         ]}
         value={source}
         onChange={chooseSource}
@@ -216,7 +220,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
             inputMode="decimal"
             help={
               own
-                ? `One standard deviation, from ${own.shots} of this student’s own shots.`
+                ? `One standard deviation, from ${own.shots} ${source === 'by hand' ? 'of this student’s own' : 'simulated'} shots.`
                 : 'One standard deviation; a starting value until this student has shots of their own.'
             }
           />

@@ -1,4 +1,5 @@
 import type { Student } from '@pedastance/contract';
+import { decisionOf, type FactorialVerdict } from '@pedastance/core/trial';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { lesson, replaceAgreed } from '../../../state/lesson';
@@ -11,6 +12,12 @@ import { FactorialResult } from '../../../cards/FactorialResult';
 import { planOf, type Trial } from '../../../domain/trials';
 import { decide } from '../../../state/writes/trial';
 import { useSpeech } from '../../../state/useSpeech';
+
+const DECISION_WORDS: Record<FactorialVerdict['verdict'], string> = {
+  keep: 'Keep what helped, drop the rest',
+  'not shown': 'Stay with the old setup',
+  drop: 'Drop it',
+};
 
 /** The one look at changes that were taken apart: pain first, then what each did, and what is kept of them. */
 export function FactorialLook({ student, trial }: { student: Student; trial: Trial }) {
@@ -33,7 +40,7 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
         trial,
         { look: 1, verdict, because, primary: null, effects },
         pain === 'yes',
-        verdict,
+        decisionOf(verdict),
         '',
       );
       // What helped is what stays agreed, and nothing else of it.
@@ -63,10 +70,7 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
               {fault}
             </Notice>
           )}
-          <Button
-            words={answer.verdict === 'keep' ? 'Keep what helped, drop the rest' : 'Drop it'}
-            onPress={() => void take()}
-          />
+          <Button words={DECISION_WORDS[answer.verdict]} onPress={() => void take()} />
         </>
       )}
     </View>

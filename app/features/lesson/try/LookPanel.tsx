@@ -1,5 +1,5 @@
 import type { LookEntry, Student } from '@pedastance/contract';
-import { decisionOf, type Look } from '@pedastance/core/trial';
+import { decisionOf, type Look, type TrialVerdict } from '@pedastance/core/trial';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../../ui/Button';
@@ -18,6 +18,10 @@ const DECISION_WORDS: Record<LookEntry['decision'], string> = {
   'go on': 'Go on to the next look',
   drop: 'Drop it',
 };
+
+/** The decision a verdict comes to; what was not shown is not dropped for cause. */
+const defaultWords = (verdict: TrialVerdict): string =>
+  verdict === 'not shown' ? 'Stay with the old setup' : DECISION_WORDS[decisionOf(verdict)];
 
 /** A look that is due: pain first, then what the shots say, then the decision with its evidence. */
 export function LookPanel({ student, trial, look }: { student: Student; trial: Trial; look: Look }) {
@@ -80,7 +84,7 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
               {fault}
             </Notice>
           )}
-          <Button words={DECISION_WORDS[says]} onPress={() => void take(says)} />
+          <Button words={defaultWords(answer.verdict.verdict)} onPress={() => void take(says)} />
           <View className="flex-row">
             <Button
               look="quiet"

@@ -31,7 +31,13 @@ function CameTo({ trial, onAnother }: { trial: Trial; onAnother: () => void }) {
   return (
     <>
       <Notice kind={kept ? 'good' : 'plain'}>
-        <Body className="font-semibold">{kept ? 'Tried, and to be kept.' : 'Tried, and to be dropped.'}</Body>
+        <Body className="font-semibold">
+          {kept
+            ? 'Tried, and to be kept.'
+            : trial.looks.at(-1)!.verdict === 'not shown'
+              ? 'Tried, and not shown: the old setup stays.'
+              : 'Tried, and to be dropped.'}
+        </Body>
         <TrialLink trial={trial} />
       </Notice>
       {kept ? (

@@ -1,0 +1,63 @@
+import { Component, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { keepBeforeLeaving } from '../../state/lesson';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { Body } from '../../ui/Words';
+
+/** How the bundler and browsers word a part of the app that could not be loaded. */
+const NOT_LOADED = /load(ing)? (module|script|chunk)|dynamically imported module|importing a module script/i;
+const RELOADED_AT = 'reloadedAt';
+/** A reload that did not help is not tried again by itself within this time. */
+const AGAIN_AFTER_MS = 60_000;
+
+function reload(): void {
+  keepBeforeLeaving();
+  location.reload();
+}
+
+/** Reloads by itself, once: the server may have a newer app than this page, whose old parts are gone. */
+function reloadOnce(): void {
+  const last = Number(sessionStorage.getItem(RELOADED_AT) ?? 0);
+  if (Date.now() - last < AGAIN_AFTER_MS || !navigator.onLine) return;
+  sessionStorage.setItem(RELOADED_AT, String(Date.now()));
+  reload();
+}
+
+interface Props {
+  children: ReactNode;
+}
+
+/** Stands in for a screen that failed: says what happened and how to go on. Everything entered is on the device. */
+export class ErrorBoundary extends Component<Props, { error: Error | null }> {
+  override state = { error: null as Error | null };
+
+  static getDerivedStateFromError(error: Error) {
+    return { error };
+  }
+
+  override componentDidCatch(error: Error): void {
+    if (NOT_LOADED.test(error.message)) reloadOnce();
+  }
+
+  override render(): ReactNode {
+    const { error } = this.state;
+    if (!error) return this.props.children;
+    const notLoaded = NOT_LOADED.test(error.message);
+    return (
+      <View role="main" className="gap-3 p-4">
+        <Notice kind="trouble" live>
+          <Body className="font-semibold">
+            {notLoaded ? 'A part of the app could not be loaded.' : 'This screen has failed.'}
+          </Body>
+          <Body>
+            {notLoaded
+              ? 'It may have been updated, or there is no connection. Reload to go on; what you entered is kept.'
+              : 'What you entered is kept on this device. Reload to go on.'}
+          </Body>
+        </Notice>
+        <Button words="Reload" onPress={reload} />
+      </View>
+    );
+  }
+}

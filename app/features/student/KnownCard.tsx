@@ -1,0 +1,39 @@
+import type { Student } from '@pedastance/contract';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { ownShots } from '../../domain/ownShots';
+import { day } from '../../domain/students';
+import { newestScreen, useRecords } from '../../state/records';
+import { Body, Heading } from '../../ui/Words';
+
+/** What is known of a student besides the log, each with its day: legs and trunk, and shots. */
+export function KnownCard({ student }: { student: Student }) {
+  const screen = useRecords((state) => newestScreen(state.screens, student.id));
+  const entries = useRecords((state) => state.entries);
+  const { shots, simulated } = useMemo(
+    () => ownShots(Object.values(entries), student.id),
+    [entries, student.id],
+  );
+  const hit = shots.reduce((sum, { shots: each }) => sum + each.length, 0);
+  const last = shots.at(-1)?.madeAt;
+  const carried = screen?.items.filter(({ takenAt }) => takenAt !== null) ?? [];
+  const oldest = carried.map(({ takenAt }) => takenAt!).sort()[0];
+  const since = oldest ? `, ${carried.length} of its tests carried over from ${day(oldest)} on` : '';
+  const turns = (screen?.earlierTurns.length ?? 0) + (screen?.turnedOn ? 1 : 0);
+  const measured = turns > 0 ? `; ${turns === 1 ? 'one turn' : `${turns} turns`} measured` : '';
+  return (
+    <View className="gap-1" testID="known-card">
+      <Heading>Known so far</Heading>
+      <Body>
+        {screen
+          ? `Legs and trunk: tested ${day(screen.madeAt)}${since}${measured}.`
+          : 'Legs and trunk: not tested yet.'}
+      </Body>
+      <Body>
+        {last
+          ? `Shots: ${hit}${simulated ? ' simulated, none of their own' : ' of their own'}, the last on ${day(last)}.`
+          : 'Shots: none yet.'}
+      </Body>
+    </View>
+  );
+}

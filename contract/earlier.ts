@@ -1,0 +1,101 @@
+/**
+ * Bodies of earlier versions of the contract in today's shape. The server reads with it what an app that was
+ * offline for weeks still sends, and the device shows with it what it holds.
+ */
+import type { CautionFact, Screen } from '@pedastance/core/body';
+import type { Finding } from '@pedastance/core/reading';
+import { upgradedSetup, type ChangeName, type Setup } from '@pedastance/core/setup';
+import { isRecord } from './isRecord';
+import type { ChangeEntry, LogEntry, NewEntry } from './lessons';
+import type { Person, StudentEdit } from './students';
+import { CONTRACT_VERSION } from './wire';
+
+/** Fields of a finding that came with the reading of the whole body; older findings have nothing in them. */
+const FINDING_DEFAULTS: Pick<Finding, 'untested' | 'weight' | 'because' | 'withheld'> = {
+  untested: false,
+  weight: { out: 0, turn: 0, path: 0, total: 0 },
+  because: null,
+  withheld: null,
+};
+
+/** Heel lift and shoulder turn of a change from before they were kept: no lift, and the usual turn. */
+export const CHANGE_DEFAULTS: Pick<ChangeEntry, 'leadHeelLift' | 'shoulderGoal'> = {
+  leadHeelLift: 0,
+  shoulderGoal: 90,
+};
+
+/** The earlier name of a change to the lead toe's distance. */
+const renamedChange = (change: string): ChangeName =>
+  (change === 'ballOut' ? 'leadToeOut' : change) as ChangeName;
+
+/** An entry of any earlier shape in today's. */
+export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
+  if (entry.kind === 'address') {
+    const { setup } = entry as { setup: unknown };
+    return isRecord(setup) ? { ...entry, setup: upgradedSetup(setup as unknown as Setup) } : entry;
+  }
+  if (entry.kind === 'trial' && Array.isArray(entry.apart?.changes)) {
+    return { ...entry, apart: { ...entry.apart, changes: entry.apart.changes.map(renamedChange) } };
+  }
+  if (entry.kind === 'change') return { ...CHANGE_DEFAULTS, ...entry };
+  if (entry.kind === 'look')
+    return { ...entry, shotIds: entry.shotIds ?? null, modelVersion: entry.modelVersion ?? null };
+  if (entry.kind !== 'reading' || !Array.isArray(entry.findings)) return entry;
+  const findings = entry.findings.map((finding) =>
+    isRecord(finding) ? { ...FINDING_DEFAULTS, ...(finding as Finding) } : finding,
+  );
+  return {
+    ...entry,
+    screenId: entry.screenId ?? null,
+    choices: entry.choices ?? [],
+    facts: entry.facts ? { ...entry.facts, rests: entry.facts.rests ?? null } : null,
+    findings,
+  };
+}
+
+/** A screen from before an angle told how sure it was and when it was taken, and before the line counted, in today's shape. */
+export const upgradedScreen = <Taken extends Screen>(screen: Taken): Taken =>
+  Array.isArray(screen.items)
+    ? {
+        ...screen,
+        items: screen.items.map((item) =>
+          isRecord(item)
+            ? { ...item, uncertainty: item.uncertainty ?? null, takenAt: item.takenAt ?? null }
+            : item,
+        ),
+        turnedOn: isRecord(screen.turnedOn)
+          ? { ...screen.turnedOn, toeLine: screen.turnedOn.toeLine ?? 0 }
+          : screen.turnedOn,
+        earlierTurns: screen.earlierTurns ?? [],
+      }
+    : screen;
+
+/** What a student is known by besides what earlier versions kept: no day of birth and no facts. */
+const PERSON_DEFAULTS = { bornOn: null, facts: [] as CautionFact[] };
+
+/** A student from before the day of birth and the facts were kept, in today's shape. */
+export const upgradedStudent = <Known extends object>(student: Known): Known & typeof PERSON_DEFAULTS => ({
+  ...PERSON_DEFAULTS,
+  ...student,
+});
+
+/** A person as an edit leaves them: one that knew no facts leaves those, and the day of birth, as they are. */
+export function personAfter(before: Pick<Person, 'bornOn' | 'facts'>, edit: StudentEdit): Person {
+  const { name, hand, birthYear, cautions } = edit;
+  const known = edit.facts === null ? before : { bornOn: edit.bornOn, facts: edit.facts };
+  return { name, hand, birthYear, bornOn: known.bornOn, cautions, facts: known.facts };
+}
+
+/**
+ * A write's body in today's shape.
+ * @param version - the contract version it was written for; 1 is everything before versions were sent
+ */
+export function upgradedBody(route: string, version: number, body: unknown): unknown {
+  if (version >= CONTRACT_VERSION || !isRecord(body)) return body;
+  if (route === 'entry') return upgradedEntry(body as unknown as NewEntry);
+  if (route === 'screen') return upgradedScreen(body as unknown as Screen);
+  if (route === 'student') return upgradedStudent(body);
+  // An app that knew of no facts has not taken any away.
+  if (route === 'student edit') return { bornOn: null, facts: null, ...body };
+  return body;
+}

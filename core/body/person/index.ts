@@ -1,0 +1,2 @@
+export * from './age';
+export * from './cameFor';

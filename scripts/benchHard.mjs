@@ -1,0 +1,145 @@
+// Attacks the product and measures what comes of it: `npm run bench -- hard`. Some minutes.
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { measureLargeApp } from '../bench/hard/largeApp.mjs';
+import { serveForNow } from './serveForNow.mjs';
+import { ROOT, say } from './tools.mjs';
+
+/** Runs a measurement in a process of its own and answers what it prints last. */
+function measured(file, environment) {
+  const child = spawn(process.execPath, ['--import', 'tsx', join(ROOT, 'bench', 'hard', file)], {
+    cwd: ROOT,
+    env: { ...process.env, ...environment },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  let output = '';
+  child.stdout.on('data', (data) => (output += data));
+  return new Promise((resolve, reject) =>
+    child.on('close', (code) =>
+      code === 0
+        ? resolve(JSON.parse(output.trim().split('\n').at(-1)))
+        : reject(new Error(`${file} failed`)),
+    ),
+  );
+}
+
+/** The product kept up by its start command; what it said of itself, and how to stop it. */
+function startSupervised() {
+  const child = spawn(process.execPath, [join(ROOT, 'bench', 'hard', 'supervised.mjs')], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const ended = new Promise((resolve) => child.on('close', resolve));
+  return new Promise((resolve, reject) => {
+    let output = '';
+    child.stdout.on('data', (data) => {
+      output += data;
+      const told = /^RUNNING (.*)$/m.exec(output);
+      if (told)
+        resolve({ ...JSON.parse(told[1]), pid: child.pid, stop: () => (child.kill('SIGTERM'), ended) });
+    });
+    void ended.then(() => reject(new Error(`the product did not start:\n${output}`)));
+  });
+}
+
+async function kills(figure) {
+  const product = await startSupervised();
+  try {
+    const { lost, doubled, stayedAway, conflicts, median, most } = await measured('kills.ts', {
+      ORIGIN: product.origin,
+      ADMIN_URL: product.adminUrl,
+      FOLDER: product.folder,
+      SUPERVISOR: String(product.pid),
+    });
+    figure(
+      'Server killed 30 times, database 27, connections ended 22 times, 1,000 writes meanwhile',
+      `lost ${lost}, doubled ${doubled}, other answers ${conflicts}; not back by itself ${stayedAway}`,
+      'all 0',
+      lost + doubled + stayedAway + conflicts === 0,
+      `back after ${Math.round(median)} ms, at most ${Math.round(most)} ms`,
+    );
+  } finally {
+    await product.stop();
+  }
+}
+
+async function badBodies(figure, environment) {
+  const { sent, failed, statuses, unnamed, unnamedCount, halves } = await measured(
+    'badBodies.ts',
+    environment,
+  );
+  for (const told of unnamed) say(`  ${told}`);
+  figure(
+    `${sent} bad bodies`,
+    `${failed} answered 500, ${halves} half written, ${unnamedCount} refusals without a field`,
+    'all 0',
+    failed + halves + unnamedCount === 0,
+    Object.entries(statuses)
+      .map(([status, count]) => `${status}: ${count}`)
+      .join(', '),
+  );
+}
+
+const ms = (value) => `${value.toFixed(value < 10 ? 1 : 0)} ms`;
+
+async function coaches(figure, environment) {
+  const { list, write, lost, failed } = await measured('coaches.ts', environment);
+  figure(
+    '200 coaches a minute, shots streaming: a list, 95%',
+    ms(list.p95),
+    'under 250 ms',
+    list.p95 < 250,
+    `median ${ms(list.median)}`,
+  );
+  figure(
+    '… a write of a lesson, 95%',
+    ms(write.p95),
+    'under 250 ms',
+    write.p95 < 250,
+    `median ${ms(write.median)}`,
+  );
+  figure('… shots lost, visits failed', `${lost}, ${failed}`, '0, 0', lost + failed === 0);
+}
+
+async function large(figure, environment, origin) {
+  const { figures } = await measured('large.ts', environment);
+  for (const [what, { large: ofLarge, small }] of Object.entries(figures)) {
+    const met = ofLarge <= 1.3 * small || ofLarge <= small + 5;
+    figure(
+      `20,000 students, 300,000 entries: ${what}`,
+      ms(ofLarge),
+      '1.3 times or 5 ms over a small academy’s',
+      met,
+      `small ${ms(small)}`,
+    );
+  }
+  const app = await measureLargeApp(origin);
+  const row = (what, name, aim) =>
+    figure(
+      `… the app, slowed 4 times: ${what}`,
+      ms(app.large[name]),
+      `under ${ms(aim)}`,
+      app.large[name] < aim,
+      `small ${ms(app.small[name])}`,
+    );
+  row('list shown', 'shownMs', 1000);
+  row('a keystroke in the search', 'keyMs', 50);
+  row('the longest task while it opens', 'taskAtStartMs', 200);
+  row('the longest task while typing', 'taskWhileTypingMs', 200);
+}
+
+/** All of it; `figure` takes a row of the table. `only` names one part. */
+export async function benchHard(figure, only) {
+  const wanted = (part) => !only || only === part;
+  if (wanted('kills')) await kills(figure);
+  if (!['bodies', 'coaches', 'large'].some(wanted)) return;
+  const product = await serveForNow();
+  const environment = { ORIGIN: product.origin, ADMIN_URL: product.adminUrl };
+  try {
+    if (wanted('bodies')) await badBodies(figure, environment);
+    if (wanted('coaches')) await coaches(figure, environment);
+    if (wanted('large')) await large(figure, environment, product.origin);
+  } finally {
+    await product.stop();
+  }
+}

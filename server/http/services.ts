@@ -1,0 +1,12 @@
+import type { Pool } from 'pg';
+import type { Attempts } from '../accounts/attempts';
+import type { ShotFeed } from './shotFeed';
+
+/** What the routes work with. */
+export interface Services {
+  pool: Pool;
+  attempts: Attempts;
+  shotFeed: ShotFeed;
+  /** The time between two swings of the simulated student, ms. */
+  standInPaceMs: number;
+}

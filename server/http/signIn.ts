@@ -1,0 +1,53 @@
+import { SignIn } from '@pedastance/contract';
+import type { RequestHandler } from 'express';
+import { inSignInLane, passwordMatches } from '../accounts/passwords';
+import { SESSION_COOKIE } from '../accounts/sessions';
+import { accountByEmail } from '../store/accounts';
+import { parsedBody } from './guards';
+import { Refusal } from './problems';
+import type { Services } from './services';
+
+/** Ends with the session's own callback turned into a promise. */
+const settled = (run: (done: (error?: unknown) => void) => void): Promise<void> =>
+  new Promise((resolve, reject) => run((error) => (error ? reject(error) : resolve())));
+
+/** The account of a sign-in whose password is right. @throws Refusal or TooManyAttempts */
+async function checkedAccount({ pool, attempts }: Services, { email, password }: SignIn, address: string) {
+  await attempts.check(email, address);
+  const account = await accountByEmail(pool, email);
+  if (!(await passwordMatches(account?.passwordHash, password)) || !account) {
+    await attempts.failed(email, address);
+    throw new Refusal(401, 'wrong-sign-in', 'The e-mail address or the password is not right');
+  }
+  await attempts.succeeded(email, address);
+  return account;
+}
+
+/** The demo accounts' password is printed for all to see, so they sign in on the server's own machine only. */
+export const signIn =
+  (services: Services, demoAllowed: boolean): RequestHandler =>
+  async (request, response) => {
+    const given = parsedBody(SignIn, request.body);
+    const account = await inSignInLane(() => checkedAccount(services, given, request.ip ?? ''));
+    if (account.demo && !demoAllowed) {
+      throw new Refusal(403, 'demo-here-only', 'The demo accounts sign in on this machine only');
+    }
+    await settled((done) => request.session.regenerate(done));
+    request.session.identity = account.identity;
+    request.session.shownHash = account.passwordHash;
+    await settled((done) => request.session.save(done));
+    delete request.session.shownHash;
+    const { identity, deviceKey } = account;
+    response.status(201).json({ identity, deviceKey });
+  };
+
+export const signOut: RequestHandler = async (request, response) => {
+  await settled((done) => request.session.destroy(done));
+  response.clearCookie(SESSION_COOKIE, { path: '/' }).status(204).end();
+};
+
+/** Who is signed in, with the device's key; null where nobody is. */
+export const whoIsSignedIn: RequestHandler = (request, response) => {
+  const { identity, deviceKey } = request.session;
+  response.json(identity ? { identity, deviceKey } : null);
+};

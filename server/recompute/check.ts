@@ -1,0 +1,79 @@
+import type {
+  AddressEntry,
+  EntryCheck,
+  LogEntry,
+  LookEntry,
+  NewEntry,
+  ReadingEntry,
+  TrialEntry,
+} from '@pedastance/contract';
+import { MODEL_VERSION } from '@pedastance/core/reading';
+import type { ClientBase } from 'pg';
+import { findBuild } from '../store/builds';
+import { addCheck } from '../store/checks';
+import { addEntry, entriesOf } from '../store/lessons';
+import { findVersion } from '../store/methods';
+import type { Writer } from '../store/rows';
+import { findScreen } from '../store/screens';
+import { checkLook } from './look';
+import { checkReading } from './reading';
+
+/** The entry was made by a model that this server does not have yet. */
+export class NewerModel extends Error {
+  constructor() {
+    super('made by a newer model');
+  }
+}
+
+/** A look names shots that its student's log does not have. */
+export class NoSuchShots extends Error {
+  constructor() {
+    super('no such shots');
+  }
+}
+
+const numbersOf = (version: string): number[] => version.split('.').map(Number);
+
+/** Whether a version comes after another (Semantic Versioning 2.0.0, section 11). */
+export function isNewer(version: string, than: string): boolean {
+  const [a, b] = [numbersOf(version), numbersOf(than)];
+  const at = a.findIndex((number, place) => number !== b[place]);
+  return at >= 0 && a[at]! > b[at]!;
+}
+
+async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry): Promise<EntryCheck> {
+  const [address] = await entriesOf(client, entry.studentId, [entry.addressId]);
+  const build = await findBuild(client, entry.buildId);
+  const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;
+  const method = await findVersion(client, entry.methodId, entry.methodVersion);
+  return checkReading(entry, { address: address as AddressEntry & LogEntry, build, screen, method });
+}
+
+async function lookChecked(client: ClientBase, entry: LookEntry & LogEntry): Promise<EntryCheck> {
+  const named = entry.shotIds ?? [];
+  const found = await entriesOf(client, entry.studentId, [entry.trialId, ...named]);
+  const trial = found.find(({ id }) => id === entry.trialId) as TrialEntry & LogEntry;
+  const shots = found.filter((each) => each.kind === 'shots' && each.trialId === entry.trialId);
+  if (shots.length !== new Set(named).size) throw new NoSuchShots();
+  return checkLook(entry, trial, shots);
+}
+
+/**
+ * Adds an entry to the log, and beside a reading or a look what came of working it out again. What the
+ * coach's device told is kept as it is, whatever comes of that.
+ * @throws NewerModel, NoSuchShots, and what `addEntry` throws
+ */
+export async function addCheckedEntry(
+  client: ClientBase,
+  entry: NewEntry,
+  writer: Writer,
+): Promise<LogEntry> {
+  const made = entry.kind === 'reading' || entry.kind === 'look' ? entry.modelVersion : null;
+  if (made && isNewer(made, MODEL_VERSION)) throw new NewerModel();
+  const added = await addEntry(client, entry, writer);
+  if (added.kind !== 'reading' && added.kind !== 'look') return added;
+  const check =
+    added.kind === 'reading' ? await readingChecked(client, added) : await lookChecked(client, added);
+  await addCheck(client, writer.academyId, added.id, check);
+  return { ...added, check };
+}
