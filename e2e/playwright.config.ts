@@ -21,6 +21,7 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   timeout: 90_000,
+  expect: { timeout: 10_000 },
   workers: 2,
   // Every test brings its own students or leaves the demo's as it found them.
   fullyParallel: true,

@@ -40,11 +40,6 @@ function SignOut() {
   const [warned, setWarned] = useState(false);
   const keeps = unsent + drafts > 0;
 
-  const leave = async () => {
-    await signOut();
-    router.replace('/sign-in');
-  };
-
   if (warned) {
     return (
       <Notice kind="caution" live>
@@ -61,12 +56,12 @@ function SignOut() {
         </Body>
         <View className="flex-row flex-wrap gap-3 pt-2">
           <Button words="Stay signed in" onPress={() => setWarned(false)} />
-          <Button look="plain" words="Sign out, keep them here" onPress={() => void leave()} />
+          <Button look="plain" words="Sign out, keep them here" onPress={() => void signOut()} />
         </View>
       </Notice>
     );
   }
-  return <Button look="plain" words="Sign out" onPress={() => (keeps ? setWarned(true) : void leave())} />;
+  return <Button look="plain" words="Sign out" onPress={() => (keeps ? setWarned(true) : void signOut())} />;
 }
 
 export function SettingsScreen() {
