@@ -53,11 +53,12 @@ export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): 
   };
 }
 
-/** A screen from before an angle told how sure it was and when it was taken, and before the line counted, in today's shape. */
+/** A screen from before an angle told how sure it was and when it was taken, and before the line and the hand counted, in today's shape. */
 export const upgradedScreen = <Taken extends Screen>(screen: Taken): Taken =>
   Array.isArray(screen.items)
     ? {
         ...screen,
+        hand: screen.hand ?? null,
         items: screen.items.map((item) =>
           isRecord(item)
             ? { ...item, uncertainty: item.uncertainty ?? null, takenAt: item.takenAt ?? null }

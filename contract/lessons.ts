@@ -1,4 +1,4 @@
-import { anythingAsked, BUILD_FIGURES, CAME_FOR } from '@pedastance/core/body';
+import { anythingAsked, BUILD_FIGURES, CAME_FOR, HANDS } from '@pedastance/core/body';
 import { CLUB_IDS, SHOTS, canPitch } from '@pedastance/core/club';
 import { FIGURE_MARKS, FIGURE_QUESTION_NAMES, questionOf } from '@pedastance/core/method';
 import { CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
@@ -120,7 +120,7 @@ export const ReadingEntry = z.strictObject({
       /** What it rests on besides; null in a reading from before it was named. */
       rests: z
         .strictObject({
-          hand: z.enum(['right', 'left']),
+          hand: z.enum(HANDS),
           facts: z.array(CautionFactShape).max(MOST_FACTS),
           shoulderGoal: z.number().min(SHOULDER_GOALS.least).max(SHOULDER_GOALS.most),
         })

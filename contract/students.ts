@@ -5,6 +5,7 @@ import {
   BUILD_RANGES,
   FACT_STATES,
   FACT_STATUSES,
+  HANDS,
   JOINTS,
   MOST_EARLIER_TURNS,
   MOST_TRIES,
@@ -42,7 +43,7 @@ export const CautionFactShape = z.strictObject({
 
 const person = {
   name: text(1, LONGEST_NAME),
-  hand: z.enum(['right', 'left']),
+  hand: z.enum(HANDS),
   birthYear: z.int().min(EARLIEST_BIRTH_YEAR).max(LATEST_BIRTH_YEAR),
   /** The day, where it is known. */
   bornOn: z.iso.date().nullable(),
@@ -158,6 +159,7 @@ export const NewScreen = z
     id: Id,
     studentId: Id,
     buildId: Id,
+    hand: z.enum(HANDS).nullable(),
     madeAt: Moment,
     items: z
       .array(z.discriminatedUnion('item', [screened(firstItem), ...otherItems.map(screened)]))

@@ -167,3 +167,35 @@ test('a lesson begins with what the student came for, and what is seen in the sw
   );
   expect(rows).toEqual([{ came: ['fat', 'sore'], tales: ['falls back'] }]);
 });
+
+test('a hand put right: what was tested of a leg stays with that leg', async ({ page, product }) => {
+  const name = 'Ferris Quillon';
+  await signIn(page, product);
+  await openLesson(page, name, '7-iron');
+  const legs = async (): Promise<string> => {
+    await page.goto(`${product.origin}/students`);
+    await student(page, name).click();
+    await press(page, 'Go on with the lesson');
+    await step(page, 'legs');
+    return page.getByTestId('newest-screen').innerText();
+  };
+  const putRight = async (hand: string): Promise<void> => {
+    await page.goto(`${product.origin}/students`);
+    await student(page, name).click();
+    await page.getByRole('link', { name: 'Edit' }).click();
+    await page.getByRole('radio', { name: hand }).click();
+    await press(page, /^Save$/);
+    await expect(page.getByText(hand.toLowerCase())).toBeVisible();
+  };
+  const figureOf = (text: string, of: string) => new RegExp(`${of}\\s+(\\d+)°`).exec(text)?.[1];
+  const before = await legs();
+  expect(figureOf(before, 'Lead leg, turned in')).toBe('20');
+  await putRight('Right-handed');
+  const after = await legs();
+  for (const way of ['turned in', 'turned out']) {
+    expect(figureOf(after, `Lead leg, ${way}`)).toBe(figureOf(before, `Trail leg, ${way}`));
+    expect(figureOf(after, `Trail leg, ${way}`)).toBe(figureOf(before, `Lead leg, ${way}`));
+  }
+  await putRight('Left-handed');
+  expect(await legs()).toBe(before);
+});

@@ -39,9 +39,14 @@ export const SCREEN_WORDS: Record<ScreenItem, { name: string; how: string }> = {
     how: 'On these feet, turn the hips through as far as is comfortable.',
   },
   shouldersThrough: { name: 'Shoulders in posture, going through', how: 'The same, and then the shoulders.' },
+  levelTurnBack: {
+    name: 'Level turn, going back',
+    how: 'On these feet, a club across the shoulders: turn back until the shoulders start to tip. Enough where the legs cannot be tested today.',
+  },
 };
 
 export const EMPTY_SCREEN: Screen = {
+  hand: null,
   items: [],
   turnedOn: null,
   stoppedBack: null,

@@ -1,5 +1,6 @@
 /** Which way round a student plays. */
-export type Hand = 'right' | 'left';
+export const HANDS = ['right', 'left'] as const;
+export type Hand = (typeof HANDS)[number];
 
 /** How a build figure was obtained. */
 export type FigureSource = 'measured' | 'estimated';

@@ -3,7 +3,9 @@ import {
   carriedOver,
   gaugeAnswer,
   hasOutgrown,
+  hipsBackOf,
   naturalToeOut,
+  screenFor,
   shorterWay,
   turnBudget,
   turnFromWidth,
@@ -24,6 +26,7 @@ const item = (name: ScreenedItem['item'], tries: number[], pain = ''): ScreenedI
 });
 
 const screen = (items: ScreenedItem[], over: Partial<Screen> = {}): Screen => ({
+  hand: 'right',
   items,
   turnedOn: null,
   stoppedBack: null,
@@ -66,13 +69,13 @@ test('an angle is as unsure as the way it was taken makes it', () => {
 test('what hurt is not built upon', () => {
   const hurt = screen([...WHOLE.slice(0, 4), item('turnInTrail', [8], 'in the test'), ...WHOLE.slice(5)]);
   expect(angleOf(hurt, 'turnInTrail')).toBeNull();
-  const budget = turnBudget('back', turningBody(hurt), feetOf(15, 15));
+  const budget = turnBudget('back', turningBody(hurt, 'right'), feetOf(15, 15));
   expect(budget.limit).toBeNull();
   expect(budget.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 50]);
 });
 
 test('a whole screen is what methods and the turn go by', () => {
-  const { legs, naturalToeOut: toeOut } = turningBody(screen(WHOLE));
+  const { legs, naturalToeOut: toeOut } = turningBody(screen(WHOLE), 'right');
   expect(toeOut).toEqual({ lead: 12, trail: 9 });
   expect([legs.turnIn.lead!.value, legs.turnIn.trail!.value]).toEqual([32, 10]);
   expect([legs.turnOut.lead!.value, legs.turnOut.trail!.value]).toEqual([45, 40]);
@@ -84,12 +87,12 @@ test('hips turned in posture calibrate the leg that was felt to stop them', () =
     turnedOn: { leadFlare: 15, trailFlare: 10, toeLine: 0 },
     stoppedBack: 'trail',
   });
-  const { reaches, residuals } = turningBody(turned);
+  const { reaches, residuals } = turningBody(turned, 'right');
   // Predicted 10 + 10 + 10 = 30; measured 38.
   expect(residuals[0]).toMatchObject({ predicted: 30, stop: 'trail back', missed: false });
   expect(reaches['trail back']!.value).toBeGreaterThan(20);
   expect(reaches['trail back']!.value).toBeLessThan(28);
-  expect(turningBody(screen(WHOLE)).reaches).toEqual({});
+  expect(turningBody(screen(WHOLE), 'right').reaches).toEqual({});
 });
 
 test('what a screen leaves out is carried over as it was last taken, and the turns before it', () => {
@@ -119,8 +122,8 @@ test('what a screen leaves out is carried over as it was last taken, and the tur
       stoppedThrough: null,
     },
   ]);
-  expect(turningBody(whole).residuals).toHaveLength(1);
-  expect(turningBody(whole).closing.uncertainty).toBeLessThan(0.3);
+  expect(turningBody(whole, 'right').residuals).toHaveLength(1);
+  expect(turningBody(whole, 'right').closing.uncertainty).toBeLessThan(0.3);
   // Carried on once more it is still dated when it was taken.
   const later = carriedOver(screen([item('trunkBack', [40])]), {
     ...whole,
@@ -167,5 +170,66 @@ describe('the gauge', () => {
   test('a slow drift by itself is wandering', () => {
     expect(gaugeAnswer(held((at) => at * 0.001, 6000))!.state).toBe('wandering');
     expect(gaugeAnswer(held((at) => at * 0.0002, 6000))!.state).toBe('steady');
+  });
+});
+
+describe('legs and trunk belong to a side of the body', () => {
+  const whole = screen([...WHOLE, item('hipsBack', [50])], {
+    turnedOn: { leadFlare: 20, trailFlare: 10, toeLine: 0 },
+    soreKnee: { lead: true, trail: false },
+  });
+
+  test('where the hand is put right, what was taken of the lead leg is of the trail leg', () => {
+    const { legs, naturalToeOut: toeOut, soreKnee } = turningBody(whole, 'left');
+    expect(legs.turnIn).toEqual({ lead: angleOf(whole, 'turnInTrail'), trail: angleOf(whole, 'turnInLead') });
+    expect(legs.trunk).toEqual({ back: null, through: angleOf(whole, 'trunkBack') });
+    expect(toeOut).toEqual({ lead: 9, trail: 12 });
+    expect(soreKnee).toEqual({ lead: false, trail: true });
+  });
+
+  test('there and back again is the same, and a turn in posture stays with the swing', () => {
+    const swapped = screenFor(whole, 'left');
+    expect(angleOf(swapped, 'hipsBack')).toEqual(angleOf(whole, 'hipsBack'));
+    expect(screenFor(swapped, 'right')).toEqual(whole);
+  });
+
+  test('what is carried over comes along to its own side', () => {
+    const today = screen([item('turnInLead', [20])], { hand: 'left' });
+    const { items } = carriedOver(today, { ...whole, madeAt: '2026-05-01T09:00:00.000Z' });
+    // The left leg was the lead one of a right-hander, and is the trail one now.
+    expect(items.find((each) => each.item === 'turnInTrail')?.tries).toEqual([30, 34]);
+    expect(items.find((each) => each.item === 'turnInLead')?.tries).toEqual([20]);
+  });
+
+  test('a screen from before the hand was kept is of the student’s own', () => {
+    expect(turningBody({ ...whole, hand: null }, 'left').legs).toEqual(turningBody(whole, 'right').legs);
+  });
+});
+
+describe('the level-turn check', () => {
+  const onFeet = { turnedOn: { leadFlare: 15, trailFlare: 15, toeLine: 0 } };
+
+  test('is the shoulders’ level turn less what the trunk turned, as unsure as both', () => {
+    const level = screen([item('trunkBack', [50]), item('levelTurnBack', [80])], onFeet);
+    expect(hipsBackOf(level)).toEqual({ value: 30, uncertainty: Math.hypot(4, 5) });
+    expect(hipsBackOf(screen([item('levelTurnBack', [80])], onFeet))).toEqual({
+      value: 35,
+      uncertainty: Math.hypot(4, 8),
+    });
+  });
+
+  test('gives way to hips that were measured', () => {
+    expect(hipsBackOf(screen([item('levelTurnBack', [80]), item('hipsBack', [40])], onFeet))?.value).toBe(40);
+  });
+
+  test('tells where untested legs stop the turn', () => {
+    const usual = turnBudget('back', turningBody(screen([]), 'right'), feetOf(15, 15));
+    const checked = turnBudget(
+      'back',
+      turningBody(screen([item('levelTurnBack', [75])], onFeet), 'right'),
+      feetOf(15, 15),
+    );
+    expect(checked.limit!).toBeLessThan(usual.limit! - 5);
+    expect(checked.interval![1] - checked.interval![0]).toBeLessThan(usual.interval![1] - usual.interval![0]);
   });
 });

@@ -1,4 +1,5 @@
 import type { FootName } from '../setup';
+import type { Hand } from './build';
 import type { Angle } from '../units';
 
 /** A hip's turn in the foot-in-the-air test: goniometer repeatability (from memory), degrees. */
@@ -20,6 +21,7 @@ export const SCREEN_ITEMS = [
   'shouldersBack',
   'hipsThrough',
   'shouldersThrough',
+  'levelTurnBack',
 ] as const;
 export type ScreenItem = (typeof SCREEN_ITEMS)[number];
 
@@ -56,6 +58,7 @@ export const SCREEN_DEFINITIONS: Record<ScreenItem, ScreenDefinition> = {
   shouldersBack: define('turn', 0, 150, TURN_UNCERTAINTY),
   hipsThrough: define('turn', 0, 110, TURN_UNCERTAINTY),
   shouldersThrough: define('turn', 0, 160, TURN_UNCERTAINTY),
+  levelTurnBack: define('turn', 0, 150, TURN_UNCERTAINTY),
 };
 
 /** How an angle was obtained. */
@@ -101,6 +104,11 @@ export const MOST_EARLIER_TURNS = 40;
 
 /** Legs and trunk as they are known on one day, what was taken earlier among it. Only added to; the newest counts. */
 export interface Screen {
+  /**
+   * The hand the legs were named for: it says which side of the body each test belongs to. Null in a screen from
+   * before it was kept: the student's own.
+   */
+  hand: Hand | null;
   items: ScreenedItem[];
   /** The feet the turn itself was taken on; null where it was not taken. */
   turnedOn: StoodOn | null;
@@ -112,10 +120,63 @@ export interface Screen {
   soreKnee: Record<FootName, boolean>;
 }
 
+/** The tests that belong to a side of the body, with the same one on the other side. */
+const OTHER_SIDE: Partial<Record<ScreenItem, ScreenItem>> = {
+  toeOutLead: 'toeOutTrail',
+  toeOutTrail: 'toeOutLead',
+  turnInLead: 'turnInTrail',
+  turnInTrail: 'turnInLead',
+  turnOutLead: 'turnOutTrail',
+  turnOutTrail: 'turnOutLead',
+  trunkBack: 'trunkThrough',
+  trunkThrough: 'trunkBack',
+};
+
+const inOrder = (items: readonly ScreenedItem[]): ScreenedItem[] =>
+  [...items].sort((a, b) => SCREEN_ITEMS.indexOf(a.item) - SCREEN_ITEMS.indexOf(b.item));
+
+/**
+ * A screen told for a hand. Legs and trunk belong to the body: where a student's hand was put right since, what
+ * was taken of the lead leg is of the trail leg. A turn in posture is of the swing and stays as it is.
+ * @param screen the screen
+ * @param hand the student's
+ * @returns the same screen, its sides swapped where it was taken for the other hand
+ */
+export function screenFor<Taken extends Screen>(screen: Taken, hand: Hand): Taken {
+  if (screen.hand === null || screen.hand === hand) return { ...screen, hand };
+  const { lead, trail } = screen.soreKnee;
+  return {
+    ...screen,
+    hand,
+    items: inOrder(screen.items.map((each) => ({ ...each, item: OTHER_SIDE[each.item] ?? each.item }))),
+    soreKnee: { lead: trail, trail: lead },
+  };
+}
+
+/** A seated trunk turn where it was not measured (starting value). */
+export const ASSUMED_TRUNK: Angle = { value: 45, uncertainty: 8 };
+
+/**
+ * How far the hips turned back in posture: as it was measured, else as the level-turn check says, which is the
+ * shoulders' turn while they stay level, less what the trunk turned.
+ * @param screen the screen
+ * @returns degrees and one standard deviation; null where neither was taken
+ */
+export function hipsBackOf(screen: Screen): Angle | null {
+  const measured = angleOf(screen, 'hipsBack');
+  const level = angleOf(screen, 'levelTurnBack');
+  if (measured || !level) return measured;
+  const trunk = angleOf(screen, 'trunkBack') ?? ASSUMED_TRUNK;
+  return {
+    value: Math.max(0, level.value - trunk.value),
+    uncertainty: Math.hypot(level.uncertainty, trunk.uncertainty),
+  };
+}
+
 /** The turn a screen itself took, as the next one keeps it; null where it took none. */
 function turnOf(screen: Screen, takenAt: string): EarlierTurn | null {
   const { turnedOn, stoppedBack, stoppedThrough } = screen;
-  const back = angleOf(screen, 'hipsBack');
+  const back = hipsBackOf(screen);
   const through = angleOf(screen, 'hipsThrough');
   return turnedOn && (back || through)
     ? { takenAt, ...turnedOn, back, through, stoppedBack, stoppedThrough }
@@ -126,11 +187,12 @@ function turnOf(screen: Screen, takenAt: string): EarlierTurn | null {
  * A screen with what it left out: each test as it was last taken, with when that was, and the turns that were
  * measured before. A turn is not a test of the legs: it stands by itself, with the feet it was taken on.
  * @param today what was taken
- * @param before the screen before it, with when it was made; null where there is none, or its legs no longer hold
+ * @param last the screen before it, with when it was made; null where there is none, or its legs no longer hold
  * @returns the whole of what is known
  */
-export function carriedOver(today: Screen, before: (Screen & { madeAt: string }) | null): Screen {
-  if (!before) return today;
+export function carriedOver(today: Screen, last: (Screen & { madeAt: string }) | null): Screen {
+  if (!last) return today;
+  const before = today.hand ? screenFor(last, today.hand) : last;
   const taken = new Set(today.items.map(({ item }) => item));
   const carried = before.items
     .filter(({ item }) => !taken.has(item) && SCREEN_DEFINITIONS[item].part !== 'turn')
@@ -138,9 +200,7 @@ export function carriedOver(today: Screen, before: (Screen & { madeAt: string })
   const turn = turnOf(before, before.madeAt);
   return {
     ...today,
-    items: [...today.items, ...carried].sort(
-      (a, b) => SCREEN_ITEMS.indexOf(a.item) - SCREEN_ITEMS.indexOf(b.item),
-    ),
+    items: inOrder([...today.items, ...carried]),
     earlierTurns: [...before.earlierTurns, ...(turn ? [turn] : [])].slice(-MOST_EARLIER_TURNS),
   };
 }

@@ -1,4 +1,14 @@
-import { angleOf, naturalToeOut, type Build, type Screen, type ScreenItem, type StoodOn } from '../body';
+import {
+  angleOf,
+  hipsBackOf,
+  naturalToeOut,
+  screenFor,
+  type Build,
+  type Hand,
+  type Screen,
+  type ScreenItem,
+  type StoodOn,
+} from '../body';
 import { calibrate, type Calibration, type MeasuredTurn } from './calibrate';
 import { STARTING_CLOSING } from './closing';
 import { STARTING_GIVES } from './stops';
@@ -30,7 +40,7 @@ const stoodOn = ({ leadFlare, trailFlare, toeLine }: StoodOn): TurningFeet => ({
 function measuredTurns(screen: Screen): MeasuredTurn[] {
   const { turnedOn, stoppedBack, stoppedThrough, earlierTurns } = screen;
   const own = {
-    back: angleOf(screen, 'hipsBack'),
+    back: hipsBackOf(screen),
     through: angleOf(screen, 'hipsThrough'),
     stoppedBack,
     stoppedThrough,
@@ -87,19 +97,22 @@ export const testedBody = (
  * A body with the legs its newest screen tells of.
  * @param build the build
  * @param screen the newest screen; null where there is none
+ * @param hand the student's
  * @returns the body
  */
-export const bodyWith = (build: Build, screen: Screen | null): Body => ({
+export const bodyWith = (build: Build, screen: Screen | null, hand: Hand): Body => ({
   build,
-  legs: screen && turningBody(screen),
+  legs: screen && turningBody(screen, hand),
 });
 
 /**
  * What a screen says of turning, with what its measured turns say of the stops.
- * @param screen the screen
+ * @param taken the screen
+ * @param hand the student's, which says which leg leads
  * @returns the legs and trunk, degrees with one standard deviation, and what each measured turn missed by
  */
-export function turningBody(screen: Screen): TurningBody & Pick<Calibration, 'residuals'> {
+export function turningBody(taken: Screen, hand: Hand): TurningBody & Pick<Calibration, 'residuals'> {
+  const screen = screenFor(taken, hand);
   const body = testedBody(
     {
       turnIn: { lead: angleOf(screen, 'turnInLead'), trail: angleOf(screen, 'turnInTrail') },

@@ -1,3 +1,4 @@
+import { ASSUMED_TRUNK } from '../body';
 import type { FootName } from '../setup';
 import { normals, seeded } from '../statistics';
 import type { Angle } from '../units';
@@ -17,9 +18,6 @@ export const SHOULDER_GOALS = { least: 45, most: 120, step: 5 };
  * @example goalOf(80) // { shoulders: 80, through: 45 }
  */
 export const goalOf = (shoulders: number): Goal => ({ ...USUAL_GOAL, shoulders });
-
-/** A seated trunk turn where it was not measured (starting value). */
-export const ASSUMED_TRUNK: Angle = { value: 45, uncertainty: 8 };
 
 /** A needed pelvis turn outside this is said to be unusual (starting values), degrees. */
 export const USUAL_NEEDED = { least: 35, most: 60 };

@@ -81,7 +81,12 @@ function buildOf(student: DemoStudent, studentId: string, height: number, madeAt
   };
 }
 
-function screenOf(legs: NonNullable<DemoStudent['legs']>, build: NewBuild, madeAt: Date): NewScreen {
+function screenOf(
+  { hand }: DemoStudent,
+  legs: NonNullable<DemoStudent['legs']>,
+  build: NewBuild,
+  madeAt: Date,
+): NewScreen {
   const items = SCREEN_ITEMS.flatMap((item): NewScreen['items'] => {
     const angle = legs.angles[item];
     return angle === undefined
@@ -101,6 +106,7 @@ function screenOf(legs: NonNullable<DemoStudent['legs']>, build: NewBuild, madeA
     id: idAt(madeAt),
     studentId: build.studentId,
     buildId: build.id,
+    hand,
     madeAt: madeAt.toISOString(),
     items,
     turnedOn: legs.turnedOn ? { ...legs.turnedOn, toeLine: 0 } : null,
@@ -241,7 +247,7 @@ async function addDemoStudent(
   const newest = builds[builds.length - 1]!;
   if (student.legs) {
     const screenedAt = new Date(Date.parse(newest.madeAt) + MINUTE_MS);
-    await addScreen(client, screenOf(student.legs, newest, screenedAt), {
+    await addScreen(client, screenOf(student, student.legs, newest, screenedAt), {
       ...writer,
       receivedAt: screenedAt,
     });

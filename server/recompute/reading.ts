@@ -52,7 +52,7 @@ export function checkReading(
     shot,
     method,
     build: build.figures,
-    legs: screen && turningBody(screen),
+    legs: screen && turningBody(screen, rests.hand),
     cautions: cautionsOf(rests.facts, rests.hand, age < ADULT_AGE),
     goal: goalOf(rests.shoulderGoal),
   });

@@ -4,13 +4,25 @@ import type { ClientBase } from 'pg';
 import { insertRow, insertRows, momentAsJson, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
 
-export async function addScreen(client: ClientBase, screen: NewScreen, writer: Writer): Promise<NewScreen> {
+/** The hand a screen's legs were named for; a screen from before it was kept was named for the student's own. */
+async function handOf(client: ClientBase, { hand, studentId }: NewScreen): Promise<NewScreen['hand']> {
+  if (hand) return hand;
+  const { rows } = await client.query<{ hand: NewScreen['hand'] }>(
+    'select hand from student where academy_id = current_academy() and id = $1',
+    [studentId],
+  );
+  return rows[0]?.hand ?? null;
+}
+
+export async function addScreen(client: ClientBase, sent: NewScreen, writer: Writer): Promise<NewScreen> {
   const { academyId: academy_id } = writer;
+  const screen = { ...sent, hand: await handOf(client, sent) };
   await insertRow(client, 'leg_screen', {
     academy_id,
     id: screen.id,
     student_id: screen.studentId,
     build_id: screen.buildId,
+    hand: screen.hand,
     turned_on_lead_flare: screen.turnedOn?.leadFlare,
     turned_on_trail_flare: screen.turnedOn?.trailFlare,
     turned_on_toe_line: screen.turnedOn?.toeLine,
@@ -89,6 +101,7 @@ async function screensOf(client: ClientBase, studentId: string, id: string | nul
     id: row.id,
     studentId: row.student_id,
     buildId: row.build_id,
+    hand: row.hand,
     madeAt: row.made_at.toISOString(),
     items: row.items,
     turnedOn:

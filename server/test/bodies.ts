@@ -67,6 +67,7 @@ export const newScreen = (studentId: string, buildId: string, over: Partial<NewS
     { item: 'turnOutTrail', tries: [], by: 'typed', uncertainty: null, pain: 'at once', takenAt: null },
     { item: 'hipsBack', tries: [33.5], by: 'apparent width', uncertainty: 6.5, pain: '', takenAt: null },
   ],
+  hand: 'right',
   turnedOn: { leadFlare: 15, trailFlare: 5, toeLine: 4 },
   stoppedBack: 'trail',
   stoppedThrough: null,

@@ -56,7 +56,7 @@ function Comparing({ student, feet }: { student: Student; feet: Feet | null }) {
   const methods = useAllMethods();
   const screens = useRecords((state) => state.screens);
   const body = useMemo(
-    () => student.build && bodyWith(student.build.figures, newestScreen(screens, student.id)),
+    () => student.build && bodyWith(student.build.figures, newestScreen(screens, student.id), student.hand),
     [student, screens],
   );
   if (!body) {

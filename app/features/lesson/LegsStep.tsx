@@ -3,6 +3,7 @@ import {
   angleOf,
   SCREEN_DEFINITIONS,
   SCREEN_ITEMS,
+  screenFor,
   spreadOf,
   turnFromWidth,
   type Screen,
@@ -13,7 +14,7 @@ import {
 import { closingSentence, type Speech } from '@pedastance/core/phrases';
 import { turningBody } from '@pedastance/core/turn';
 import { angleFigure, type Angle } from '@pedastance/core/units';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useStore } from 'zustand';
 import { changeDraft, lesson, openStep } from '../../state/lesson';
@@ -328,11 +329,12 @@ const PARTS = [
 
 /** The newest screen there is, in figures, with what its measured turns said of the model. */
 function Newest({ speech }: { speech: Speech }) {
-  const { screen, build } = useLessonContext();
+  const { screen: taken, student, build } = useLessonContext();
   const builds = useRecords((state) => state.builds);
+  const screen = taken && screenFor(taken, student.hand);
   if (!screen) return <Body>Nothing screened yet: the turn budget cannot know where the legs stop.</Body>;
   const grown = outgrown(builds[screen.buildId], build);
-  const { residuals, closing } = turningBody(screen);
+  const { residuals, closing } = turningBody(screen, student.hand);
   return (
     <View className="gap-2" testID="newest-screen">
       {grown && (
@@ -396,6 +398,10 @@ export function LegsStep() {
   const speech = useSpeech(student.hand);
   const screen = useStore(lesson, (state) => state.draft?.screen ?? null);
   const [fault, setFault] = useState('');
+  // A hand put right while the legs are being taken: what was taken stays with its side of the body.
+  useEffect(() => {
+    if (screen && screen.hand !== student.hand) changeDraft({ screen: screenFor(screen, student.hand) });
+  }, [screen, student.hand]);
   const keep = async () => {
     if (!screen || screen.items.length === 0)
       return setFault('Nothing taken yet: expected at least one angle.');
@@ -433,7 +439,7 @@ export function LegsStep() {
             <Button
               look="plain"
               words="Screen the legs"
-              onPress={() => changeDraft({ screen: EMPTY_SCREEN })}
+              onPress={() => changeDraft({ screen: { ...EMPTY_SCREEN, hand: student.hand } })}
             />
             <Button className="flex-1" words="On to the club" onPress={() => openStep('club')} />
           </>

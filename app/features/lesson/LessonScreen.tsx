@@ -142,7 +142,7 @@ export function LessonScreen() {
             build,
             method,
             screen,
-            legs: screen && turningBody(screen),
+            legs: screen && turningBody(screen, student.hand),
             cautions: cautionsToday(student, new Date()),
           }
         : null,

@@ -40,7 +40,7 @@ export function TurnCard({ student, records, speech }: TurnCardProps) {
   const shoulders = useRecords((state) => lastShoulderGoal(Object.values(state.entries), student.id));
   // A pitch holds the turn short on purpose.
   const newest = records.find(({ address }) => address.shot === 'full') ?? null;
-  const body = useMemo(() => screen && turningBody(screen), [screen]);
+  const body = useMemo(() => screen && turningBody(screen, student.hand), [screen, student.hand]);
   const goal = useMemo(() => goalOf(shoulders), [shoulders]);
   const feet = newest && (newest.agreed ?? newest.address);
   const ownDifference = useOwnDifferenceIn(newest, student, body);
