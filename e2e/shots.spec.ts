@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, openLesson, press, signIn, step, student, test } from './product';
+import { agree, expect, openLesson, press, signIn, step, student, test } from './product';
 
 async function openShots(page: Page, name: string): Promise<void> {
   await student(page, name).click();
@@ -76,6 +76,44 @@ test('a file of shots: what is unclear is asked, bad rows are told by line, good
   await openLesson(page, 'Ferris Quillon', 'Driver');
   await step(page, 'change');
   await expect(page.getByTestId('path-panel')).toContainText(/\d+ of this student’s own shots/);
+  await expect(page.getByTestId('path-panel')).not.toContainText('simulated');
+});
+
+test('a student’s own shots of three clubs, a file each: all count, each with its club', async ({
+  page,
+  product,
+}) => {
+  await signIn(page, product);
+  await openLesson(page, 'Gunnar Oxthwaite', '9-iron');
+  await agree(page, 'A third club.');
+  await press(page, 'Record the change');
+  await expect(page.getByText('On this device and on the server.')).toBeVisible({ timeout: 20_000 });
+  await page.goto(`${product.origin}/students`);
+  await openShots(page, 'Gunnar Oxthwaite');
+  for (const club of ['9-iron', '5-iron', '3-wood']) {
+    await choose(page, `${club}.csv`, ['path (right +)', '-3', '-2.5', '-3.5', '-2', '-4'].join('\n'));
+    const setups = page.getByLabel('Hit from');
+    const named = setups.locator('option').filter({ hasText: new RegExp(`^${club}`, 'i') });
+    await setups.selectOption((await named.first().getAttribute('value'))!);
+    await press(page, 'Bring in 5 shots');
+    await expect(page.getByText('5 shots brought in.')).toBeVisible();
+  }
+  await expect(page.getByTestId('status-strip')).toHaveText('', { timeout: 20_000 });
+  const rows = await product.sql<{ club: string; n: number }>(
+    `select address_entry.club, count(*)::int as n from shot join shots_entry on shots_entry.id = shot.entry_id
+     join address_entry on address_entry.id = shots_entry.address_id join student on student.id = shot.student_id
+     where student.name = $1 and shots_entry.source <> 'simulated monitor' group by 1 order by 1`,
+    ['Gunnar Oxthwaite'],
+  );
+  expect(rows).toEqual(['3-wood', '5-iron', '9-iron'].map((club) => ({ club, n: 5 })));
+  await page.goto(`${product.origin}/students`);
+  await student(page, 'Gunnar Oxthwaite').click();
+  await press(page, 'Go on with the lesson');
+  await step(page, 'club');
+  await page.getByRole('radio', { name: '5-iron', exact: true }).click();
+  await press(page, 'Place the feet');
+  await step(page, 'change');
+  await expect(page.getByTestId('path-panel')).toContainText(/15 of this student’s own shots/);
   await expect(page.getByTestId('path-panel')).not.toContainText('simulated');
 });
 

@@ -88,7 +88,13 @@ export const FIGURE_QUESTIONS = Object.fromEntries(
   FIGURE_QUESTION_NAMES.map((question) => [question, definitionOf(question)]),
 ) as Record<FigureQuestion, FigureQuestionDefinition>;
 
-const CHOICE_QUESTION_PARTS: Record<ChoiceQuestion, Part> = { seat: 'hips', pressureRoute: 'swing' };
+const CHOICE_QUESTION_PARTS: Record<ChoiceQuestion, Part> = {
+  seat: 'hips',
+  pressureRoute: 'swing',
+  trailElbow: 'swing',
+  trailArm: 'hands',
+  clubRest: 'hands',
+};
 
 /**
  * The kinds of rule that can answer a question.

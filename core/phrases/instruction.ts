@@ -1,6 +1,6 @@
 import type { Hand } from '../body';
-import type { Question } from '../method';
-import { FIGURE_WORDS, type Difference } from '../setup';
+import { isChoiceQuestion, type Question } from '../method';
+import { FIGURE_WORDS, type ChoiceQuestion, type Difference } from '../setup';
 import type { LengthUnit } from '../units';
 import { inFootWords, type FootWords } from './feet';
 
@@ -27,6 +27,14 @@ export function instructions(changes: readonly Difference[], shoeLength: number,
   });
 }
 
+const CHOICE_NAMES: Record<ChoiceQuestion, string> = {
+  seat: 'Seat',
+  pressureRoute: 'Pressure route',
+  trailElbow: 'Trail elbow, going back',
+  trailArm: 'Trail arm',
+  clubRest: 'Club before the swing',
+};
+
 /**
  * What a question is called, in lead and trail.
  * @param question a question of a house method
@@ -34,6 +42,5 @@ export function instructions(changes: readonly Difference[], shoeLength: number,
  */
 export function questionName(question: Question): string {
   if (question === 'heelToe') return 'Heel to toe, both feet';
-  if (question === 'seat') return 'Seat';
-  return question === 'pressureRoute' ? 'Pressure route' : FIGURE_WORDS[question].name;
+  return isChoiceQuestion(question) ? CHOICE_NAMES[question] : FIGURE_WORDS[question].name;
 }

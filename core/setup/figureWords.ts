@@ -193,6 +193,21 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     ...SHORT_FAR,
     instruction: ({ to }) => `Turn the shoulders to ${angle(to)}, no further than is comfortable.`,
   },
+  trailKneeBack: {
+    name: 'Trail knee, its way back',
+    ...SHORT_FAR,
+    instruction: ({ to, length }) =>
+      `Let the trail knee straighten ${lengthWithUnit(to, length)} back, never locked.`,
+  },
+  shaftLean: {
+    name: 'Shaft lean, toward the target',
+    smaller: 'more upright',
+    larger: 'further forward',
+    instruction: ({ to }) =>
+      Math.round(to) === 0
+        ? 'Shaft upright, hands over the ball.'
+        : `Lean the shaft ${angle(to)} ${to > 0 ? 'toward' : 'away from'} the target.`,
+  },
   leadHeelLift: {
     name: 'Lead heel up, going back',
     smaller: 'less far up',
@@ -258,5 +273,17 @@ export const BY_EYE: Record<PostureFigure, readonly EyeChoice[]> = {
     { words: 'Full', value: 90 },
     { words: 'More than full', value: 103 },
     { words: 'Club lost at the top', value: 122 },
+  ],
+  trailKneeBack: [
+    { words: 'Stays bent', value: 30 },
+    { words: 'A hand back', value: 100 },
+    { words: 'Straightens freely', value: 190 },
+    { words: 'Locks', value: 260 },
+  ],
+  shaftLean: [
+    { words: 'Away from the target', value: -6 },
+    { words: 'Upright', value: 0 },
+    { words: 'A little forward', value: 6 },
+    { words: 'Well forward', value: 14 },
   ],
 };

@@ -265,6 +265,8 @@ const SEEN = {
   clubFace: seenLine('hands', 30, 2, { tape: 1, eye: 2 }),
   hipTurn: seen('swing', 'degrees', [0, 90], 8, { tape: 4, eye: 8 }),
   shoulderTurn: seen('swing', 'degrees', [0, 150], 8, { tape: 4, eye: 8 }),
+  trailKneeBack: seen('swing', 'mm', [0, 400], 30, { tape: 20, eye: 40 }),
+  shaftLean: seen('hands', 'degrees', [-20, 40], 4, { tape: 2, eye: 4 }),
 } as const satisfies Record<string, Figure>;
 
 /** What is agreed on for the swing and not measured at address. */

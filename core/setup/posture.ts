@@ -9,14 +9,26 @@ export type Seat = (typeof SEATS)[number];
 export const PRESSURE_ROUTES = ['centred', 'loaded heel', 'long drive', 'forward-posted'] as const;
 export type PressureRoute = (typeof PRESSURE_ROUTES)[number];
 
+/** Where the trail elbow stays on the way back. */
+export const TRAIL_ELBOWS = ['close to the side', 'away from the side'] as const;
+
+/** How the trail arm hangs at address. */
+export const TRAIL_ARMS = ['soft, below the lead arm', 'straight, above the lead arm'] as const;
+
+/** Whether the club's sole rests or hovers before the swing starts. */
+export const CLUB_RESTS = ['on the ground', 'hovered'] as const;
+
 /** What is told of a posture by one of a few words, not by a figure. */
-export const CHOICE_QUESTIONS = ['seat', 'pressureRoute'] as const;
+export const CHOICE_QUESTIONS = ['seat', 'pressureRoute', 'trailElbow', 'trailArm', 'clubRest'] as const;
 export type ChoiceQuestion = (typeof CHOICE_QUESTIONS)[number];
 
 /** The words for each. */
 export const CHOICES: Record<ChoiceQuestion, readonly string[]> = {
   seat: SEATS,
   pressureRoute: PRESSURE_ROUTES,
+  trailElbow: TRAIL_ELBOWS,
+  trailArm: TRAIL_ARMS,
+  clubRest: CLUB_RESTS,
 };
 
 /** A figure as it was observed, by which way, with one standard deviation. */

@@ -61,6 +61,9 @@ async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry
     trail_heel_toe: balance.trailHeelToe,
     seat: posture?.choices.seat,
     pressure_route: posture?.choices.pressureRoute,
+    trail_elbow: posture?.choices.trailElbow,
+    trail_arm: posture?.choices.trailArm,
+    club_rest: posture?.choices.clubRest,
     swing_path: posture?.swingPath,
     tell_tales: posture?.tellTales,
   });
@@ -188,7 +191,7 @@ const FINDINGS_AS_JSON = `
 const CHOICES_AS_JSON = `
   select coalesce(jsonb_agg(jsonb_build_object(
     'question', question, 'seen', seen, 'wanted', to_jsonb(wanted), 'asTaught', as_taught, 'mark', mark, 'why', why
-  ) order by array_position(array['seat', 'pressureRoute'], question)), '[]')
+  ) order by array_position(house_questions(), question)), '[]')
   from choice_finding where choice_finding.academy_id = entry.academy_id and choice_finding.reading_id = entry.id`;
 
 const MEASURED_AS_JSON = `
@@ -197,10 +200,11 @@ const MEASURED_AS_JSON = `
 
 /** What was looked at above the feet; nothing at all where nothing was. */
 const POSTURE_AS_JSON = `
-  select case when seat is null and pressure_route is null and swing_path is null and tell_tales is null and figures = '{}' then '{}'
+  select case when num_nonnulls(seat, pressure_route, trail_elbow, trail_arm, club_rest, swing_path, tell_tales) = 0 and figures = '{}' then '{}'
     else jsonb_build_object('posture', jsonb_build_object(
       'figures', figures,
-      'choices', jsonb_strip_nulls(jsonb_build_object('seat', seat, 'pressureRoute', pressure_route))
+      'choices', jsonb_strip_nulls(jsonb_build_object(
+        'seat', seat, 'pressureRoute', pressure_route, 'trailElbow', trail_elbow, 'trailArm', trail_arm, 'clubRest', club_rest))
     ) || jsonb_strip_nulls(jsonb_build_object('swingPath', swing_path, 'tellTales', to_jsonb(tell_tales)))) end
   from (
     select coalesce(jsonb_object_agg(item, jsonb_build_object('value', value, 'way', way, 'uncertainty', uncertainty)), '{}') as figures

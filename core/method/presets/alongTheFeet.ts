@@ -1,4 +1,5 @@
 import {
+  elbowCloseWhenClosed,
   armsHanging,
   byTheShoulders,
   evenWithIrons,
@@ -46,6 +47,7 @@ export const ALONG_THE_FEET = preset(
       answers: [full(fixed(-8), sides(6, 5), STARTING), pitch(fixed(-8), 6, STARTING)],
     },
     clubFace: faceToTheTarget,
+    trailElbow: elbowCloseWhenClosed,
     hipTurn: hipsToFortyFive,
     shoulderTurn: shouldersToNinety,
     pressureRoute: {

@@ -1,4 +1,4 @@
-import { fixed, full, pitch, PRACTICE, sides, STARTING } from './write';
+import { DRIVER, fixed, full, oneOf, pitch, PRACTICE, sides, STARTING } from './write';
 
 /** Answers that schools share; each preset says for itself which of them it takes. */
 
@@ -55,4 +55,20 @@ export const shouldersToNinety = {
 export const hipsToFortyFive = {
   why: 'About forty-five degrees of hips is enough for the shoulders to get to ninety.',
   answers: [full(fixed(45), sides(8, 12), PRACTICE)],
+};
+
+/** Closed feet are swung along: an elbow away from the side goes flat, then steep. */
+export const elbowCloseWhenClosed = {
+  why: 'Closed feet are swung along, with the trail elbow close to the side.',
+  answers: [full(oneOf('close to the side'), 0, PRACTICE)],
+};
+/** The trail knee straightens without locking, some 180 to 200 mm back. */
+export const kneeThatStraightens = {
+  why: 'A trail knee that straightens without locking makes room for the trail hip.',
+  answers: [full(fixed(190), sides(60, 40), PRACTICE)],
+};
+/** Tension drags the takeaway, and a driver on the ground invites it. */
+export const hoveredDriver = {
+  why: 'A hovered driver starts back without dragging.',
+  answers: [full(oneOf('hovered'), 0, PRACTICE, DRIVER)],
 };

@@ -1,4 +1,6 @@
 import {
+  elbowCloseWhenClosed,
+  kneeThatStraightens,
   armsHanging,
   faceToTheTarget,
   forwardOnPitches,
@@ -59,6 +61,8 @@ export const EASY_TURN = preset(
     },
     shoulderLine: { why: 'Square, even where the feet are closed.', answers: squareShoulders },
     clubFace: faceToTheTarget,
+    trailElbow: elbowCloseWhenClosed,
+    trailKneeBack: kneeThatStraightens,
     hipTurn: {
       why: 'As much as they will go in comfort; the lead heel may leave the ground.',
       answers: [full(fixed(45), sides(15, 20), STARTING)],

@@ -1,4 +1,5 @@
 import {
+  kneeThatStraightens,
   armsHanging,
   evenWithIrons,
   faceToTheTarget,
@@ -66,6 +67,7 @@ export const FREE_THE_HIPS = preset(
     },
     shoulderLine: { why: 'Shoulders square, even where the feet are closed.', answers: squareShoulders },
     clubFace: faceToTheTarget,
+    trailKneeBack: kneeThatStraightens,
     hipTurn: {
       why: 'As much as they will go: more hips means less to ask of the back.',
       answers: [full(fixed(50), sides(10, 20), STARTING)],

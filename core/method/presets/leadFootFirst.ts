@@ -1,4 +1,5 @@
 import {
+  hoveredDriver,
   armsHanging,
   byTheShoulders,
   evenWithIrons,
@@ -91,6 +92,7 @@ export const LEAD_FOOT_FIRST = preset(
     },
     shoulderLine: { why: 'Shoulders with the feet and the target line.', answers: squareShoulders },
     clubFace: faceToTheTarget,
+    clubRest: hoveredDriver,
     hipTurn: hipsToFortyFive,
     shoulderTurn: shouldersToNinety,
     pressureRoute: {

@@ -98,6 +98,26 @@ const QUESTION_TEXTS: Partial<Record<Question, QuestionTexts>> = {
     'Another route than the one taught: what is a fault on one is the point of another.',
     'This method takes any route that repeats.',
   ),
+  trailKneeBack: texts(
+    'A trail knee that stays bent gives the trail hip no room to turn.',
+    'A locked trail knee loads the knee and the lower back.',
+  ),
+  shaftLean: texts(
+    'Hands behind the ball add loft and bring the low point back.',
+    'Hands this far ahead take loft off and turn the face out.',
+  ),
+  trailElbow: texts(
+    'Swinging along closed feet with the elbow away goes flat, then steep.',
+    'Swinging along closed feet with the elbow away goes flat, then steep.',
+  ),
+  trailArm: texts(
+    'A straight trail arm pulls the shoulders open before the swing begins.',
+    'A straight trail arm pulls the shoulders open before the swing begins.',
+  ),
+  clubRest: texts(
+    'A club pressed into the ground makes the hands tight and drags the start.',
+    'A club pressed into the ground makes the hands tight and drags the start.',
+  ),
 };
 
 /** A question that no school has written of yet, so that each leaves it free. */
