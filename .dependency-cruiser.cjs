@@ -13,6 +13,7 @@ const CORE = [
   'path',
   'reading',
   'fit',
+  'advice',
   'trial',
   'formats',
   'phrases',

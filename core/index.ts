@@ -11,6 +11,7 @@ export * from './method/check';
 export * from './path';
 export * from './reading';
 export * from './fit';
+export * from './advice';
 export * from './trial';
 export * from './formats';
 export * from './phrases';

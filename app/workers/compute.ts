@@ -1,3 +1,4 @@
+import { judge } from '@pedastance/core/advice';
 import { fit } from '@pedastance/core/fit';
 import { readShots } from '@pedastance/core/formats';
 import { factorialVerdict, powerByLook, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
@@ -13,6 +14,7 @@ type Progress = (done: number) => void;
 /** Answers what takes computing, out of the way of the screen. */
 const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Progress) => Answers[Ask] } = {
   fit,
+  judge: (of) => judge(of),
   budgets: ({ body, feet, goal }) => {
     const [back, through] = TURNS.map((turn) => turnBudget(turn, body, feet, goal));
     return { back: back!, through: through! };

@@ -1,3 +1,4 @@
+import type { Case, Judgement } from '@pedastance/core/advice';
 import type { Hand } from '@pedastance/core/body';
 import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
@@ -16,6 +17,7 @@ import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/cor
 /** What can be asked of the worker. */
 interface Asked {
   fit: FitProblem;
+  judge: Case;
   budgets: { body: TurningBody; feet: TurningFeet; goal: Goal };
   chances: { margin: number; scatter: number; blockSize: BlockSize };
   /** The text of a file of shots, as rows of cells. */
@@ -29,6 +31,7 @@ interface Asked {
 /** What it answers to each. */
 export interface Answers {
   fit: Fit;
+  judge: Judgement;
   budgets: { back: TurnBudget; through: TurnBudget };
   /** How often a trial keeps a worthwhile change by each look. */
   chances: number[];

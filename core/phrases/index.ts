@@ -4,3 +4,4 @@ export * from './instruction';
 export * from './compare';
 export * from './turn';
 export * from './trial';
+export * from './advice';

@@ -100,6 +100,15 @@ function testBehind(name: StopName, { legs, hurts }: TurningBody): { test: Angle
 }
 
 /**
+ * Whether a usual leg stands in at a stop: it was not tested, and no measured turn told of it.
+ * @param name which stop
+ * @param body the legs, trunk, gives and reaches of one student
+ * @returns true for those
+ */
+export const standsIn = (name: StopName, body: TurningBody): boolean =>
+  testBehind(name, body).usual && body.reaches[name] === undefined;
+
+/**
  * How far a leg lets the pelvis go beside what the foot and the lift add: test and give together,
  * as measured turns have told, or as they stand; a usual leg's where it was not tested. Null where it hurt.
  * @param name which stop

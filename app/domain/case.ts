@@ -1,0 +1,46 @@
+import type { Student } from '@pedastance/contract';
+import type { Case } from '@pedastance/core/advice';
+import type { Build, Caution } from '@pedastance/core/body';
+import { bandsFor, type HouseMethod } from '@pedastance/core/method';
+import type { PersonalPath } from '@pedastance/core/path';
+import type { Setup } from '@pedastance/core/setup';
+import type { Goal, TurningBody } from '@pedastance/core/turn';
+import type { LessonDraft } from './lessonDraft';
+
+/** What a lesson knows that a judgement is made from. */
+export interface JudgedLesson {
+  student: Student;
+  build: Build;
+  legs: TurningBody | null;
+  method: HouseMethod;
+  cautions: readonly Caution[];
+  path: PersonalPath;
+  goal: Goal;
+  draft: Pick<LessonDraft, 'club' | 'shot' | 'clubLengthInches' | 'intake'>;
+  setup: Setup;
+}
+
+/** The case of today's address; null before a club is chosen. */
+export function caseOf(lesson: JudgedLesson): Case | null {
+  const { student, build, legs, method, cautions, path, goal, draft, setup } = lesson;
+  const { club, shot, clubLengthInches, intake } = draft;
+  if (!club) return null;
+  return {
+    setup,
+    build,
+    body: legs,
+    bands: bandsFor(method, { build, legs }, { club, shot, clubLengthInches }),
+    club,
+    shot,
+    hand: student.hand,
+    goal,
+    cameFor: intake.cameFor,
+    facts: student.facts,
+    cautions,
+    path,
+    pinned: [],
+    leadHeelLift: 0,
+    done: [],
+    agreed: [],
+  };
+}

@@ -1,0 +1,30 @@
+import type { Judgement } from '@pedastance/core/advice';
+import { useMemo } from 'react';
+import { useStore } from 'zustand';
+import { caseOf } from '../../domain/case';
+import { lesson } from '../../state/lesson';
+import { useComputation } from '../../workers/useComputation';
+import { useLessonContext } from './context';
+import { useGoal } from './turning';
+import { useLessonPath } from './useLessonPath';
+import { useSettled } from './useSettled';
+
+/** The one judgement of today's address, worked out beside the screen; null until it is there, and before a club is chosen. */
+export function useJudgement(): Judgement | null {
+  const { student, build, legs, method, cautions } = useLessonContext();
+  const path = useLessonPath();
+  const goal = useGoal();
+  const setup = useSettled((state) => state.draft?.setup ?? null);
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
+  const intake = useStore(lesson, (state) => state.draft?.intake ?? null);
+  const question = useMemo(() => {
+    if (!setup || !intake) return null;
+    const draft = { club, shot, clubLengthInches, intake };
+    const { figures } = build;
+    const of = caseOf({ student, build: figures, legs, method, cautions, path, goal, draft, setup });
+    return of && { ask: 'judge' as const, of };
+  }, [student, build, legs, method, cautions, path, goal, setup, club, shot, clubLengthInches, intake]);
+  return useComputation(question).answer;
+}

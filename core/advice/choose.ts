@@ -1,0 +1,140 @@
+import type { Candidate } from './candidates';
+import { NOTHING_MISSING, stepsLeft, stepsShort, type GoalMeasure } from './measure';
+import { followToeLine, type State } from './state';
+
+interface Best {
+  candidates: Candidate[];
+  short: Int32Array;
+  things: number;
+  beyond: number;
+  size: number;
+}
+
+/** What a search carries along. */
+interface Searching {
+  /** Whole steps left of each goal, in order. */
+  left: readonly ((state: State) => number)[];
+  /** What today leaves, for goals that no plan may pay with. */
+  keeps: readonly { at: number; most: number }[];
+  shoeLength: number;
+  /** The measures of goals short today for which a step further than needed means something. */
+  further: readonly NonNullable<GoalMeasure['beyond']>[];
+  state: State;
+  today: State;
+  scratch: Int32Array;
+  best: Best;
+}
+
+/** Goals that were short and are now a whole step further than needed. */
+const beyondIn = ({ further, state }: Searching): number => {
+  let count = 0;
+  for (const beyond of further) if (beyond(state) >= 1) count += 1;
+  return count;
+};
+
+/** Holds the state against the best plan, goal by goal in order, and takes it where it is better. */
+function hold(searching: Searching, candidates: readonly Candidate[]): void {
+  const { left, keeps, state, scratch, best } = searching;
+  followToeLine(state, searching.shoeLength);
+  let better = false;
+  for (let at = 0; at < left.length; at += 1) {
+    const short = left[at]!(state);
+    if (!better) {
+      if (short > best.short[at]!) return;
+      if (short < best.short[at]!) better = true;
+    }
+    scratch[at] = short;
+  }
+  if (keeps.some(({ at, most }) => scratch[at]! > most)) return;
+  const things = candidates.length;
+  const size = candidates.reduce((sum, each) => sum + each.size, 0);
+  if (!better && things > best.things) return;
+  const beyond = beyondIn(searching);
+  if (!better) {
+    if (things === best.things && beyond < best.beyond) return;
+    if (things === best.things && beyond === best.beyond && size >= best.size) return;
+  }
+  best.short.set(scratch);
+  Object.assign(best, { candidates: [...candidates], things, beyond, size });
+}
+
+function put(state: State, { slots, values }: Candidate): void {
+  for (let at = 0; at < slots.length; at += 1) state[slots[at]!] = values[at]!;
+}
+
+function takeBack(state: State, today: State, { slots }: Candidate): void {
+  for (const slot of slots) state[slot] = today[slot]!;
+}
+
+const apart = (a: Candidate, b: Candidate): boolean =>
+  a.thing !== b.thing && !a.slots.some((slot) => b.slots.includes(slot));
+
+/** Candidates by thing. */
+function byThing(candidates: readonly Candidate[]): Candidate[][] {
+  const groups = new Map<string, Candidate[]>();
+  for (const each of candidates) {
+    const group = groups.get(each.thing) ?? [];
+    group.push(each);
+    groups.set(each.thing, group);
+  }
+  return [...groups.values()];
+}
+
+/** Holds each of another thing's candidates beside one that is done. */
+function holdPairs(searching: Searching, first: Candidate, others: readonly Candidate[]): void {
+  if (!apart(first, others[0]!)) return;
+  for (const second of others) {
+    put(searching.state, second);
+    hold(searching, [first, second]);
+    takeBack(searching.state, searching.today, second);
+  }
+}
+
+/**
+ * The plan of one or two things that leaves least short, goal by goal in order; of plans alike in that the one of
+ * fewer things, then the one that goes a step beyond what is needed, then the smaller.
+ * @param measures how each goal is judged, in order
+ * @param candidates every way of doing each thing
+ * @param today the figures as they stand
+ * @param shoeLength mm
+ * @param firsts candidates of which one at least is in the plan; any of them where it is left out
+ * @returns the candidates of the plan; none where nothing helps
+ */
+export function bestPlan(
+  measures: readonly GoalMeasure[],
+  candidates: readonly Candidate[],
+  today: State,
+  shoeLength: number,
+  firsts: readonly Candidate[] = candidates,
+): readonly Candidate[] {
+  const state = Float64Array.from(today);
+  // What nothing is ever missing of needs no looking at.
+  const live = measures.filter(({ missing }) => missing !== NOTHING_MISSING);
+  const left = live.map(({ missing, untilReached }) =>
+    untilReached && stepsShort(missing(today)) > 0
+      ? (of: State) => stepsLeft(missing(of))
+      : (of: State) => stepsShort(missing(of)),
+  );
+  const short = Int32Array.from(left, (of) => of(today));
+  const further = live.flatMap(({ beyond }, at) => (beyond && short[at]! > 0 ? [beyond] : []));
+  const searching: Searching = {
+    left,
+    keeps: live.flatMap(({ kept }, at) => (kept ? [{ at, most: short[at]! }] : [])),
+    shoeLength,
+    further,
+    state,
+    today,
+    scratch: new Int32Array(live.length),
+    best: { candidates: [], short, things: 0, beyond: 0, size: 0 },
+  };
+  const groups = byThing(candidates);
+  for (const first of firsts) {
+    put(state, first);
+    hold(searching, [first]);
+    // Where all are gone through, each pair comes up once.
+    const at = firsts === candidates ? groups.findIndex(([one]) => one!.thing === first.thing) : -1;
+    for (const others of groups.slice(at + 1)) holdPairs(searching, first, others);
+    takeBack(state, today, first);
+  }
+  return searching.best.candidates;
+}

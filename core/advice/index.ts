@@ -1,0 +1,3 @@
+export * from './types';
+export { judge } from './judge';
+export { goalsInOrder } from './order';

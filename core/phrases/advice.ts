@@ -1,0 +1,283 @@
+import type { GoalName, Judgement, Thing, ThingToDo, TurnBought } from '../advice';
+import { questionOf } from '../method';
+import { FIGURE_WORDS, type SetupFigure } from '../setup';
+import { angleFigure } from '../units';
+import { bandWords, questionFigure } from './figures';
+import { inFootWords } from './feet';
+import type { Speech } from './instruction';
+import { liftWords } from './turn';
+
+/** What a coach says of a thing that moves no figure. */
+const SAID: Partial<Record<Thing, string>> = {
+  'trail foot release': 'Let the trail heel come up through the ball.',
+  'shorter swing': 'Stop the backswing at three quarters.',
+  'less loft': 'Take a club with less loft, and the same swing.',
+  face: 'Look where the face points first.',
+  load: 'Rock to the heels and the toes, and settle in the middle.',
+  'trail knee': 'Keep the trail knee inside its foot.',
+};
+
+/** What each thing is called on its own line. */
+export const THING_NAMES: Record<Thing, string> = {
+  'lead foot': 'Lead foot',
+  'trail foot': 'Trail foot',
+  line: 'The whole line',
+  width: 'Width',
+  load: 'Weight',
+  ball: 'Ball',
+  hips: 'Hips',
+  'trail knee': 'Trail knee',
+  shoulders: 'Shoulders',
+  tilt: 'Tilt',
+  face: 'Club face',
+  'lead heel up': 'Lead heel',
+  'trail foot release': 'Trail heel',
+  'shorter swing': 'Shorter swing',
+  'less loft': 'Less loft',
+};
+
+/** Turning the whole stance is one move: it is told by how far the feet turn with it. */
+function lineSentence({ moves }: ThingToDo): string {
+  const trail = moves.find(({ figure }) => figure === 'trailFlare');
+  const by = trail ? trail.to - trail.from : 0;
+  return `Turn the whole stance ${angleFigure(Math.abs(by))} ${by > 0 ? 'closed' : 'open'}, both feet with it.`;
+}
+
+/**
+ * What to tell the student of one thing.
+ * @param todo the thing with its moves
+ * @param shoeLength mm
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns one sentence a move
+ */
+export function thingSentences(todo: ThingToDo, shoeLength: number, speech: Speech): string[] {
+  const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
+  if (todo.thing === 'line') return [say(lineSentence(todo))];
+  if (todo.moves.length === 0) return [say(SAID[todo.thing]!)];
+  const toesStay = !todo.moves.some(({ figure }) => figure === 'setback');
+  return todo.moves.flatMap(({ figure, from, to }) => {
+    if (figure === 'leadHeelLift') return [liftWords(to, speech)];
+    const told = { by: to - from, to, length: speech.length, shoeLength, toesStay };
+    const sentence = FIGURE_WORDS[figure].instruction?.(told);
+    return sentence === undefined ? [] : [say(sentence)];
+  });
+}
+
+/**
+ * A chance in words.
+ * @param chance 0 to 1
+ * @returns unlikely, an even chance, likely or almost sure
+ * @example chanceWords(0.74) // 'likely'
+ */
+export function chanceWords(chance: number): string {
+  if (chance < 0.4) return 'unlikely';
+  if (chance <= 0.6) return 'an even chance';
+  return chance <= 0.9 ? 'likely' : 'almost sure';
+}
+
+const stopsTurn = (way: string, { stoppedBy, from, needed }: TurnBought): string =>
+  `${way} the ${stoppedBy} leg stops the hips at about ${angleFigure(from)}; ${angleFigure(needed)} is needed.`;
+
+/** Which way the load or the ball is off, by how it is put right. */
+function wayOff(things: readonly ThingToDo[], figure: string): 'more' | 'less' | null {
+  const move = things.flatMap(({ moves }) => moves).find((each) => each.figure === figure);
+  return move ? (move.to > move.from ? 'less' : 'more') : null;
+}
+
+function loadStops({ things }: Judgement): string {
+  const toes = wayOff(things, 'trailHeelToe') ?? wayOff(things, 'leadHeelToe');
+  if (toes) return `The weight is on the ${toes === 'more' ? 'toes' : 'heels'}.`;
+  const lead = wayOff(things, 'leadShare');
+  if (lead) return `There is too ${lead === 'more' ? 'much' : 'little'} weight on the lead foot.`;
+  return 'The weight is not where it should be.';
+}
+
+function ballStops({ things }: Judgement): string {
+  const back = wayOff(things, 'ballAlong');
+  if (back) return `The ball is too far ${back === 'more' ? 'back' : 'forward'}.`;
+  const out = wayOff(things, 'ballOut');
+  return out === 'less' ? 'The ball is too close.' : 'The ball is too far away.';
+}
+
+function pathStops({ path }: Judgement): string {
+  if (!path) return 'The ball does not say yet: the face may be what sends it.';
+  const way = path.from > 0 ? 'in-to-out' : 'out-to-in';
+  return path.byEye
+    ? `By eye the path goes ${way}.`
+    : `The path goes about ${angleFigure(Math.abs(path.from))} ${way}.`;
+}
+
+const widthStops = ({ things }: Judgement): string => {
+  const wide = wayOff(things, 'stanceWidth');
+  if (wide === null) return 'The feet are not where the method has them.';
+  return wide === 'more' ? 'The stance is too wide.' : 'The stance is too narrow.';
+};
+
+const STOPS_GOAL: Record<GoalName, (judgement: Judgement) => string> = {
+  'turn back': ({ back }) => (back ? stopsTurn('Going back', back) : 'The turn back has no room.'),
+  'turn through': ({ through }) =>
+    through && through.from < through.needed
+      ? stopsTurn('Coming through', through)
+      : 'Something holds the hips coming through.',
+  sparing: () => 'What hurts is spared first.',
+  posting: () => 'The stance is too wide to get onto the lead foot.',
+  'too much turn': () => 'The turn goes too far.',
+  load: loadStops,
+  path: pathStops,
+  ball: ballStops,
+  feet: widthStops,
+  knees: () => 'The trail knee is out of its place.',
+  hips: () => 'The hips are not set as the method has them.',
+  shoulders: () => 'The shoulders are not as the method has them.',
+  hands: () => 'The face or the shaft is off.',
+  swing: () => 'The trail knee goes back another way than taught.',
+  loft: () => 'So much loft makes a pitch hard to strike.',
+};
+
+/**
+ * What stops the student, in a sentence: the first goal that is short, or that nothing is.
+ * @param judgement the judgement
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns one sentence
+ */
+export function stopsSentence(judgement: Judgement, speech: Speech): string {
+  const { goals, before } = judgement;
+  const first = goals.find(({ today }) => today > 0);
+  if (first) return inFootWords(STOPS_GOAL[first.goal](judgement), speech.feet, speech.hand);
+  return before.includes('test the legs')
+    ? 'Nobody knows yet where the legs stop the turn.'
+    : 'Nothing stands in the way.';
+}
+
+const BEFORE_WORDS: Record<Judgement['before'][number], string> = {
+  'see a doctor': 'If it hurts, stop. Doctor or physio first.',
+  'test the legs': 'Test the legs first.',
+};
+
+/**
+ * What is done, in order: what stands before all, then one or two things.
+ * @param judgement the judgement
+ * @param shoeLength mm
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns sentences
+ */
+export function doSentences(judgement: Judgement, shoeLength: number, speech: Speech): string[] {
+  const { before, things, goals } = judgement;
+  const told = [
+    ...before.map((each) => BEFORE_WORDS[each]),
+    ...things.flatMap((thing) => thingSentences(thing, shoeLength, speech)),
+  ];
+  if (told.length > 0) return told;
+  return goals.some(({ today }) => today > 0)
+    ? ['Leave it: nothing that may be moved would help.']
+    : ['Leave it as it is.'];
+}
+
+/** A turn is told where it is short, or where the plan moves it by a degree or more. */
+function turnBuys(way: string, turn: TurnBought | null): string[] {
+  if (!turn) return [];
+  const { from, to, needed, chanceTo } = turn;
+  if (Math.abs(to - from) < 1) return [];
+  const chance = chanceTo === null ? '' : `: ${chanceWords(chanceTo)}${chanceTo > 0.6 ? ' enough' : ''}`;
+  return [`${way} ${angleFigure(from)} → ${angleFigure(to)}, ${angleFigure(needed)} needed${chance}.`];
+}
+
+function pathBuys({ path }: Judgement): string[] {
+  if (!path) return [];
+  const straighter = Math.abs(path.from) - Math.abs(path.to);
+  if (straighter < 0.5) return [];
+  return path.byEye ? ['The path comes straighter.'] : [`Path about ${angleFigure(straighter)} straighter.`];
+}
+
+const BUYS_GOAL: Partial<Record<GoalName, string>> = {
+  sparing: 'What hurts is asked for less.',
+  posting: 'The lead foot comes within reach.',
+  'too much turn': 'A shorter turn, and the club stays in the hands.',
+  load: 'The hips are free to turn.',
+  ball: 'The strike comes back to the ball.',
+  loft: 'A strike that forgives more.',
+};
+
+/** The method's bands are what a change brings where it brings nothing else. */
+const WITHIN = 'It brings the address to where the method has it.';
+
+/**
+ * What it buys, and what it costs, most important first.
+ * @param judgement the judgement
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns sentences; none where nothing is changed
+ */
+export function buysSentences(judgement: Judgement, speech: Speech): string[] {
+  const { goals, things, back, through } = judgement;
+  if (things.length === 0) return [];
+  const better = goals.filter(({ today, after }) => after < today);
+  const told = [
+    ...turnBuys('Backswing', back),
+    ...turnBuys('Through', through),
+    ...pathBuys(judgement),
+    ...better.flatMap(({ goal }) => BUYS_GOAL[goal] ?? []),
+  ];
+  const bought = told.length > 0 ? told : [WITHIN];
+  return bought.map((sentence) => inFootWords(sentence, speech.feet, speech.hand));
+}
+
+const WAITS: Record<GoalName, string> = {
+  'turn back': 'the rest of the turn back',
+  'turn through': 'the rest of the turn through',
+  sparing: 'what hurts',
+  posting: 'getting onto the lead foot',
+  'too much turn': 'the turn that goes too far',
+  load: 'the weight',
+  path: 'the path',
+  ball: 'the ball',
+  feet: 'the feet',
+  knees: 'the knees',
+  hips: 'the hips',
+  shoulders: 'the shoulders',
+  hands: 'the face',
+  swing: 'the trail knee going back',
+  loft: 'the loft',
+};
+
+/**
+ * What waits for another day: goals that are still short.
+ * @param judgement the judgement
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns one sentence; empty where nothing waits
+ */
+export function waitsSentence({ goals, things }: Judgement, speech: Speech): string {
+  const waiting = goals.filter(({ after }) => after > 0).map(({ goal }) => WAITS[goal]);
+  if (waiting.length === 0 || things.length === 0) return '';
+  const list = new Intl.ListFormat('en', { type: 'conjunction' }).format(waiting);
+  return inFootWords(`Waits for later: ${list}.`, speech.feet, speech.hand);
+}
+
+/**
+ * Where this body needs what the method would not have.
+ * @param judgement the judgement
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns one sentence a figure
+ */
+export const partingSentences = ({ partings }: Judgement, speech: Speech): string[] =>
+  partings.map(({ item, low, high, needs }) => {
+    const question = questionOf(item);
+    const name = FIGURE_WORDS[item as SetupFigure].name.toLowerCase();
+    const wants = bandWords(question, { low, high }, speech.length);
+    const words = `Your method has ${name} at ${wants}; this body needs ${questionFigure(question, needs, speech.length)}.`;
+    return inFootWords(words, speech.feet, speech.hand);
+  });
+
+/**
+ * One foot that both turns pull at, told as one conflict.
+ * @param judgement the judgement
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns one sentence; empty where nothing pulls both ways
+ */
+export const pulledSentence = ({ pulledBothWays }: Judgement, speech: Speech): string =>
+  pulledBothWays
+    ? inFootWords(
+        'The lead foot is pulled both ways: squarer to go back, further out to come through.',
+        speech.feet,
+        speech.hand,
+      )
+    : '';

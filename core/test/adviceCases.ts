@@ -1,0 +1,250 @@
+import type { AdvisedMove, Case, Judgement, Thing } from '../advice';
+import { TELL_TALE_MEANS } from '../advice/order';
+import { CAME_FOR, cautionsOf, JOINTS, type CautionFact, type Remedy } from '../body';
+import { BAG, canPitch, clubById } from '../club';
+import { bandsFor, setupAsTaught, type HouseMethod, type Played } from '../method';
+import { PRESETS } from '../method/presets';
+import { personalPath, type PathShot, type PersonalPath } from '../path';
+import {
+  figureOf,
+  ITEMS,
+  PLACED_FIGURES,
+  withFigure,
+  withMeasured,
+  FIGURES,
+  NOT_LOOKED_AT,
+  TELL_TALE_NAMES,
+  type Item,
+  type Posture,
+  type Setup,
+} from '../setup';
+import { USUAL_GOAL, type TurningBody } from '../turn';
+import { build } from './example';
+import { bodyOf, both } from './turning';
+import { USUAL_LEGS, type WrittenCase } from './writtenCases';
+
+export const methodNamed = (key: string): HouseMethod => ({
+  id: key,
+  version: 1,
+  ...PRESETS.find((preset) => preset.key === key)!.contents,
+});
+
+const factsOf = ({ facts = [] }: WrittenCase): CautionFact[] =>
+  facts.map(([joint, side, state]) => ({
+    joint,
+    side,
+    state,
+    since: '',
+    clearedBy: '',
+    notedOn: '2026-05-01',
+    status: 'stands',
+  }));
+
+function legsOf({ legs, toeOut }: WrittenCase): TurningBody | null {
+  if (legs === null) return null;
+  const natural = toeOut === undefined ? null : both(toeOut);
+  return bodyOf({ ...USUAL_LEGS, ...legs }, { naturalToeOut: natural });
+}
+
+/** The setup as the method teaches it, all of it taped, with what the case says of today. */
+function setupOf({ today = {}, wider = 0, seen, swingPath }: WrittenCase, taught: Setup): Setup {
+  const width = figureOf(taught, 'stanceWidth')! + wider;
+  const feet = ['leadFlare', 'trailFlare', 'stanceWidth', 'stanceLine', 'ballAlong', 'ballOut'] as const;
+  const others = ITEMS.filter((item) => !(feet as readonly string[]).includes(item));
+  const placed = [...feet, ...others].reduce((setup, item) => {
+    const value = item === 'stanceWidth' ? width : today[item];
+    return value === undefined ? setup : withFigure(setup, item, value);
+  }, taught);
+  const measured = withMeasured(placed, PLACED_FIGURES, 'tape');
+  const { posture } = measured;
+  const figures = Object.fromEntries(
+    Object.entries(posture?.figures ?? {}).map(([name, sighting]) => [
+      name,
+      { ...sighting, way: 'tape', uncertainty: FIGURES[name as 'hipBump'].uncertainty.tape },
+    ]),
+  );
+  return {
+    ...measured,
+    posture: {
+      figures,
+      choices: posture?.choices ?? {},
+      ...(swingPath && { swingPath }),
+      ...(seen && { tellTales: [...seen] }),
+    },
+  };
+}
+
+/** Shots from these feet whose mean is the monitor's. */
+const shotsOf = ({ path }: WrittenCase, setup: Setup, clubLengthInches: number): PathShot[] =>
+  path === undefined
+    ? []
+    : Array.from({ length: 24 }, (_, at) => ({ setup, clubLengthInches, path: path + ((at % 5) - 2) * 0.8 }));
+
+/** A written case as the judgement takes it. */
+export function caseOf(written: WrittenCase): Case {
+  const { hand = 'right', age = 40, club = '7-iron', method = 'shoulders-and-neutral' } = written;
+  const played: Played = {
+    club,
+    clubLengthInches: clubById(club).lengthInches,
+    shot: written.pitch ? 'pitch' : 'full',
+  };
+  const legs = legsOf(written);
+  const body = { build: build(), legs };
+  const house = methodNamed(method);
+  const setup = setupOf(written, setupAsTaught(house, body, played));
+  const facts = factsOf(written);
+  return {
+    setup,
+    build: body.build,
+    body: legs,
+    bands: bandsFor(house, body, played),
+    club,
+    shot: played.shot,
+    hand,
+    goal: USUAL_GOAL,
+    cameFor: written.cameFor ?? [],
+    facts,
+    cautions: cautionsOf(facts, hand, age < 18),
+    path: personalPath(shotsOf(written, setup, played.clubLengthInches), played.clubLengthInches),
+    pinned: [],
+    leadHeelLift: 0,
+    done: [],
+    agreed: [],
+  };
+}
+
+const pick = <Value>(random: () => number, values: readonly Value[]): Value =>
+  values[Math.floor(random() * values.length)]!;
+
+/** Some of these, each with a chance. */
+const some = <Value>(random: () => number, values: readonly Value[], chance: number): Value[] =>
+  values.filter(() => random() < chance);
+
+/** A case drawn at random: body, facts, complaints, tell-tales, method, club and today's figures. */
+export function drawnCase(random: () => number): Case {
+  const between = (least: number, most: number) => least + (most - least) * random();
+  const now = (chance: number, least: number, most: number) =>
+    random() < chance ? Math.round(between(least, most)) : undefined;
+  const club = pick(random, BAG);
+  const written: WrittenCase = {
+    name: 'drawn',
+    hand: random() < 0.15 ? 'left' : 'right',
+    age: Math.round(between(12, 75)),
+    facts:
+      random() < 0.35
+        ? [
+            [
+              pick(random, JOINTS),
+              pick(random, ['left', 'right', 'both']),
+              pick(random, ['pain', 'stiff', 'operated']),
+            ],
+          ]
+        : [],
+    cameFor: some(random, CAME_FOR, 0.12),
+    seen: some(random, TELL_TALE_NAMES, 0.08),
+    legs:
+      random() < 0.12
+        ? null
+        : {
+            inLead: between(10, 55),
+            outLead: between(20, 60),
+            inTrail: between(5, 55),
+            outTrail: between(20, 60),
+            trunk: between(30, 60),
+          },
+    ...(random() < 0.3 && { toeOut: between(0, 25) }),
+    club: club.id,
+    ...(canPitch(club.id) && random() < 0.3 && { pitch: true as const }),
+    method: pick(random, PRESETS).key,
+    wider: Math.round(between(-120, 140)),
+    today: Object.fromEntries(
+      Object.entries({
+        leadFlare: now(0.8, -5, 40),
+        trailFlare: now(0.8, -8, 38),
+        stanceLine: now(0.7, -10, 12),
+        ballAlong: now(0.4, -20, 130),
+        leadShare: now(0.4, 35, 68),
+        leadHeelToe: now(0.4, 25, 78),
+        trailHeelToe: now(0.4, 25, 78),
+        hipBump: now(0.3, -20, 80),
+        trailKneeInside: now(0.2, -40, 50),
+        shoulderLine: now(0.3, -14, 10),
+        clubFace: now(0.3, -8, 8),
+        hipTurn: now(0.2, 25, 80),
+      }).filter(([, value]) => value !== undefined),
+    ),
+    ...(random() < 0.3 && { path: between(-6, 6) }),
+    first: [],
+  };
+  return caseOf(written);
+}
+
+/** Things that a coach says without a figure. */
+const WITHOUT_FIGURES: readonly Thing[] = [
+  'trail foot release',
+  'shorter swing',
+  'less loft',
+  'face',
+  'load',
+  'trail knee',
+];
+
+/** What was seen too far is no further than the method has it. */
+function turnedLess({ bands }: Case, posture: Posture): Posture {
+  const figures = { ...posture.figures };
+  for (const turn of ['hipTurn', 'shoulderTurn'] as const) {
+    const seen = figures[turn];
+    const band = bands.figures[turn];
+    if (seen && band) figures[turn] = { ...seen, value: Math.min(seen.value, band.high) };
+  }
+  return { ...posture, figures };
+}
+
+const remedyOf = ({ figure, from, to }: AdvisedMove): Remedy[] => {
+  const item = figure === 'setback' ? 'stanceLine' : figure;
+  return (ITEMS as readonly string[]).includes(item)
+    ? [{ item: item as Item, by: to > from ? 'more' : 'less' }]
+    : [];
+};
+
+/** Shots from the new feet show the path that was expected of them. */
+function pathAfter({ path, club }: Case, { path: told, setup }: Judgement): PersonalPath {
+  if (!told || told.byEye) return path;
+  const { lengthInches } = clubById(club);
+  return personalPath(shotsOf({ name: '', first: [], path: told.to }, setup, lengthInches), lengthInches);
+}
+
+/**
+ * The case once a judgement's things are done: what was seen or complained of and is served is gone, and what was
+ * moved stays agreed.
+ */
+export function caseAfter(given: Case, judgement: Judgement): Case {
+  const { setup, things, leadHeelLift } = judgement;
+  const served = new Set(things.flatMap(({ serves }) => serves));
+  const names = things.map(({ thing }) => thing);
+  // A shorter swing is remembered as done: the student is still one who turns too far.
+  const turnsLess = served.has('too much turn') && !names.includes('shorter swing');
+  const { swingPath, ...seen } = setup.posture ?? NOT_LOOKED_AT;
+  const tellTales = (seen.tellTales ?? []).filter((tale) => {
+    const means = TELL_TALE_MEANS[tale];
+    const gone = means ? means.by.some((thing) => names.includes(thing)) : served.has('path');
+    return !gone && !(tale === 'loses the club at the top' && turnsLess);
+  });
+  const posture = turnsLess ? turnedLess(given, seen) : seen;
+  const flights = ['curves away', 'curves toward', 'starts right', 'starts left'];
+  return {
+    ...given,
+    setup: {
+      ...setup,
+      posture: { ...posture, tellTales, ...(swingPath && !served.has('path') && { swingPath }) },
+    },
+    cameFor: given.cameFor.filter(
+      (complaint) =>
+        !(complaint === 'turns too far' && turnsLess) && !(flights.includes(complaint) && served.has('path')),
+    ),
+    leadHeelLift,
+    path: pathAfter(given, judgement),
+    done: [...given.done, ...names.filter((thing) => WITHOUT_FIGURES.includes(thing))],
+    agreed: [...given.agreed, ...things.flatMap(({ moves }) => moves.flatMap(remedyOf))],
+  };
+}
