@@ -6,7 +6,7 @@ import type { CautionFact, Screen } from '@pedastance/core/body';
 import type { Finding } from '@pedastance/core/reading';
 import { upgradedSetup, type ChangeName, type Setup } from '@pedastance/core/setup';
 import { isRecord } from './isRecord';
-import type { ChangeEntry, LogEntry, NewEntry } from './lessons';
+import type { ChangeEntry, LogEntry, NewEntry, ReadingEntry } from './lessons';
 import type { Person, StudentEdit } from './students';
 import { CONTRACT_VERSION } from './wire';
 
@@ -28,6 +28,22 @@ export const CHANGE_DEFAULTS: Pick<ChangeEntry, 'leadHeelLift' | 'shoulderGoal'>
 const renamedChange = (change: string): ChangeName =>
   (change === 'ballOut' ? 'leadToeOut' : change) as ChangeName;
 
+/** A reading of any earlier shape in today's. */
+function upgradedReading<Entry extends ReadingEntry>(entry: Entry): Entry {
+  if (!Array.isArray(entry.findings)) return entry;
+  const findings = entry.findings.map((finding) =>
+    isRecord(finding) ? { ...FINDING_DEFAULTS, ...(finding as Finding) } : finding,
+  );
+  return {
+    ...entry,
+    screenId: entry.screenId ?? null,
+    choices: entry.choices ?? [],
+    judgement: entry.judgement ?? null,
+    facts: entry.facts ? { ...entry.facts, rests: entry.facts.rests ?? null } : null,
+    findings,
+  };
+}
+
 /** An entry of any earlier shape in today's. */
 export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
   if (entry.kind === 'address') {
@@ -40,17 +56,7 @@ export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): 
   if (entry.kind === 'change') return { ...CHANGE_DEFAULTS, ...entry };
   if (entry.kind === 'look')
     return { ...entry, shotIds: entry.shotIds ?? null, modelVersion: entry.modelVersion ?? null };
-  if (entry.kind !== 'reading' || !Array.isArray(entry.findings)) return entry;
-  const findings = entry.findings.map((finding) =>
-    isRecord(finding) ? { ...FINDING_DEFAULTS, ...(finding as Finding) } : finding,
-  );
-  return {
-    ...entry,
-    screenId: entry.screenId ?? null,
-    choices: entry.choices ?? [],
-    facts: entry.facts ? { ...entry.facts, rests: entry.facts.rests ?? null } : null,
-    findings,
-  };
+  return entry.kind === 'reading' ? (upgradedReading(entry) as Entry) : entry;
 }
 
 /** A screen from before an angle told how sure it was and when it was taken, and before the line and the hand counted, in today's shape. */

@@ -5,6 +5,7 @@ export * from './students';
 export * from './setup';
 export * from './trials';
 export * from './lessons';
+export * from './judgement';
 export * from './method';
 export * from './owner';
 export * from './limits';

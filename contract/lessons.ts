@@ -1,11 +1,12 @@
 import { anythingAsked, BUILD_FIGURES, CAME_FOR, HANDS } from '@pedastance/core/body';
 import { CLUB_IDS, SHOTS, canPitch } from '@pedastance/core/club';
 import { FIGURE_MARKS, FIGURE_QUESTION_NAMES, questionOf } from '@pedastance/core/method';
-import { CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
+import { CHOICES, CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
 import { MOST_LIFT_MM, SHOULDER_GOALS } from '@pedastance/core/turn';
 import { z } from 'zod';
 import { entryCommon, figure, Id, ModelVersion, Moment, text, whole } from './common';
 import { LONGEST_CAUTIONS, LONGEST_FACT_TEXT, LONGEST_INTAKE, LONGEST_PAIN, MOST_FACTS } from './limits';
+import { JudgementShape } from './judgement';
 import { SetupShape } from './setup';
 import { CautionFactShape } from './students';
 import { LookEntry, ShotsEntry, TrialEntry } from './trials';
@@ -55,6 +56,18 @@ const FindingShape = z
     withheld: text(1, 200).nullable(),
     putForward: z.boolean(),
   })
+  .refine(
+    ({ putForward, verdict, because, withheld }) =>
+      !putForward || (verdict !== 'in' && !because && !withheld),
+    {
+      path: ['putForward'],
+      error: 'put forward only what is out of its band, comes from nothing else and is not withheld',
+    },
+  )
+  .refine(({ item, because }) => because?.item !== item, {
+    path: ['because'],
+    error: 'another item that it comes from',
+  })
   .refine((finding) => finding.low <= finding.middle && finding.middle <= finding.high, {
     path: ['low'],
     error: 'a band with its low end below its high end',
@@ -72,6 +85,14 @@ const ChoiceFindingShape = z
     asTaught: z.boolean(),
     mark,
     why: text(1, 500),
+  })
+  .refine(({ question, seen }) => CHOICES[question].includes(seen), {
+    path: ['seen'],
+    error: 'one of the answers to the question',
+  })
+  .refine(({ question, wanted }) => wanted.every((each) => CHOICES[question].includes(each)), {
+    path: ['wanted'],
+    error: 'answers to the question',
   })
   .refine(({ seen, wanted, asTaught }) => asTaught === wanted.includes(seen), {
     path: ['asTaught'],
@@ -143,6 +164,8 @@ export const ReadingEntry = z.strictObject({
       error: 'at most one finding for a question',
     }),
   notices: z.array(NoticeShape).max(12),
+  /** The judgement that was told with it; null in a reading from before there was one. */
+  judgement: JudgementShape.nullable(),
 });
 
 export const ChangeEntry = z.strictObject({

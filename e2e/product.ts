@@ -246,7 +246,7 @@ export async function agree(page: Page, reason: string): Promise<void> {
   await press(page, 'On to the balance');
   await press(page, 'Weight on lead foot plus 1 %');
   await step(page, 'change');
-  await press(page, 'Take: Lead flare');
+  await press(page, 'Take: Lead foot');
   await step(page, 'keep');
   await page.getByRole('textbox', { name: 'Reason' }).fill(reason);
 }

@@ -91,7 +91,7 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await press(page, 'It hurts: Lead leg, turned in');
       await visit('/lessons/[lesson]');
       await step(page, 'change');
-      await press(page, 'Take: Lead flare');
+      await press(page, 'Take: Lead foot');
       await visit('/lessons/[lesson]');
     },
   },

@@ -61,8 +61,6 @@ function Folding({ testID, head, openAtFirst = false, children }: CardProps) {
 interface FindingCardProps {
   finding: Finding;
   speech: Speech;
-  /** What to do about it, where it is out of its band. */
-  advice?: string[];
   /** Findings that come from this one, told with it. */
   effects?: readonly Finding[];
   openAtFirst?: boolean;
@@ -74,13 +72,7 @@ const because = ({ because: cause }: Finding, speech: Speech): string =>
     : '';
 
 /** One finding: measured against its band, and behind one tap why, what it limits, what to do. */
-export function FindingCard({
-  finding,
-  speech,
-  advice = [],
-  effects = [],
-  openAtFirst = false,
-}: FindingCardProps) {
+export function FindingCard({ finding, speech, effects = [], openAtFirst = false }: FindingCardProps) {
   const { verdict, weight, withheld } = finding;
   const head = (
     <>
@@ -112,15 +104,7 @@ export function FindingCard({
           {`With it comes: ${spoken(FIGURE_WORDS[effect.item].name.toLowerCase(), speech)} ${findingFigure(effect, effect.measured, speech)}, because ${spoken(effect.because?.words ?? '', speech)}.`}
         </Body>
       ))}
-      {withheld === null ? (
-        advice.map((each) => (
-          <Body key={each} className="font-semibold">
-            {each}
-          </Body>
-        ))
-      ) : (
-        <Body className="font-semibold">{`! ${spoken(withheld, speech)}`}</Body>
-      )}
+      {withheld !== null && <Body className="font-semibold">{`! ${spoken(withheld, speech)}`}</Body>}
       {finding.close && (
         <Quiet>
           The edge of the band is within what the measuring can be off (one standard deviation): it could be

@@ -1,4 +1,4 @@
-import type { Judgement } from '@pedastance/core/advice';
+import type { ToldJudgement } from '@pedastance/core/advice';
 import {
   buysSentences,
   doSentences,
@@ -17,7 +17,7 @@ import { Body, Quiet } from '../ui/Words';
 function Line({ margin, children }: { margin: string; children: ReactNode }) {
   return (
     <View className="flex-row">
-      <View className="w-20 border-r-2 border-rust py-2 pr-2">
+      <View className="w-20 border-r-2 border-rust py-2 pl-3">
         <Quiet>{margin}</Quiet>
       </View>
       <View className="flex-1 gap-1 py-2 pl-3">{children}</View>
@@ -26,7 +26,7 @@ function Line({ margin, children }: { margin: string; children: ReactNode }) {
 }
 
 interface JudgementCardProps {
-  judgement: Judgement;
+  judgement: ToldJudgement;
   /** mm */
   shoeLength: number;
   speech: Speech;

@@ -1,7 +1,7 @@
 import type { Screen } from '@pedastance/core/body';
 import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
-import { differences, type Setup, type Item } from '@pedastance/core/setup';
+import { differences, type Setup } from '@pedastance/core/setup';
 
 export const STEPS = [
   'who',
@@ -49,7 +49,6 @@ export interface LessonDraft {
   setup: Setup | null;
   /** The agreed feet and balance; null until a change is begun. */
   agreed: Setup | null;
-  taken: Item[];
   /** How far the lead heel may come up going back, mm. */
   leadHeelLift: number;
   reason: string;
@@ -88,7 +87,6 @@ export const untouchedClub = {
   shot: 'full' as const,
   setup: null,
   agreed: null,
-  taken: [],
   leadHeelLift: 0,
   reason: '',
   feel: '',

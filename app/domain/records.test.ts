@@ -29,6 +29,7 @@ const reading = (id: string, addressId: string, minute: number): LogEntry => ({
   methodId: 'method',
   methodVersion: 1,
   facts: null,
+  judgement: null,
   ...readSetup({
     setup: setup(),
     build: build(),

@@ -54,7 +54,7 @@ interface OpenLesson {
   lineAsked: number | null;
   /** In a trial: the feet to stand in next, and the other ones. */
   trying: { setup: Setup; other: Setup } | null;
-  past: Pick<LessonDraft, 'setup' | 'agreed' | 'taken' | 'leadHeelLift'>[];
+  past: Pick<LessonDraft, 'setup' | 'agreed' | 'leadHeelLift'>[];
   /** A foot or the ball is under the finger; saving and re-framing wait. */
   dragging: boolean;
 }
@@ -201,10 +201,9 @@ export function chooseClub(club: ClubId, shot: ShotType, build: Build, lastFeet:
 
 export const setClubLength = (clubLengthInches: number): void => changeDraft({ clubLengthInches });
 
-const pastOf = ({ setup, agreed, taken, leadHeelLift }: LessonDraft) => ({
+const pastOf = ({ setup, agreed, leadHeelLift }: LessonDraft) => ({
   setup,
   agreed,
-  taken,
   leadHeelLift,
 });
 
@@ -268,14 +267,10 @@ export function notePosture(change: (posture: Posture) => Posture): void {
 }
 
 /** Agrees on other feet, and on a lift where it goes with them; on today's feet nothing is lifted. */
-export function replaceAgreed(
-  agreed: Setup | null,
-  taken: LessonDraft['taken'],
-  leadHeelLift: number | null = null,
-): void {
+export function replaceAgreed(agreed: Setup | null, leadHeelLift: number | null = null): void {
   markPast();
   const lift = agreed === null ? 0 : leadHeelLift;
-  changeDraft({ agreed, taken, ...(lift !== null && { leadHeelLift: lift }) });
+  changeDraft({ agreed, ...(lift !== null && { leadHeelLift: lift }) });
   reframe();
 }
 

@@ -55,7 +55,10 @@ export function endsOf(given: Case, item: Item): { low: number; high: number } |
   const uncertainty = uncertaintyOf(measureSetup(setup), item);
   if (uncertainty === null) return null;
   const band = bands.figures[questionOf(item)];
-  if (band) return noNarrower(band, uncertainty);
+  if (band) {
+    const { low, high } = noNarrower(band, uncertainty);
+    return { low, high };
+  }
   return (swaysIn(given) && USUAL_BANDS[item]) || null;
 }
 

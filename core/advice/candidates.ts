@@ -10,7 +10,7 @@ import { endsOf } from './bandGoals';
 import { SERVED_BY } from './order';
 import { stepsShort } from './measure';
 import { askedByTellTales, measuresOf } from './shortfalls';
-import type { AdvisedFigure, Case, GoalName, Thing } from './types';
+import { ADVISED_FIGURES, type AdvisedFigure, type Case, type GoalName, type Thing } from './types';
 
 /** One way of doing a thing: the slots it sets, and how large a change that is in what can just be noticed. */
 export interface Candidate {
@@ -291,7 +291,9 @@ function withoutFigures(making: Making): Candidate[] {
 }
 
 function leadHeelUp(making: Making): Candidate[] {
-  if (!making.isShort('turn back') || making.given.pinned.includes('leadHeelLift')) return [];
+  const { pinned, done } = making.given;
+  if (!making.isShort('turn back') || pinned.includes('leadHeelLift') || done.includes('lead heel up'))
+    return [];
   const today = todayOf(making, 'leadHeelLift');
   return LIFTS.filter((lift) => lift > today).map((lift) =>
     candidate('lead heel up', [['leadHeelLift', today, lift]]),
@@ -340,23 +342,24 @@ export function candidatesOf(given: Case, order: readonly GoalName[], fineness: 
   ].filter(({ thing }) => serving.has(thing));
 }
 
+/** Nearer than this a finer candidate is near a coarser one, mm and degrees. */
+const NEAR_LENGTH = 100;
+const NEAR_ANGLE = 10;
+const LENGTHS = new Set(ADVISED_FIGURES.filter((figure) => FIGURES[figure].unit === 'mm').map(slotOf));
+
 /**
  * Finer candidates near those of a plan.
  * @param fine all of them
  * @param plan the candidates found among coarser ones
- * @param fineness how coarse those were
- * @returns those of the same things whose flares and lengths are within a coarse step
+ * @returns those of the same things whose figures are near
  */
-export function near(
-  fine: readonly Candidate[],
-  plan: readonly Candidate[],
-  fineness: Fineness,
-): Candidate[] {
+export function near(fine: readonly Candidate[], plan: readonly Candidate[]): Candidate[] {
   const within = (a: Candidate, b: Candidate) =>
     a.thing === b.thing &&
     a.slots.every((slot, at) => {
       const found = b.slots.indexOf(slot);
-      return found < 0 || Math.abs(a.values[at]! - b.values[found]!) <= fineness.setback;
+      const most = LENGTHS.has(slot) ? NEAR_LENGTH : NEAR_ANGLE;
+      return found < 0 || Math.abs(a.values[at]! - b.values[found]!) <= most;
     });
   return fine.filter((each) => plan.some((one) => within(each, one)));
 }

@@ -1,5 +1,5 @@
 import type { Candidate } from './candidates';
-import { NOTHING_MISSING, stepsLeft, stepsShort, type GoalMeasure } from './measure';
+import { NOTHING_MISSING, halfStepsLeft, stepsShort, type GoalMeasure } from './measure';
 import { followToeLine, type State } from './state';
 
 interface Best {
@@ -112,7 +112,7 @@ export function bestPlan(
   const live = measures.filter(({ missing }) => missing !== NOTHING_MISSING);
   const left = live.map(({ missing, untilReached }) =>
     untilReached && stepsShort(missing(today)) > 0
-      ? (of: State) => stepsLeft(missing(of))
+      ? (of: State) => halfStepsLeft(missing(of))
       : (of: State) => stepsShort(missing(of)),
   );
   const short = Int32Array.from(left, (of) => of(today));

@@ -1,3 +1,3 @@
 export * from './types';
-export { judge } from './judge';
+export { judge, setupWith } from './judge';
 export { goalsInOrder } from './order';

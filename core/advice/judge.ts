@@ -1,7 +1,8 @@
-import { ownFlareDifference, questionOf } from '../method';
-import { ITEMS, measureSetup, measuredFigure, withFigure, type Item, type Setup } from '../setup';
+import { ownFlareDifference } from '../method';
+import { FIGURES, ITEMS, measureSetup, measuredFigure, withFigure, type Item, type Setup } from '../setup';
 import { DRAWS, turnBudget, turningFeet, type Turn } from '../turn';
 import { candidatesOf, COARSE, FINE, near, type Candidate } from './candidates';
+import { endsOf } from './bandGoals';
 import { bestPlan } from './choose';
 import { goalsInOrder } from './order';
 import { stepsShort, type GoalMeasure } from './measure';
@@ -97,6 +98,9 @@ function inOrder(working: Working, candidates: readonly Candidate[]): ThingToDo[
     .map(({ todo }) => todo);
 }
 
+/** So often either thing of a plan is exchanged for a better one. */
+const MOST_EXCHANGES = 4;
+
 /** The best plan: found among coarse steps, then among finer ones near it, then with either thing for another. */
 function planOf(
   given: Case,
@@ -106,8 +110,13 @@ function planOf(
   const found = bestPlan(measures, candidatesOf(given, order, COARSE), today, shoeLength);
   if (found.length === 0) return found;
   const fine = candidatesOf(given, order, FINE);
-  const nearer = bestPlan(measures, [...found, ...near(fine, found, COARSE)], today, shoeLength);
-  return bestPlan(measures, [...nearer, ...fine], today, shoeLength, nearer);
+  let plan = bestPlan(measures, [...found, ...near(fine, found)], today, shoeLength);
+  for (let round = 0; round < MOST_EXCHANGES; round += 1) {
+    const next = bestPlan(measures, [...plan, ...fine], today, shoeLength, plan);
+    if (next.every((each) => plan.includes(each))) return next;
+    plan = next;
+  }
+  return plan;
 }
 
 /** Made in this order: flares with their toes kept, then the trail foot, then all that bears on nothing else. */
@@ -119,7 +128,13 @@ const MADE_IN_ORDER: readonly (Item | 'setback')[] = [
   ...ITEMS.filter((item) => !['leadFlare', 'trailFlare', 'stanceWidth', 'stanceLine'].includes(item)),
 ];
 
-function setupWith(setup: Setup, moves: readonly AdvisedMove[]): Setup {
+/**
+ * A setup with moves made.
+ * @param setup the setup to begin from
+ * @param moves to which values, mm, degrees and percent
+ * @returns the new setup; a lift of the heel is no part of it
+ */
+export function setupWith(setup: Setup, moves: readonly AdvisedMove[]): Setup {
   return MADE_IN_ORDER.reduce((made, figure) => {
     const move = moves.find((each) => each.figure === figure);
     return move ? withFigure(made, figure, move.to) : made;
@@ -149,17 +164,21 @@ function bought(
   };
 }
 
-/** Figures that the plan puts outside what the method asks. */
+/** How far a figure is outside two ends. */
+const outsideBy = (value: number, { low, high }: { low: number; high: number }): number =>
+  Math.max(0, low - value, value - high);
+
+/** Figures that the plan puts further outside what the method asks than they were. */
 function partingsOf(given: Case, after: Setup): Parting[] {
   const before = measureSetup(given.setup);
   const measured = measureSetup(after);
   return (['stanceWidth', 'leadFlare', 'trailFlare', 'stanceLine'] as const).flatMap((item) => {
-    const band = given.bands.figures[questionOf(item)];
+    const ends = endsOf(given, item);
     const now = measuredFigure(before, item)?.value;
     const needs = measuredFigure(measured, item)?.value;
-    if (!band || needs === undefined || now === undefined || Math.abs(needs - now) < 0.5) return [];
-    const { low, high } = band;
-    return needs < low - 0.5 || needs > high + 0.5 ? [{ item, low, high, needs }] : [];
+    if (!ends || now === undefined || needs === undefined) return [];
+    const further = outsideBy(needs, ends) - outsideBy(now, ends);
+    return further >= FIGURES[item].justNoticeable / 2 ? [{ item, ...ends, needs }] : [];
   });
 }
 

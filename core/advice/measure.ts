@@ -27,12 +27,12 @@ const ROUNDING = 1e-6;
 export const stepsShort = (missing: number): number => Math.max(0, Math.floor(missing + ROUNDING));
 
 /**
- * What is left to do of a goal that is short, in whole steps: none once it is reached.
+ * What is left to do of a goal that is short, in half steps: none once it is reached.
  * @param missing in steps
- * @returns a whole number
- * @example stepsLeft(0.2) // 1
+ * @returns a whole number of half steps
+ * @example halfStepsLeft(0.7) // 2
  */
-export const stepsLeft = (missing: number): number => Math.max(0, Math.ceil(missing - ROUNDING));
+export const halfStepsLeft = (missing: number): number => Math.max(0, Math.ceil(2 * missing - ROUNDING));
 
 type Missing = GoalMeasure['missing'];
 

@@ -74,7 +74,7 @@ export interface Case {
   pinned: readonly FigureName[];
   /** How far the lead heel is already allowed up going back, mm. */
   leadHeelLift: number;
-  /** Things that move no figure and were agreed on before. */
+  /** Things agreed on before in this lesson that move none of the method's figures. */
   done: readonly Thing[];
   /** What was changed in this lesson on an earlier judgement, and which way: it is tried before it is moved again. */
   agreed: readonly Remedy[];
@@ -144,6 +144,9 @@ export interface Parting {
   high: number;
   needs: number;
 }
+
+/** A judgement as it is told and kept: the setup it ends in follows from its moves. */
+export type ToldJudgement = Omit<Judgement, 'setup'>;
 
 /** The one judgement of a case. */
 export interface Judgement {

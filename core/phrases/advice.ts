@@ -1,4 +1,4 @@
-import type { GoalName, Judgement, Thing, ThingToDo, TurnBought } from '../advice';
+import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../advice';
 import { questionOf } from '../method';
 import { FIGURE_WORDS, type SetupFigure } from '../setup';
 import { angleFigure } from '../units';
@@ -84,7 +84,7 @@ function wayOff(things: readonly ThingToDo[], figure: string): 'more' | 'less' |
   return move ? (move.to > move.from ? 'less' : 'more') : null;
 }
 
-function loadStops({ things }: Judgement): string {
+function loadStops({ things }: ToldJudgement): string {
   const toes = wayOff(things, 'trailHeelToe') ?? wayOff(things, 'leadHeelToe');
   if (toes) return `The weight is on the ${toes === 'more' ? 'toes' : 'heels'}.`;
   const lead = wayOff(things, 'leadShare');
@@ -92,14 +92,14 @@ function loadStops({ things }: Judgement): string {
   return 'The weight is not where it should be.';
 }
 
-function ballStops({ things }: Judgement): string {
+function ballStops({ things }: ToldJudgement): string {
   const back = wayOff(things, 'ballAlong');
   if (back) return `The ball is too far ${back === 'more' ? 'back' : 'forward'}.`;
   const out = wayOff(things, 'ballOut');
   return out === 'less' ? 'The ball is too close.' : 'The ball is too far away.';
 }
 
-function pathStops({ path }: Judgement): string {
+function pathStops({ path }: ToldJudgement): string {
   if (!path) return 'The ball does not say yet: the face may be what sends it.';
   const way = path.from > 0 ? 'in-to-out' : 'out-to-in';
   return path.byEye
@@ -107,13 +107,13 @@ function pathStops({ path }: Judgement): string {
     : `The path goes about ${angleFigure(Math.abs(path.from))} ${way}.`;
 }
 
-const widthStops = ({ things }: Judgement): string => {
+const widthStops = ({ things }: ToldJudgement): string => {
   const wide = wayOff(things, 'stanceWidth');
   if (wide === null) return 'The feet are not where the method has them.';
   return wide === 'more' ? 'The stance is too wide.' : 'The stance is too narrow.';
 };
 
-const STOPS_GOAL: Record<GoalName, (judgement: Judgement) => string> = {
+const STOPS_GOAL: Record<GoalName, (judgement: ToldJudgement) => string> = {
   'turn back': ({ back }) => (back ? stopsTurn('Going back', back) : 'The turn back has no room.'),
   'turn through': ({ through }) =>
     through && through.from < through.needed
@@ -134,22 +134,25 @@ const STOPS_GOAL: Record<GoalName, (judgement: Judgement) => string> = {
   loft: () => 'So much loft makes a pitch hard to strike.',
 };
 
+/** The goal a judgement is about: the first that its first thing serves, or that is short where nothing is done. */
+const aboutGoal = ({ goals, things }: ToldJudgement): GoalName | undefined =>
+  things[0]?.serves[0] ?? goals.find(({ today }) => today > 0)?.goal;
+
 /**
- * What stops the student, in a sentence: the first goal that is short, or that nothing is.
+ * What stops the student, in a sentence: what is worked at first, or that nothing is short.
  * @param judgement the judgement
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns one sentence
  */
-export function stopsSentence(judgement: Judgement, speech: Speech): string {
-  const { goals, before } = judgement;
-  const first = goals.find(({ today }) => today > 0);
-  if (first) return inFootWords(STOPS_GOAL[first.goal](judgement), speech.feet, speech.hand);
-  return before.includes('test the legs')
+export function stopsSentence(judgement: ToldJudgement, speech: Speech): string {
+  const goal = aboutGoal(judgement);
+  if (goal) return inFootWords(STOPS_GOAL[goal](judgement), speech.feet, speech.hand);
+  return judgement.before.includes('test the legs')
     ? 'Nobody knows yet where the legs stop the turn.'
     : 'Nothing stands in the way.';
 }
 
-const BEFORE_WORDS: Record<Judgement['before'][number], string> = {
+const BEFORE_WORDS: Record<ToldJudgement['before'][number], string> = {
   'see a doctor': 'If it hurts, stop. Doctor or physio first.',
   'test the legs': 'Test the legs first.',
 };
@@ -161,7 +164,7 @@ const BEFORE_WORDS: Record<Judgement['before'][number], string> = {
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns sentences
  */
-export function doSentences(judgement: Judgement, shoeLength: number, speech: Speech): string[] {
+export function doSentences(judgement: ToldJudgement, shoeLength: number, speech: Speech): string[] {
   const { before, things, goals } = judgement;
   const told = [
     ...before.map((each) => BEFORE_WORDS[each]),
@@ -173,16 +176,21 @@ export function doSentences(judgement: Judgement, shoeLength: number, speech: Sp
     : ['Leave it as it is.'];
 }
 
-/** A turn is told where it is short, or where the plan moves it by a degree or more. */
-function turnBuys(way: string, turn: TurnBought | null): string[] {
+/** So much less turn is a cost that is told (starting value), degrees. */
+const COSTS_TURN = 3;
+
+/** A turn is told where it was short and the plan frees it, and where the plan costs some of it. */
+function turnBuys(way: string, turn: TurnBought | null, wasShort: boolean): string[] {
   if (!turn) return [];
   const { from, to, needed, chanceTo } = turn;
-  if (Math.abs(to - from) < 1) return [];
+  const frees = wasShort && to - from >= 1;
+  if (!frees && from - to < COSTS_TURN) return [];
   const chance = chanceTo === null ? '' : `: ${chanceWords(chanceTo)}${chanceTo > 0.6 ? ' enough' : ''}`;
-  return [`${way} ${angleFigure(from)} → ${angleFigure(to)}, ${angleFigure(needed)} needed${chance}.`];
+  const words = `${angleFigure(from)} → ${angleFigure(to)}, ${angleFigure(needed)} needed${chance}.`;
+  return [frees ? `${way} ${words}` : `It costs ${way.toLowerCase()} ${words}`];
 }
 
-function pathBuys({ path }: Judgement): string[] {
+function pathBuys({ path }: ToldJudgement): string[] {
   if (!path) return [];
   const straighter = Math.abs(path.from) - Math.abs(path.to);
   if (straighter < 0.5) return [];
@@ -207,13 +215,14 @@ const WITHIN = 'It brings the address to where the method has it.';
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns sentences; none where nothing is changed
  */
-export function buysSentences(judgement: Judgement, speech: Speech): string[] {
+export function buysSentences(judgement: ToldJudgement, speech: Speech): string[] {
   const { goals, things, back, through } = judgement;
   if (things.length === 0) return [];
+  const wasShort = (goal: GoalName) => goals.some((each) => each.goal === goal && each.today > 0);
   const better = goals.filter(({ today, after }) => after < today);
   const told = [
-    ...turnBuys('Backswing', back),
-    ...turnBuys('Through', through),
+    ...turnBuys('Backswing', back, wasShort('turn back')),
+    ...turnBuys('Through', through, wasShort('turn through')),
     ...pathBuys(judgement),
     ...better.flatMap(({ goal }) => BUYS_GOAL[goal] ?? []),
   ];
@@ -245,7 +254,7 @@ const WAITS: Record<GoalName, string> = {
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns one sentence; empty where nothing waits
  */
-export function waitsSentence({ goals, things }: Judgement, speech: Speech): string {
+export function waitsSentence({ goals, things }: ToldJudgement, speech: Speech): string {
   const waiting = goals.filter(({ after }) => after > 0).map(({ goal }) => WAITS[goal]);
   if (waiting.length === 0 || things.length === 0) return '';
   const list = new Intl.ListFormat('en', { type: 'conjunction' }).format(waiting);
@@ -258,12 +267,13 @@ export function waitsSentence({ goals, things }: Judgement, speech: Speech): str
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns one sentence a figure
  */
-export const partingSentences = ({ partings }: Judgement, speech: Speech): string[] =>
+export const partingSentences = ({ partings }: ToldJudgement, speech: Speech): string[] =>
   partings.map(({ item, low, high, needs }) => {
     const question = questionOf(item);
     const name = FIGURE_WORDS[item as SetupFigure].name.toLowerCase();
-    const wants = bandWords(question, { low, high }, speech.length);
-    const words = `Your method has ${name} at ${wants}; this body needs ${questionFigure(question, needs, speech.length)}.`;
+    const wants = bandWords(question, { low: Math.round(low), high: Math.round(high) }, speech.length);
+    const needed = questionFigure(question, Math.round(needs), speech.length);
+    const words = `Your method wants ${name} at ${wants}; this body needs ${needed}.`;
     return inFootWords(words, speech.feet, speech.hand);
   });
 
@@ -273,7 +283,7 @@ export const partingSentences = ({ partings }: Judgement, speech: Speech): strin
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns one sentence; empty where nothing pulls both ways
  */
-export const pulledSentence = ({ pulledBothWays }: Judgement, speech: Speech): string =>
+export const pulledSentence = ({ pulledBothWays }: ToldJudgement, speech: Speech): string =>
   pulledBothWays
     ? inFootWords(
         'The lead foot is pulled both ways: squarer to go back, further out to come through.',

@@ -187,6 +187,7 @@ const WITHOUT_FIGURES: readonly Thing[] = [
   'face',
   'load',
   'trail knee',
+  'lead heel up',
 ];
 
 /** What was seen too far is no further than the method has it. */

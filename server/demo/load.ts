@@ -169,6 +169,7 @@ async function addLessonWithEntries(
     methodId: method.id,
     methodVersion: method.version,
     facts,
+    judgement: null,
     ...reading,
   };
   if (lesson.intake)

@@ -98,6 +98,7 @@ async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry
     read_caution_facts: entry.facts?.rests && JSON.stringify(entry.facts.rests.facts),
     read_shoulder_goal: entry.facts?.rests?.shoulderGoal,
     notices: JSON.stringify(entry.notices),
+    judgement: entry.judgement && JSON.stringify(entry.judgement),
   });
   const ofReading = { academy_id: key.academy_id, reading_id: key.id };
   const findings = entry.findings.map(({ widenedBy, putForward, weight, because, ...figures }) => ({
@@ -261,7 +262,7 @@ export async function listEntries(
            from address_entry where address_entry.academy_id = entry.academy_id and address_entry.id = entry.id)
          when 'reading' then (
            select jsonb_build_object('addressId', address_id, 'buildId', build_id, 'screenId', screen_id, 'methodId', method_id,
-             'methodVersion', method_version, 'modelVersion', model_version, 'notices', notices,
+             'methodVersion', method_version, 'modelVersion', model_version, 'notices', notices, 'judgement', judgement,
              'facts', case when read_age is not null then jsonb_build_object('cautions', read_cautions, 'age', read_age,
                'rests', case when read_hand is not null then jsonb_build_object('hand', read_hand, 'facts', read_caution_facts,
                  'shoulderGoal', read_shoulder_goal) end) end,

@@ -13,7 +13,15 @@ import type {
   StandIn,
   TrialEntry,
 } from '@pedastance/contract';
-import { readSetup, withSuggestions, type Posture } from '@pedastance/core';
+import {
+  bandsFor,
+  judge,
+  personalPath,
+  readSetup,
+  USUAL_GOAL,
+  withSuggestions,
+  type Posture,
+} from '@pedastance/core';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
@@ -125,6 +133,34 @@ export const newAddress = (lessonId: string, over: Partial<AddressEntry> = {}): 
   ...over,
 });
 
+/** What would be judged of an address, as a record keeps it. */
+function judgementOf(
+  { setup, club, clubLengthInches, shot }: AddressEntry,
+  build: NewBuild,
+  { method }: World,
+): ReadingEntry['judgement'] {
+  const body = { build: build.figures, legs: null };
+  const { setup: _follows, ...told } = judge({
+    setup,
+    build: build.figures,
+    body: null,
+    bands: bandsFor(method, body, { club, clubLengthInches, shot }),
+    club,
+    shot,
+    hand: 'left',
+    goal: USUAL_GOAL,
+    cameFor: ['curves away'],
+    facts: [],
+    cautions: [],
+    path: personalPath([], clubLengthInches),
+    pinned: [],
+    leadHeelLift: 0,
+    done: [],
+    agreed: [],
+  });
+  return { intakeId: null, ...told };
+}
+
 export function newReading(
   world: World,
   address: AddressEntry,
@@ -150,6 +186,7 @@ export function newReading(
     methodId: world.method.id,
     methodVersion: world.method.version,
     facts: { cautions: '', age: 40, rests: { hand: 'left', facts: [], shoulderGoal: 90 } },
+    judgement: judgementOf(address, build, world),
     ...reading,
     ...over,
   };

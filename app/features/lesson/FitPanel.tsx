@@ -149,7 +149,7 @@ function Answer({ answer, at, setup, speech }: AnswerProps) {
         <Button
           words="Take this"
           label={`Take: ${answer.kind}`}
-          onPress={() => replaceAgreed(answer.setup, [], answer.leadHeelLift)}
+          onPress={() => replaceAgreed(answer.setup, answer.leadHeelLift)}
         />
       )}
     </View>

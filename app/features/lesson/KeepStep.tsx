@@ -1,3 +1,4 @@
+import { judge } from '@pedastance/core/advice';
 import { clubById } from '@pedastance/core/club';
 import { inFootWords } from '@pedastance/core/phrases';
 import { Link, router } from 'expo-router';
@@ -16,6 +17,7 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { clubAndShot, tellAgreed } from '../../domain/sentences';
 import { useLessonContext } from './context';
 import { recordLesson } from '../../state/writes/record';
+import { useCase } from './useJudgement';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
@@ -80,6 +82,7 @@ function Words({ draft }: { draft: LessonDraft }) {
   const { student, build, screen, method } = useLessonContext();
   const speech = useSpeech(student.hand);
   const read = useReading();
+  const judged = useCase();
   const [fault, setFault] = useState('');
   const [busy, setBusy] = useState(false);
   if (!read || !draft.club || !draft.setup) return null;
@@ -93,7 +96,8 @@ function Words({ draft }: { draft: LessonDraft }) {
     setFault('');
     setBusy(true);
     try {
-      await recordLesson({ draft, student, build, screen, method, reading: read.reading });
+      const judgement = judged && judge(judged);
+      await recordLesson({ draft, student, build, screen, method, reading: read.reading, judgement });
     } catch (error) {
       setFault(`Not recorded: this device could not keep it (${(error as Error).message})`);
     } finally {

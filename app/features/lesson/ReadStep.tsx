@@ -1,6 +1,4 @@
-import type { Speech } from '@pedastance/core/phrases';
 import type { Finding } from '@pedastance/core/reading';
-import { withFigure, type Setup } from '@pedastance/core/setup';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -11,19 +9,17 @@ import { Notice } from '../../ui/Notice';
 import { Choice } from '../../ui/Choice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
+import { JudgementCard } from '../../cards/JudgementCard';
 import { noticeWords } from '../../domain/notices';
-import { tellChange } from '../../domain/sentences';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { useLessonContext } from './context';
 import { NeedsClub } from './NeedsClub';
+import { useJudgement } from './useJudgement';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { Cautions } from '../../cards/StudentFacts';
 import { NotMeasured } from './NotMeasured';
-
-const adviceFor = (setup: Setup, finding: Finding, speech: Speech): string[] =>
-  finding.verdict === 'in' ? [] : tellChange(setup, withFigure(setup, finding.item, finding.middle), speech);
 
 /** The findings that come from one, straight or through another. */
 function effectsOf(cause: Finding, findings: readonly Finding[]): Finding[] {
@@ -31,12 +27,11 @@ function effectsOf(cause: Finding, findings: readonly Finding[]): Finding[] {
   return direct.flatMap((effect) => [effect, ...effectsOf(effect, findings)]);
 }
 
-function headingFor(findings: readonly Finding[], forward: number): string {
+/** The bands are evidence: how many are out, and never that all is well while a goal is short. */
+function bandsHeading(findings: readonly Finding[]): string {
+  const out = findings.filter(({ verdict }) => verdict !== 'in').length;
   if (findings.length === 0) return 'Nothing is measured yet';
-  if (forward > 0) return forward === 1 ? 'One thing to look at' : 'Two things to look at';
-  return findings.every((finding) => finding.verdict === 'in')
-    ? 'Everything is in its band'
-    : 'Nothing to suggest: what is out is left alone';
+  return out === 0 ? 'Held against the method: all in band' : `Held against the method: ${out} out of band`;
 }
 
 /** Which house method reads this lesson, and the way to set it beside others. */
@@ -50,7 +45,7 @@ function ReadWith() {
         label="Read with"
         options={methods.map(({ id, name }) => ({ value: id, words: name }))}
         value={method.id}
-        onChange={(methodId) => changeDraft({ methodId, taken: [] })}
+        onChange={(methodId) => changeDraft({ methodId })}
       />
       <Link href={`/students/${student.id}/compare?lesson=${lessonId}`} className="min-h-[48px] py-3">
         <Body tone="lagoon" className="font-semibold underline">
@@ -61,60 +56,63 @@ function ReadWith() {
   );
 }
 
-function Findings() {
-  const { student, method } = useLessonContext();
+/** Each figure against its band: those that are out first, heaviest first, and the rest behind one tap. */
+function Bands({ findings }: { findings: readonly Finding[] }) {
+  const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const read = useReading();
   const [all, setAll] = useState(false);
-  if (!read) return null;
-  const { setup, reading } = read;
-  const { findings } = reading;
   const forward = findings.filter((finding) => finding.putForward);
   const told = new Set(forward.flatMap((finding) => effectsOf(finding, findings)));
-  const rest = findings.filter((finding) => !finding.putForward && !told.has(finding));
-  const restOut = rest.filter((finding) => finding.verdict !== 'in').length;
+  const others = findings.filter((finding) => !finding.putForward && !told.has(finding));
+  const out = others.filter(({ verdict }) => verdict !== 'in');
+  const rest = others.filter(({ verdict }) => verdict === 'in');
   return (
     <>
-      <NotMeasured />
-      <Heading>{headingFor(findings, forward.length)}</Heading>
-      {forward.map((finding) => (
+      <Heading>{bandsHeading(findings)}</Heading>
+      {[...forward, ...out].map((finding) => (
         <FindingCard
           key={finding.item}
           finding={finding}
           speech={speech}
-          advice={adviceFor(setup, finding, speech)}
           effects={effectsOf(finding, findings)}
-          openAtFirst
         />
       ))}
+      {rest.length > 0 && (
+        <View className="flex-row">
+          <Button
+            look="quiet"
+            words={all ? 'Fold them away' : `In band (${rest.length})`}
+            onPress={() => setAll(!all)}
+          />
+        </View>
+      )}
+      {all && rest.map((finding) => <FindingCard key={finding.item} finding={finding} speech={speech} />)}
+    </>
+  );
+}
+
+function Findings() {
+  const { student, method } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const read = useReading();
+  const judgement = useJudgement();
+  if (!read) return null;
+  const { setup, reading } = read;
+  return (
+    <>
+      {judgement ? (
+        <JudgementCard judgement={judgement} shoeLength={setup.address.shoe.length} speech={speech} />
+      ) : (
+        <Quiet>Working …</Quiet>
+      )}
+      <NotMeasured />
       {reading.notices.map((notice) => (
         <Notice key={notice.kind} kind="caution">
           {noticeWords(notice, speech)}
         </Notice>
       ))}
       <Cautions student={student} />
-      {forward.length > 0 && (
-        <View className="flex-row">
-          <Button
-            look="quiet"
-            words={
-              all
-                ? 'Fold the rest away'
-                : `The rest (${rest.length}${restOut > 0 ? `, ${restOut} out of band` : ', all in band'})`
-            }
-            onPress={() => setAll(!all)}
-          />
-        </View>
-      )}
-      {(all || forward.length === 0) &&
-        rest.map((finding) => (
-          <FindingCard
-            key={finding.item}
-            finding={finding}
-            speech={speech}
-            advice={adviceFor(setup, finding, speech)}
-          />
-        ))}
+      <Bands findings={reading.findings} />
       {reading.choices.map((choice) => (
         <ChoiceCard key={choice.question} choice={choice} speech={speech} />
       ))}

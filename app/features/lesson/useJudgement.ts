@@ -1,4 +1,4 @@
-import type { Judgement } from '@pedastance/core/advice';
+import type { Case, Judgement } from '@pedastance/core/advice';
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
@@ -9,8 +9,8 @@ import { useGoal } from './turning';
 import { useLessonPath } from './useLessonPath';
 import { useSettled } from './useSettled';
 
-/** The one judgement of today's address, worked out beside the screen; null until it is there, and before a club is chosen. */
-export function useJudgement(): Judgement | null {
+/** Today's address as the case it is; null before a club is chosen. */
+export function useCase(): Case | null {
   const { student, build, legs, method, cautions } = useLessonContext();
   const path = useLessonPath();
   const goal = useGoal();
@@ -19,12 +19,17 @@ export function useJudgement(): Judgement | null {
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   const intake = useStore(lesson, (state) => state.draft?.intake ?? null);
-  const question = useMemo(() => {
+  return useMemo(() => {
     if (!setup || !intake) return null;
     const draft = { club, shot, clubLengthInches, intake };
     const { figures } = build;
-    const of = caseOf({ student, build: figures, legs, method, cautions, path, goal, draft, setup });
-    return of && { ask: 'judge' as const, of };
+    return caseOf({ student, build: figures, legs, method, cautions, path, goal, draft, setup });
   }, [student, build, legs, method, cautions, path, goal, setup, club, shot, clubLengthInches, intake]);
+}
+
+/** The one judgement of today's address, worked out beside the screen; null until it is there. */
+export function useJudgement(): Judgement | null {
+  const of = useCase();
+  const question = useMemo(() => of && { ask: 'judge' as const, of }, [of]);
   return useComputation(question).answer;
 }

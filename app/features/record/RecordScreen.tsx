@@ -20,6 +20,7 @@ import { dayAndTime } from '../../domain/students';
 import { CorrectWords } from './CorrectWords';
 import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
 import { noticeWords } from '../../domain/notices';
+import { JudgementCard } from '../../cards/JudgementCard';
 import { CheckNotice } from '../../cards/CheckNotice';
 import { Outgrown } from '../../cards/Outgrown';
 import type { LogRecord } from '../../domain/records';
@@ -170,9 +171,16 @@ export function RecordScreen() {
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <Outgrown record={record} />
           <CheckNotice check={reading.check} speech={speech} />
+          {reading.judgement && (
+            <JudgementCard
+              judgement={reading.judgement}
+              shoeLength={address.setup.address.shoe.length}
+              speech={speech}
+            />
+          )}
           <Agreed record={record} speech={speech} />
           <View>
-            <Heading>What was found</Heading>
+            <Heading>Held against the method</Heading>
             {reading.notices.map((notice) => (
               <Notice key={notice.kind} kind="caution">
                 {noticeWords(notice, speech)}

@@ -1,5 +1,5 @@
 import type { Intake } from '@pedastance/core/body';
-import type { Speech } from '@pedastance/core/phrases';
+import { stopsSentence, type Speech } from '@pedastance/core/phrases';
 import { differences } from '@pedastance/core/setup';
 import { lengthWithUnit } from '@pedastance/core/units';
 import { Link } from 'expo-router';
@@ -20,10 +20,13 @@ import {
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 
 function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
-  const out = record.reading.findings.filter((finding) => finding.verdict !== 'in');
-  if (out.length === 0) return <Body>● Everything in its band.</Body>;
+  const { findings, judgement } = record.reading;
+  const out = findings.filter((finding) => finding.verdict !== 'in');
+  const stops = judgement && stopsSentence(judgement, speech);
+  if (out.length === 0 && !stops) return <Body>● Everything in its band.</Body>;
   return (
     <View className="gap-0.5">
+      {stops && <Body>{stops}</Body>}
       {out.map((finding) => (
         <Body key={finding.item} className="figures">
           {`${VERDICT_SHAPES[finding.verdict]} ${figureName(finding.item, speech)} ${findingFigure(finding, finding.measured, speech)}, ${verdictWords(finding.question, finding.verdict)} ${findingBand(finding, speech)}`}

@@ -2,7 +2,10 @@ import { useMemo } from 'react';
 import { View, ScrollView } from 'react-native';
 import { router, useLocalSearchParams, Link } from 'expo-router';
 import type { Student } from '@pedastance/contract';
+import type { Speech } from '@pedastance/core/phrases';
+import { JudgementCard } from '../../cards/JudgementCard';
 import { Cautions, BuildTable } from '../../cards/StudentFacts';
+import { clubAndShot } from '../../domain/sentences';
 import { useDrafts, draftsOf } from '../../state/drafts';
 import { startLesson } from '../../state/startLesson';
 import { Button } from '../../ui/Button';
@@ -21,6 +24,23 @@ import { KnownCard } from './KnownCard';
 import { TurnCard } from './TurnCard';
 import { LogCard } from './LogCard';
 import { TrialCard } from './TrialCard';
+
+/** The judgement of the newest record that has one: where the next lesson begins. */
+function LastJudgement({ records, speech }: { records: readonly LogRecord[]; speech: Speech }) {
+  const last = records.find(({ reading }) => reading.judgement !== null);
+  if (!last?.reading.judgement) return null;
+  const { address, reading } = last;
+  return (
+    <View className="gap-1">
+      <Heading>{`Last judged: ${clubAndShot(address.club, address.shot)}, ${day(reading.madeAt)}`}</Heading>
+      <JudgementCard
+        judgement={last.reading.judgement}
+        shoeLength={address.setup.address.shoe.length}
+        speech={speech}
+      />
+    </View>
+  );
+}
 
 function LessonButtons({ student }: { student: Student }) {
   const drafts = useDrafts((state) => state.drafts);
@@ -73,6 +93,7 @@ export function StudentScreen() {
         </View>
         <Cautions student={student} />
         <LessonButtons student={student} />
+        <LastJudgement records={records} speech={speech} />
         <KnownCard student={student} />
         <TurnCard student={student} records={records} speech={speech} />
         <View>

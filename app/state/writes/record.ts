@@ -2,11 +2,13 @@ import type {
   AddressEntry,
   ChangeEntry,
   IntakeEntry,
+  KeptJudgement,
   NewBuild,
   NewScreen,
   ReadingEntry,
   Student,
 } from '@pedastance/contract';
+import type { Judgement } from '@pedastance/core/advice';
 import { clubById } from '@pedastance/core/club';
 import type { HouseMethod } from '@pedastance/core/method';
 import type { Reading } from '@pedastance/core/reading';
@@ -24,10 +26,20 @@ interface ToRecord {
   screen: NewScreen | null;
   method: HouseMethod;
   reading: Reading;
+  /** The judgement that was told; null where there was none. */
+  judgement: Judgement | null;
+}
+
+/** A judgement as it is kept: its setup follows from its moves. */
+function keptJudgement({ setup: _follows, ...told }: Judgement, intakeId: string | null): KeptJudgement {
+  return { intakeId, ...told };
 }
 
 /** The entries of a record: the address, what was read in it, and the change where there is one. */
-function entriesOf({ draft, student, build, screen, method, reading }: ToRecord) {
+function entriesOf(
+  { draft, student, build, screen, method, reading, judgement }: ToRecord,
+  intakeId: string | null,
+) {
   const entry = () => ({ id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null });
   const club = { club: draft.club!, clubLengthInches: draft.clubLengthInches, shot: draft.shot };
   const today: AddressEntry = {
@@ -50,6 +62,7 @@ function entriesOf({ draft, student, build, screen, method, reading }: ToRecord)
       age: agesOn(student, dayOf(new Date())).least,
       rests: { hand: student.hand, facts: student.facts, shoulderGoal: draft.shoulderGoal },
     },
+    judgement: judgement && keptJudgement(judgement, intakeId),
     ...reading,
   };
   if (!hasChange(draft)) return { read, change: null, entries: [today, read] };
@@ -120,9 +133,9 @@ function intakeOf({ id: lessonId, intake: noted, intakeRecorded }: LessonDraft):
  */
 export async function recordLesson(toRecord: ToRecord): Promise<void> {
   const { draft, student } = toRecord;
-  const { read, change, entries } = entriesOf(toRecord);
-  const club = clubById(draft.club!).name;
   const asked = intakeOf(draft);
+  const { read, change, entries } = entriesOf(toRecord, asked?.id ?? draft.intakeRecorded?.id ?? null);
+  const club = clubById(draft.club!).name;
   const write = (label: string, body: IntakeEntry | (typeof entries)[number]): Post => ({
     subjectId: student.id,
     label: `${label} of ${student.name}`,

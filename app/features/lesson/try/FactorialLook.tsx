@@ -44,7 +44,7 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
         '',
       );
       // What helped is what stays agreed, and nothing else of it.
-      if (lesson.getState().draft) replaceAgreed(verdict === 'keep' ? trial.ways[helps]!.setup : null, []);
+      if (lesson.getState().draft) replaceAgreed(verdict === 'keep' ? trial.ways[helps]!.setup : null);
     } catch (error) {
       setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
     }

@@ -47,7 +47,7 @@ function CameTo({ trial, onAnother }: { trial: Trial; onAnother: () => void }) {
           words="Back to today’s feet"
           disabled={!agreed}
           onPress={() => {
-            replaceAgreed(null, []);
+            replaceAgreed(null);
             openStep('change');
           }}
         />
