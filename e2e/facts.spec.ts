@@ -116,6 +116,7 @@ test('a leg that hurt in its test is not unknown: its turn is not asked for', as
     'Going back: not asked for. The trail leg hurts',
   );
   await step(page, 'change');
+  await press(page, 'Other ways to free the turn');
   await expect(page.getByTestId('fit-panel')).toContainText('that leg hurt in its test');
 });
 

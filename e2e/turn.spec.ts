@@ -73,6 +73,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   await step(page, 'balance');
   await press(page, 'Weight on lead foot plus 1 %');
   await step(page, 'change');
+  await press(page, 'Other ways to free the turn');
   const least = page.getByTestId('fit-fewest-moves');
   await expect(least).toContainText('Turn the trail foot out 12°, to 27° out, the toe kept on its line.');
   await expect(least).toContainText('back 33° → 45° of 45°');

@@ -1,6 +1,7 @@
 import type { Remedy } from '../body';
-import { noNarrower, postingLimit, questionOf, travelToPost } from '../method';
-import { FIGURES, measureSetup, uncertaintyOf, type Item, type Part } from '../setup';
+import { noNarrower, postingLimit, questionOf, travelToPost, verdictFor, type BandVerdict } from '../method';
+import { causeOf } from '../reading';
+import { figureOf, FIGURES, measureSetup, uncertaintyOf, type Item, type Part } from '../setup';
 import { mostMissing, NOTHING_MISSING, stepsShort, toldMissing, type GoalMeasure } from './measure';
 import { slotOf, slotOfThing, stateOf, TOE_LINE, type State } from './state';
 import type { Measured } from './turnGoals';
@@ -62,8 +63,36 @@ export function endsOf(given: Case, item: Item): { low: number; high: number } |
   return (swaysIn(given) && USUAL_BANDS[item]) || null;
 }
 
+/** Where an item is to its band today; undefined where nothing is asked of it or it was not measured. */
+function verdictOf(given: Case, item: Item): BandVerdict | undefined {
+  const ends = endsOf(given, item);
+  const value = figureOf(given.setup, item);
+  return ends && value !== undefined ? verdictFor(value, ends.low, ends.high) : undefined;
+}
+
+/** The same for what is out by a step at least. */
+function plainVerdictOf(given: Case, item: Item): BandVerdict | undefined {
+  const { low, high } = endsOf(given, item) ?? { low: -Infinity, high: Infinity };
+  const value = figureOf(given.setup, item) ?? low;
+  const out = Math.max(low - value, value - high) / FIGURES[item].justNoticeable;
+  return stepsShort(out) > 0 ? verdictOf(given, item) : 'in';
+}
+
+/**
+ * Whether an item is out because of another one that plainly is: that one is put right, and this comes along.
+ * @param given the case
+ * @param item which item
+ * @returns true for those
+ */
+export function comesAlong(given: Case, item: Item): boolean {
+  const verdict = verdictOf(given, item);
+  if (verdict === undefined || verdict === 'in') return false;
+  return causeOf(item, verdict, (other) => plainVerdictOf(given, other)) !== null;
+}
+
 /** The whole steps that all of these are outside their bands together. */
-function outside(given: Case, items: readonly Item[]): Missing {
+function outside(given: Case, all: readonly Item[]): Missing {
+  const items = all.filter((item) => !comesAlong(given, item));
   const banded = items.flatMap((item) => {
     const ends = endsOf(given, item);
     const slot = item === 'stanceLine' ? TOE_LINE : slotOf(item as AdvisedFigure);

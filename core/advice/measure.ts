@@ -22,7 +22,6 @@ const ROUNDING = 1e-6;
  * Whole steps short, rounded down: under one step is none.
  * @param missing in steps
  * @returns a whole number
- * @example stepsShort(1.9) // 1
  */
 export const stepsShort = (missing: number): number => Math.max(0, Math.floor(missing + ROUNDING));
 
@@ -30,7 +29,6 @@ export const stepsShort = (missing: number): number => Math.max(0, Math.floor(mi
  * What is left to do of a goal that is short, in half steps: none once it is reached.
  * @param missing in steps
  * @returns a whole number of half steps
- * @example halfStepsLeft(0.7) // 2
  */
 export const halfStepsLeft = (missing: number): number => Math.max(0, Math.ceil(2 * missing - ROUNDING));
 

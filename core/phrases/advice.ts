@@ -1,6 +1,6 @@
 import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../advice';
 import { questionOf } from '../method';
-import { FIGURE_WORDS, type SetupFigure } from '../setup';
+import { FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
 import { angleFigure } from '../units';
 import { bandWords, questionFigure } from './figures';
 import { inFootWords } from './feet';
@@ -272,7 +272,11 @@ export const partingSentences = ({ partings }: ToldJudgement, speech: Speech): s
     const question = questionOf(item);
     const name = FIGURE_WORDS[item as SetupFigure].name.toLowerCase();
     const wants = bandWords(question, { low: Math.round(low), high: Math.round(high) }, speech.length);
-    const needed = questionFigure(question, Math.round(needs), speech.length);
+    const needed = isLine(question)
+      ? questionFigure(question, Math.round(needs), speech.length)
+      : item === 'stanceWidth'
+        ? questionFigure(question, needs, speech.length)
+        : angleFigure(needs);
     const words = `Your method wants ${name} at ${wants}; this body needs ${needed}.`;
     return inFootWords(words, speech.feet, speech.hand);
   });

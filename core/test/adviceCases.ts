@@ -1,4 +1,5 @@
 import type { AdvisedMove, Case, Judgement, Thing } from '../advice';
+import { comesAlong, endsOf } from '../advice/bandGoals';
 import { TELL_TALE_MEANS } from '../advice/order';
 import { CAME_FOR, cautionsOf, JOINTS, type CautionFact, type Remedy } from '../body';
 import { BAG, canPitch, clubById } from '../club';
@@ -215,12 +216,20 @@ function pathAfter({ path, club }: Case, { path: told, setup }: Judgement): Pers
   return personalPath(shotsOf({ name: '', first: [], path: told.to }, setup, lengthInches), lengthInches);
 }
 
+/** What was out because of something else comes along once that is put right. */
+const alongWith = (given: Case, setup: Setup): Setup =>
+  ITEMS.filter((item) => comesAlong(given, item)).reduce((moved, item) => {
+    const { low, high } = endsOf(given, item)!;
+    return withFigure(moved, item, Math.min(high, Math.max(low, figureOf(moved, item)!)));
+  }, setup);
+
 /**
  * The case once a judgement's things are done: what was seen or complained of and is served is gone, and what was
  * moved stays agreed.
  */
 export function caseAfter(given: Case, judgement: Judgement): Case {
-  const { setup, things, leadHeelLift } = judgement;
+  const { things, leadHeelLift } = judgement;
+  const setup = alongWith(given, judgement.setup);
   const served = new Set(things.flatMap(({ serves }) => serves));
   const names = things.map(({ thing }) => thing);
   // A shorter swing is remembered as done: the student is still one who turns too far.

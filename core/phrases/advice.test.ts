@@ -1,0 +1,104 @@
+import {
+  buysSentences,
+  chanceWords,
+  doSentences,
+  judge,
+  partingSentences,
+  pulledSentence,
+  stopsSentence,
+  waitsSentence,
+  type Judgement,
+  type Speech,
+} from '..';
+import { caseOf } from '../test/adviceCases';
+import { WRITTEN_CASES } from '../test/writtenCases';
+
+const speech: Speech = { length: 'cm', feet: 'lead and trail', hand: 'right' };
+const named = (name: string): Judgement => judge(caseOf(WRITTEN_CASES.find((each) => each.name === name)!));
+
+/** The three sentences, as a coach would say them. */
+const told = (judgement: Judgement, as: Speech = speech) => ({
+  stops: stopsSentence(judgement, as),
+  we: doSentences(judgement, 290, as),
+  buys: buysSentences(judgement, as),
+});
+
+test('a stiff slicer with a square trail foot: what stops you, what we do, what it buys', () => {
+  const judgement = named('a stiff slicer with a square trail foot');
+  const { stops, we, buys } = told(judgement);
+  expect(stops).toBe('Going back the trail leg stops the hips at about 24°; 45° is needed.');
+  expect(we[0]).toMatch(/^Turn the trail foot out 2\d°, to 2\d° out\.$/);
+  expect(we[1]).toMatch(/^Trail foot back \d/);
+  expect(buys[0]).toMatch(/^Backswing 24° → 4[5-9]°, 45° needed: (an even chance|likely enough)\.$/);
+  expect(buys[1]).toBe('The path comes straighter.');
+});
+
+test('where this body needs what the method would not have, both are said', () => {
+  const [first] = partingSentences(named('a trunk that turns little asks more of the hips'), speech);
+  expect(first).toMatch(/^Your method wants trail flare at 1\d to 1\d°; this body needs 2\d°\.$/);
+});
+
+test('left and right are said of the student’s own feet', () => {
+  const judgement = named('a left-hander with a driver and a square lead foot');
+  const own = told(judgement, { ...speech, feet: 'left and right', hand: 'left' });
+  expect(own.stops).toBe('Coming through the right leg stops the hips at about 30°; 45° is needed.');
+  expect(own.we).toEqual(['Turn the right foot out 20°, to 22° out, the toe kept on its line.']);
+});
+
+test('what stands before all comes first, and nothing wrong is told as nothing', () => {
+  expect(told(named('a sore lead knee on a square foot')).we[0]).toBe(
+    'If it hurts, stop. Doctor or physio first.',
+  );
+  expect(told(named('nobody’s legs tested, all in its band'))).toEqual({
+    stops: 'Nobody knows yet where the legs stop the turn.',
+    we: ['Test the legs first.'],
+    buys: [],
+  });
+  expect(told(named('nothing wrong at all'))).toEqual({
+    stops: 'Nothing stands in the way.',
+    we: ['Leave it as it is.'],
+    buys: [],
+  });
+});
+
+test('load, ball, width and face are told by their own words', () => {
+  expect(told(named('on the toes, stands up')).stops).toBe('The weight is on the toes.');
+  expect(told(named('on the heels')).stops).toBe('The weight is on the heels.');
+  expect(told(named('thin with the ball outside the lead heel')).stops).toBe('The ball is too far forward.');
+  expect(told(named('a narrow stance with a driver, to be checked')).stops).toBe('The stance is too narrow.');
+  expect(told(named('curves away, and nobody saw where it starts')).we).toEqual([
+    'Look where the face points first.',
+  ]);
+  expect(told(named('fat and thin pitches from a good address with the most loft')).we).toEqual([
+    'Take a club with less loft, and the same swing.',
+  ]);
+});
+
+test('a foot that both turns pull at is told as one conflict', () => {
+  const judgement = { ...named('a lead foot that both turns pull at'), pulledBothWays: true };
+  expect(pulledSentence(judgement, speech)).toBe(
+    'The lead foot is pulled both ways: squarer to go back, further out to come through.',
+  );
+  expect(waitsSentence(judgement, speech)).toBe('Waits for later: the rest of the turn back.');
+});
+
+test('every sentence of the sixty cases is short, and says its figures once', () => {
+  for (const { name } of WRITTEN_CASES) {
+    const { stops, we, buys } = told(named(name));
+    for (const sentence of [stops, ...we, ...buys]) {
+      expect(sentence.split(/\s+/).length).toBeLessThanOrEqual(18);
+      expect(sentence).not.toMatch(/undefined|null|NaN|[()]/);
+    }
+  }
+});
+
+test('chances in words', () => {
+  expect([0.1, 0.4, 0.6, 0.61, 0.9, 0.91].map(chanceWords)).toEqual([
+    'unlikely',
+    'an even chance',
+    'an even chance',
+    'likely',
+    'likely',
+    'almost sure',
+  ]);
+});
