@@ -217,13 +217,21 @@ describe('entries', () => {
       methodId: uuidv7(),
       methodVersion: 1,
       facts: { cautions: '', age: 40, rests: { hand: 'left', facts: [], shoulderGoal: 90 } },
+      judgement: null,
       ...reading,
     };
     expect(faults(ReadingEntry as never, entry)).toEqual([]);
     const reversed = { ...entry, findings: [...entry.findings].reverse() };
     expect(faults(ReadingEntry as never, reversed)[0]?.expected).toMatch(/body order/);
-    const all = { ...entry, findings: entry.findings.map((finding) => ({ ...finding, putForward: true })) };
-    expect(faults(ReadingEntry as never, all)[0]?.expected).toMatch(/at most two/);
+    const forward = (over: object) => ({
+      ...entry,
+      findings: entry.findings.map((finding) => ({ ...finding, putForward: true, ...over })),
+    });
+    const out = { verdict: 'below', because: null, withheld: null };
+    expect(faults(ReadingEntry as never, forward(out))[0]?.expected).toMatch(/at most two/);
+    for (const over of [{ ...out, verdict: 'in' }, { ...out, withheld: 'It hurts.' }]) {
+      expect(faults(ReadingEntry as never, forward(over))[0]?.expected).toMatch(/put forward only/);
+    }
   });
 });
 

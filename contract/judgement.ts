@@ -1,5 +1,5 @@
 import { ADVISED_FIGURES, BEFORE_ALL, GOALS, THINGS } from '@pedastance/core/advice';
-import { ITEMS } from '@pedastance/core/setup';
+import { EXCEPTION_ITEMS } from '@pedastance/core/method';
 import { MOST_LIFT_MM } from '@pedastance/core/turn';
 import { z } from 'zod';
 import { Id, whole } from './common';
@@ -43,7 +43,9 @@ export const JudgementShape = z.strictObject({
   back: TurnBoughtShape,
   through: TurnBoughtShape,
   path: z.strictObject({ from: degrees, to: degrees, byEye: z.boolean() }).nullable(),
-  partings: z.array(z.strictObject({ item: z.enum(ITEMS), low: figure, high: figure, needs: figure })).max(4),
+  partings: z
+    .array(z.strictObject({ item: z.enum(EXCEPTION_ITEMS), low: figure, high: figure, needs: figure }))
+    .max(4),
   pulledBothWays: z.boolean(),
   leadHeelLift: z.number().min(0).max(MOST_LIFT_MM),
 });

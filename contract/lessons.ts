@@ -1,6 +1,12 @@
 import { anythingAsked, BUILD_FIGURES, CAME_FOR, HANDS } from '@pedastance/core/body';
 import { CLUB_IDS, SHOTS, canPitch } from '@pedastance/core/club';
-import { FIGURE_MARKS, FIGURE_QUESTION_NAMES, questionOf } from '@pedastance/core/method';
+import {
+  EXCEPTION_ITEMS,
+  FIGURE_MARKS,
+  FIGURE_QUESTION_NAMES,
+  questionOf,
+  type ExceptionItem,
+} from '@pedastance/core/method';
 import { CHOICES, CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
 import { MOST_LIFT_MM, SHOULDER_GOALS } from '@pedastance/core/turn';
 import { z } from 'zod';
@@ -183,6 +189,11 @@ export const ChangeEntry = z.strictObject({
   note: text(0, 2000),
 });
 
+const within = (item: ExceptionItem, value: number): boolean => {
+  const { least, most } = FIGURES[item].asked!;
+  return value >= least && value <= most;
+};
+
 /** What the student came for, in one lesson; a later one of the lesson replaces it. */
 export const IntakeEntry = z
   .strictObject({
@@ -198,8 +209,29 @@ export const IntakeEntry = z
   })
   .refine(anythingAsked, { path: ['cameFor'], error: 'one thing at least' });
 
+/** A band of a student's own in place of the method's, with one club or all; what replaces it changes or ends it. */
+export const ExceptionEntry = z
+  .strictObject({
+    ...entryCommon,
+    kind: z.literal('exception'),
+    item: z.enum(EXCEPTION_ITEMS),
+    low: z.number(),
+    high: z.number(),
+    club: z.enum(CLUB_IDS).nullable(),
+    ended: z.boolean(),
+  })
+  .refine(({ low, high }) => low <= high, {
+    path: ['low'],
+    error: 'a band with its low end below its high end',
+  })
+  .refine(({ item, low, high }) => within(item, low) && within(item, high), {
+    path: ['high'],
+    error: 'a band that the figure can have',
+  });
+
 export const NewEntry = z.discriminatedUnion('kind', [
   IntakeEntry,
+  ExceptionEntry,
   AddressEntry,
   ReadingEntry,
   ChangeEntry,
@@ -209,6 +241,7 @@ export const NewEntry = z.discriminatedUnion('kind', [
 ]);
 export type NewEntry = z.infer<typeof NewEntry>;
 export type IntakeEntry = z.infer<typeof IntakeEntry>;
+export type ExceptionEntry = z.infer<typeof ExceptionEntry>;
 export type AddressEntry = z.infer<typeof AddressEntry>;
 export type ReadingEntry = z.infer<typeof ReadingEntry>;
 export type ChangeEntry = z.infer<typeof ChangeEntry>;

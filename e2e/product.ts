@@ -240,13 +240,13 @@ export async function typeFigure(page: Page, dial: string, name: string, value: 
   await press(page, 'Set the typed figure');
 }
 
-/** Places the feet, takes the first suggestion and gives the reason; ready to be recorded. */
+/** Places the feet, agrees on another lead flare and gives the reason; ready to be recorded. */
 export async function agree(page: Page, reason: string): Promise<void> {
   await typeFigure(page, 'leadFlare', 'Lead flare', '2');
   await press(page, 'On to the balance');
   await press(page, 'Weight on lead foot plus 1 %');
   await step(page, 'change');
-  await press(page, 'Take: Lead foot');
+  await typeFigure(page, 'leadFlare', 'Lead flare', '15');
   await step(page, 'keep');
   await page.getByRole('textbox', { name: 'Reason' }).fill(reason);
 }

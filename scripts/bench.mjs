@@ -72,6 +72,17 @@ async function trying() {
   );
 }
 
+async function judging() {
+  const { cases, medianMs, p95Ms } = await coreTimes('Timing the judgement', 'advice.ts');
+  figure(
+    `One judgement of ${cases} drawn cases, 95th percentile`,
+    `${p95Ms.toFixed(1)} ms`,
+    'under 30 ms',
+    p95Ms < 30,
+    `median ${medianMs.toFixed(1)} ms`,
+  );
+}
+
 async function reading() {
   const { one, all, bands, reads } = await coreTimes('Timing the read', 'read.ts');
   figure(
@@ -155,6 +166,7 @@ async function bench() {
   await firstLoad();
   await reading();
   await turning();
+  await judging();
   await trying();
   await dragging();
   table();

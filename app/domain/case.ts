@@ -1,7 +1,7 @@
 import type { Student } from '@pedastance/contract';
 import type { Case } from '@pedastance/core/advice';
 import type { Build, Caution } from '@pedastance/core/body';
-import { bandsFor, type HouseMethod } from '@pedastance/core/method';
+import { bandsFor, withExceptions, type BandException, type HouseMethod } from '@pedastance/core/method';
 import type { PersonalPath } from '@pedastance/core/path';
 import type { Setup } from '@pedastance/core/setup';
 import type { Goal, TurningBody } from '@pedastance/core/turn';
@@ -18,18 +18,20 @@ export interface JudgedLesson {
   goal: Goal;
   draft: Pick<LessonDraft, 'club' | 'shot' | 'clubLengthInches' | 'intake'>;
   setup: Setup;
+  /** The student's own bands that hold with the club. */
+  exceptions: readonly BandException[];
 }
 
 /** The case of today's address; null before a club is chosen. */
 export function caseOf(lesson: JudgedLesson): Case | null {
-  const { student, build, legs, method, cautions, path, goal, draft, setup } = lesson;
+  const { student, build, legs, method, cautions, path, goal, draft, setup, exceptions } = lesson;
   const { club, shot, clubLengthInches, intake } = draft;
   if (!club) return null;
   return {
     setup,
     build,
     body: legs,
-    bands: bandsFor(method, { build, legs }, { club, shot, clubLengthInches }),
+    bands: withExceptions(bandsFor(method, { build, legs }, { club, shot, clubLengthInches }), exceptions),
     club,
     shot,
     hand: student.hand,

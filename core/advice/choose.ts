@@ -1,4 +1,5 @@
 import type { Candidate } from './candidates';
+import { PART_GOALS } from './bandGoals';
 import { NOTHING_MISSING, halfStepsLeft, stepsShort, type GoalMeasure } from './measure';
 import { followToeLine, type State } from './state';
 
@@ -6,7 +7,6 @@ interface Best {
   candidates: Candidate[];
   short: Int32Array;
   things: number;
-  beyond: number;
   size: number;
 }
 
@@ -17,20 +17,18 @@ interface Searching {
   /** What today leaves, for goals that no plan may pay with. */
   keeps: readonly { at: number; most: number }[];
   shoeLength: number;
-  /** The measures of goals short today for which a step further than needed means something. */
-  further: readonly NonNullable<GoalMeasure['beyond']>[];
   state: State;
   today: State;
   scratch: Int32Array;
   best: Best;
 }
 
-/** Goals that were short and are now a whole step further than needed. */
-const beyondIn = ({ further, state }: Searching): number => {
-  let count = 0;
-  for (const beyond of further) if (beyond(state) >= 1) count += 1;
-  return count;
-};
+/** Half steps that goals short today are from a whole step further than needed. */
+function halfStepsToAim(further: readonly NonNullable<GoalMeasure['beyond']>[], state: State): number {
+  let sum = 0;
+  for (const beyond of further) sum += Math.min(2, halfStepsLeft(1 - beyond(state)));
+  return sum;
+}
 
 /** Holds the state against the best plan, goal by goal in order, and takes it where it is better. */
 function hold(searching: Searching, candidates: readonly Candidate[]): void {
@@ -48,14 +46,9 @@ function hold(searching: Searching, candidates: readonly Candidate[]): void {
   if (keeps.some(({ at, most }) => scratch[at]! > most)) return;
   const things = candidates.length;
   const size = candidates.reduce((sum, each) => sum + each.size, 0);
-  if (!better && things > best.things) return;
-  const beyond = beyondIn(searching);
-  if (!better) {
-    if (things === best.things && beyond < best.beyond) return;
-    if (things === best.things && beyond === best.beyond && size >= best.size) return;
-  }
+  if (!better && (things > best.things || (things === best.things && size >= best.size))) return;
   best.short.set(scratch);
-  Object.assign(best, { candidates: [...candidates], things, beyond, size });
+  Object.assign(best, { candidates: [...candidates], things, size });
 }
 
 function put(state: State, { slots, values }: Candidate): void {
@@ -91,8 +84,8 @@ function holdPairs(searching: Searching, first: Candidate, others: readonly Cand
 }
 
 /**
- * The plan of one or two things that leaves least short, goal by goal in order; of plans alike in that the one of
- * fewer things, then the one that goes a step beyond what is needed, then the smaller.
+ * The plan of one or two things that leaves least short, goal by goal in order; a step beyond
+ * what is needed comes before the method's bands. Of plans alike in that the one of fewer things, then the smaller.
  * @param measures how each goal is judged, in order
  * @param candidates every way of doing each thing
  * @param today the figures as they stand
@@ -115,17 +108,24 @@ export function bestPlan(
       ? (of: State) => halfStepsLeft(missing(of))
       : (of: State) => stepsShort(missing(of)),
   );
+  const further = live.flatMap(({ missing, beyond }) =>
+    beyond && stepsShort(missing(today)) > 0 ? [beyond] : [],
+  );
+  // A step further than needed is worth more than the method's bands, which are evidence.
+  const bandsFrom = live.findIndex(({ goal }) => (PART_GOALS as readonly string[]).includes(goal));
+  const aimedAt = bandsFrom < 0 ? left.length : bandsFrom;
+  left.splice(aimedAt, 0, (of: State) => halfStepsToAim(further, of));
   const short = Int32Array.from(left, (of) => of(today));
-  const further = live.flatMap(({ beyond }, at) => (beyond && short[at]! > 0 ? [beyond] : []));
   const searching: Searching = {
     left,
-    keeps: live.flatMap(({ kept }, at) => (kept ? [{ at, most: short[at]! }] : [])),
+    keeps: live
+      .flatMap(({ kept }, at) => (kept ? [at < aimedAt ? at : at + 1] : []))
+      .map((at) => ({ at, most: short[at]! })),
     shoeLength,
-    further,
     state,
     today,
-    scratch: new Int32Array(live.length),
-    best: { candidates: [], short, things: 0, beyond: 0, size: 0 },
+    scratch: new Int32Array(left.length),
+    best: { candidates: [], short, things: 0, size: 0 },
   };
   const groups = byThing(candidates);
   for (const first of firsts) {

@@ -1,4 +1,4 @@
-import { ownFlareDifference } from '../method';
+import { EXCEPTION_ITEMS, ownFlareDifference } from '../method';
 import { FIGURES, ITEMS, measureSetup, measuredFigure, withFigure, type Item, type Setup } from '../setup';
 import { DRAWS, turnBudget, turningFeet, type Turn } from '../turn';
 import { candidatesOf, COARSE, FINE, near, type Candidate } from './candidates';
@@ -172,7 +172,7 @@ const outsideBy = (value: number, { low, high }: { low: number; high: number }):
 function partingsOf(given: Case, after: Setup): Parting[] {
   const before = measureSetup(given.setup);
   const measured = measureSetup(after);
-  return (['stanceWidth', 'leadFlare', 'trailFlare', 'stanceLine'] as const).flatMap((item) => {
+  return EXCEPTION_ITEMS.flatMap((item) => {
     const ends = endsOf(given, item);
     const now = measuredFigure(before, item)?.value;
     const needs = measuredFigure(measured, item)?.value;

@@ -1,8 +1,8 @@
 import type { Build, CameFor, Caution, CautionFact, Hand, Remedy } from '../body';
 import type { ClubId, ShotType } from '../club';
-import type { Bands } from '../method';
+import type { Bands, ExceptionItem } from '../method';
 import type { PersonalPath } from '../path';
-import type { FigureName, FootName, Item, Setup } from '../setup';
+import type { FigureName, FootName, Setup } from '../setup';
 import type { Goal, TurningBody } from '../turn';
 
 /** What an address is for, in the order it is looked at unless the student came for something else. */
@@ -139,7 +139,7 @@ export interface TurnBought {
 
 /** A figure that this body needs where the method would not have it. */
 export interface Parting {
-  item: Item;
+  item: ExceptionItem;
   low: number;
   high: number;
   needs: number;

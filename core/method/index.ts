@@ -8,3 +8,4 @@ export * from './bands';
 export * from './verdict';
 export * from './taught';
 export * from './posting';
+export * from './exceptions';

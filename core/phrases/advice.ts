@@ -1,5 +1,5 @@
 import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../advice';
-import { questionOf } from '../method';
+import { questionOf, type BandException } from '../method';
 import { FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
 import { angleFigure } from '../units';
 import { bandWords, questionFigure } from './figures';
@@ -295,3 +295,17 @@ export const pulledSentence = ({ pulledBothWays }: ToldJudgement, speech: Speech
         speech.hand,
       )
     : '';
+
+/**
+ * A student's own band in a sentence.
+ * @param exception the figure and its ends, mm or degrees
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns one sentence
+ * @example exceptionWords({ item: 'trailFlare', low: 22, high: 28 }, { length: 'cm', feet: 'lead and trail', hand: 'right' }) // 'This student’s own: trail flare 22 to 28°.'
+ */
+export const exceptionWords = ({ item, low, high }: BandException, speech: Speech): string =>
+  inFootWords(
+    `This student’s own: ${FIGURE_WORDS[item].name.toLowerCase()} ${bandWords(item, { low, high }, speech.length)}.`,
+    speech.feet,
+    speech.hand,
+  );

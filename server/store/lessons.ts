@@ -1,6 +1,7 @@
 import type {
   AddressEntry,
   ChangeEntry,
+  ExceptionEntry,
   IntakeEntry,
   LogEntry,
   NewEntry,
@@ -38,6 +39,12 @@ const addIntake = (
   key: EntryKey,
   { cameFor, sore, words, sport }: IntakeEntry,
 ): Promise<void> => insertRow(client, 'intake_entry', { ...key, came_for: cameFor, sore, words, sport });
+
+const addException = (
+  client: ClientBase,
+  key: EntryKey,
+  { item, low, high, club, ended }: ExceptionEntry,
+): Promise<void> => insertRow(client, 'exception_entry', { ...key, item, low, high, club, ended });
 
 async function addAddress(client: ClientBase, key: EntryKey, entry: AddressEntry): Promise<void> {
   const { shoe, lead, trail } = entry.setup.address;
@@ -168,6 +175,7 @@ export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writ
     received_at: writer.receivedAt,
   });
   if (entry.kind === 'intake') await addIntake(client, key, entry);
+  if (entry.kind === 'exception') await addException(client, key, entry);
   if (entry.kind === 'address') await addAddress(client, key, entry);
   if (entry.kind === 'reading') await addReading(client, key, entry);
   if (entry.kind === 'change') await addChange(client, key, entry);
@@ -249,6 +257,9 @@ export async function listEntries(
          when 'intake' then (
            select jsonb_build_object('cameFor', to_jsonb(came_for), 'sore', sore, 'words', words, 'sport', sport)
            from intake_entry where intake_entry.academy_id = entry.academy_id and intake_entry.id = entry.id)
+         when 'exception' then (
+           select jsonb_build_object('item', item, 'low', low, 'high', high, 'club', club, 'ended', ended)
+           from exception_entry where exception_entry.academy_id = entry.academy_id and exception_entry.id = entry.id)
          when 'address' then (
            select jsonb_build_object('standing', standing, 'club', club, 'clubLengthInches', club_length_inches, 'shot', shot,
              'setup', jsonb_build_object(

@@ -1,6 +1,7 @@
 import type {
   AddressEntry,
   ChangeEntry,
+  ExceptionEntry,
   IntakeEntry,
   LookEntry,
   NewBuild,
@@ -130,6 +131,17 @@ export const newAddress = (lessonId: string, over: Partial<AddressEntry> = {}): 
   clubLengthInches: 37,
   shot: 'full',
   setup: { ...exampleSetup(), posture },
+  ...over,
+});
+
+export const newException = (lessonId: string, over: Partial<ExceptionEntry> = {}): ExceptionEntry => ({
+  ...entry(lessonId),
+  kind: 'exception',
+  item: 'trailFlare',
+  low: 20,
+  high: 28,
+  club: '7-iron',
+  ended: false,
   ...over,
 });
 
@@ -308,6 +320,7 @@ export async function landRecord(world: World, coach: Coach) {
   );
   const agreed = newAddress(lesson.id, { standing: 'agreed', setup: agreedSetup });
   const intake = newIntake(lesson.id);
+  const exception = newException(lesson.id);
   const change = newChange(reading, agreed.id);
   const sent: [string, object][] = [
     ['/api/students', student],
@@ -315,6 +328,7 @@ export async function landRecord(world: World, coach: Coach) {
     ['/api/screens', screen],
     ['/api/lessons', lesson],
     ['/api/entries', intake],
+    ['/api/entries', exception],
     ['/api/entries', address],
     ['/api/entries', reading],
     ['/api/entries', agreed],
@@ -324,7 +338,7 @@ export async function landRecord(world: World, coach: Coach) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { student, build, screen, lesson, intake, address, reading, agreed, change };
+  return { student, build, screen, lesson, intake, exception, address, reading, agreed, change };
 }
 
 /** A trial of what was agreed, with a shot, a look, and shots of the stand-in. */

@@ -13,6 +13,7 @@ import { JudgementCard } from '../../cards/JudgementCard';
 import { noticeWords } from '../../domain/notices';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { useLessonContext } from './context';
+import { OwnBands, PartingChoices } from './Exceptions';
 import { NeedsClub } from './NeedsClub';
 import { useJudgement } from './useJudgement';
 import { useReading } from './useReading';
@@ -101,10 +102,14 @@ function Findings() {
   return (
     <>
       {judgement ? (
-        <JudgementCard judgement={judgement} shoeLength={setup.address.shoe.length} speech={speech} />
+        <>
+          <JudgementCard judgement={judgement} shoeLength={setup.address.shoe.length} speech={speech} />
+          <PartingChoices judgement={judgement} />
+        </>
       ) : (
         <Quiet>Working …</Quiet>
       )}
+      <OwnBands />
       <NotMeasured />
       {reading.notices.map((notice) => (
         <Notice key={notice.kind} kind="caution">

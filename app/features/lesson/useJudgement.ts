@@ -5,6 +5,7 @@ import { caseOf } from '../../domain/case';
 import { lesson } from '../../state/lesson';
 import { useComputation } from '../../workers/useComputation';
 import { useLessonContext } from './context';
+import { useExceptions } from './Exceptions';
 import { useGoal } from './turning';
 import { useLessonPath } from './useLessonPath';
 import { useSettled } from './useSettled';
@@ -14,6 +15,7 @@ export function useCase(): Case | null {
   const { student, build, legs, method, cautions } = useLessonContext();
   const path = useLessonPath();
   const goal = useGoal();
+  const exceptions = useExceptions();
   const setup = useSettled((state) => state.draft?.setup ?? null);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
@@ -23,8 +25,23 @@ export function useCase(): Case | null {
     if (!setup || !intake) return null;
     const draft = { club, shot, clubLengthInches, intake };
     const { figures } = build;
-    return caseOf({ student, build: figures, legs, method, cautions, path, goal, draft, setup });
-  }, [student, build, legs, method, cautions, path, goal, setup, club, shot, clubLengthInches, intake]);
+    const known = { student, build: figures, legs, method, cautions, path, goal, exceptions };
+    return caseOf({ ...known, draft, setup });
+  }, [
+    student,
+    build,
+    legs,
+    method,
+    cautions,
+    path,
+    goal,
+    exceptions,
+    setup,
+    club,
+    shot,
+    clubLengthInches,
+    intake,
+  ]);
 }
 
 /** The one judgement of today's address, worked out beside the screen; null until it is there. */

@@ -1,0 +1,152 @@
+import type { ExceptionEntry, Logged } from '@pedastance/contract';
+import type { Judgement, Parting } from '@pedastance/core/advice';
+import { bandWords, exceptionWords } from '@pedastance/core/phrases';
+import { FIGURES } from '@pedastance/core/setup';
+import { SHOULDER_GOALS } from '@pedastance/core/turn';
+import { angleFigure } from '@pedastance/core/units';
+import { Link } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'zustand';
+import { exceptionsWith, standingExceptions } from '../../domain/exceptions';
+import { day } from '../../domain/students';
+import { changeDraft, lesson } from '../../state/lesson';
+import { useRecords } from '../../state/records';
+import { useSpeech } from '../../state/useSpeech';
+import { keepException } from '../../state/writes/exception';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { Body, Quiet } from '../../ui/Words';
+import { useLessonContext } from './context';
+
+/** The exceptions of the lesson's student that hold with its club. */
+export function useExceptions(): Logged<ExceptionEntry>[] {
+  const { student } = useLessonContext();
+  const entries = useRecords((state) => state.entries);
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  return useMemo(
+    () => (club ? exceptionsWith(standingExceptions(Object.values(entries), student.id), club) : []),
+    [entries, student.id, club],
+  );
+}
+
+/** The band that a student is given: as wide as the method's, about what this body needs, within what can be asked. */
+function bandAbout({ item, low, high, needs }: Parting): { low: number; high: number } {
+  const { least, most } = FIGURES[item].asked!;
+  const half = (high - low) / 2;
+  return { low: Math.max(least, Math.round(needs - half)), high: Math.min(most, Math.round(needs + half)) };
+}
+
+/** Runs a write, and says where it could not be kept. */
+function useKeeping() {
+  const [fault, setFault] = useState('');
+  const keep = (write: Promise<void>) =>
+    void write.then(
+      () => setFault(''),
+      (error: Error) => setFault(`Not kept: this device could not keep it (${error.message})`),
+    );
+  return { fault, keep };
+}
+
+/** So far the shoulders get on these feet: what is needed of the hips, less what is missing of it. */
+function shorterTurn({ back }: Judgement, shoulders: number): number | null {
+  if (!back || back.from >= back.needed) return null;
+  const { least, step } = SHOULDER_GOALS;
+  const reached = Math.floor((shoulders - (back.needed - back.from)) / step) * step;
+  return reached >= least ? reached : null;
+}
+
+/** Where body and method part: the student's own band, another method, or a shorter turn. */
+export function PartingChoices({ judgement }: { judgement: Judgement }) {
+  const { student, method } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const draft = useStore(lesson, (state) => state.draft);
+  const { fault, keep } = useKeeping();
+  const { partings } = judgement;
+  if (!draft?.club || partings.length === 0) return null;
+  const shorter = shorterTurn(judgement, draft.shoulderGoal);
+  const own = (parting: Parting, club: ExceptionEntry['club']) =>
+    keep(
+      keepException(
+        { item: parting.item, ...bandAbout(parting), club, ended: false, replaces: null },
+        { draft, student },
+      ),
+    );
+  return (
+    <View className="gap-2" testID="parting-choices">
+      {partings.map((parting) => {
+        const words = exceptionWords({ ...parting, ...bandAbout(parting) }, speech);
+        return (
+          <View key={parting.item} className="gap-1">
+            <Body>{words}</Body>
+            <View className="flex-row flex-wrap gap-2">
+              <Button
+                look="plain"
+                words="Own, this club"
+                label={`Own, this club: ${words}`}
+                onPress={() => own(parting, draft.club)}
+              />
+              <Button
+                look="plain"
+                words="Own, all clubs"
+                label={`Own, all clubs: ${words}`}
+                onPress={() => own(parting, null)}
+              />
+            </View>
+          </View>
+        );
+      })}
+      <View className="flex-row flex-wrap items-center gap-2">
+        {shorter !== null && (
+          <Button
+            look="quiet"
+            words={`Turn the shoulders ${angleFigure(shorter)} instead`}
+            onPress={() => changeDraft({ shoulderGoal: shorter })}
+          />
+        )}
+        <Link href={`/methods/${method.id}/edit`} className="min-h-[48px] px-2 py-3">
+          <Body tone="lagoon" className="font-semibold underline">
+            Change the method
+          </Body>
+        </Link>
+      </View>
+      {fault !== '' && (
+        <Notice kind="trouble" live>
+          {fault}
+        </Notice>
+      )}
+    </View>
+  );
+}
+
+/** The student's own bands that this judgement goes by, each with its day and a way to end it. */
+export function OwnBands() {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const draft = useStore(lesson, (state) => state.draft);
+  const exceptions = useExceptions();
+  const { fault, keep } = useKeeping();
+  if (!draft || exceptions.length === 0) return null;
+  return (
+    <View className="gap-1" testID="own-bands">
+      {exceptions.map(({ id, item, low, high, club, madeAt }) => (
+        <View key={id} className="flex-row flex-wrap items-center justify-between gap-2">
+          <Quiet tone="ink">{`${exceptionWords({ item, low, high }, speech)} Agreed ${day(madeAt)}, ${club === null ? 'all clubs' : 'this club'}.`}</Quiet>
+          <Button
+            look="quiet"
+            words="End it"
+            label={`End it: ${bandWords(item, { low, high }, speech.length)}`}
+            onPress={() =>
+              keep(keepException({ item, low, high, club, ended: true, replaces: id }, { draft, student }))
+            }
+          />
+        </View>
+      ))}
+      {fault !== '' && (
+        <Notice kind="trouble" live>
+          {fault}
+        </Notice>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,32 @@
+import type { ExceptionEntry, Student } from '@pedastance/contract';
+import { v7 as newId } from 'uuid';
+import type { LessonDraft } from '../../domain/lessonDraft';
+import { changeDraftWith } from '../lesson';
+import { post } from '../outbox';
+import { beginning } from './record';
+
+type Agreed = Pick<ExceptionEntry, 'item' | 'low' | 'high' | 'club' | 'ended' | 'replaces'>;
+
+/** Keeps a student's exception from the house method, or the end of one, as an entry of the log. */
+export async function keepException(
+  agreed: Agreed,
+  { draft, student }: { draft: LessonDraft; student: Student },
+): Promise<void> {
+  const body: ExceptionEntry = {
+    id: newId(),
+    lessonId: draft.id,
+    madeAt: new Date().toISOString(),
+    kind: 'exception',
+    ...agreed,
+  };
+  const label = `Exception of ${student.name}`;
+  await changeDraftWith({ begun: true }, (changed) =>
+    post(
+      [
+        ...beginning(draft, student),
+        { subjectId: student.id, label, writing: { route: 'entry' as const, body } },
+      ],
+      changed,
+    ),
+  );
+}

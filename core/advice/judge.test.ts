@@ -1,0 +1,61 @@
+import { judge, ownFlareDifference, withExceptions, type Case } from '..';
+import { caseOf } from '../test/adviceCases';
+import { WRITTEN_CASES } from '../test/writtenCases';
+
+const named = (name: string, over: Partial<Case> = {}): Case => ({
+  ...caseOf(WRITTEN_CASES.find((each) => each.name === name)!),
+  ...over,
+});
+const LITTLE_TRUNK = 'a trunk that turns little asks more of the hips';
+
+describe('where body and method part', () => {
+  test('a band of the student’s own takes the place of the method’s, and nothing parts any more', () => {
+    const given = named(LITTLE_TRUNK);
+    const [parting] = judge(given, 0).partings;
+    expect(parting).toMatchObject({ item: 'trailFlare', low: 12, high: 18 });
+    const own = { item: 'trailFlare' as const, low: parting!.needs - 3, high: parting!.needs + 3 };
+    const bands = withExceptions(given.bands, [own]);
+    expect(judge({ ...given, bands }, 0).partings).toEqual([]);
+    // What the method has of itself stays: closing is judged by it.
+    expect(ownFlareDifference(bands)).toBe(ownFlareDifference(given.bands));
+  });
+
+  test('an exception of what the method leaves free changes nothing', () => {
+    const given = named(LITTLE_TRUNK);
+    const bands = { ...given.bands, figures: { ...given.bands.figures, stanceLine: undefined } } as never;
+    expect(withExceptions(bands, [{ item: 'stanceLine', low: 0, high: 4 }])).toEqual(bands);
+  });
+});
+
+describe('what a coach holds fast', () => {
+  test('a pin is not moved, and another way is found', () => {
+    const slicer = 'a stiff slicer with a square trail foot';
+    const free = judge(named(slicer), 0);
+    const pinned = judge(named(slicer, { pinned: ['trailFlare'] }), 0);
+    const moved = ({ things }: typeof free) =>
+      things.flatMap(({ moves }) => moves.map(({ figure }) => figure));
+    expect(moved(free)).toContain('trailFlare');
+    expect(moved(pinned)).not.toContain('trailFlare');
+    expect(pinned.things.length).toBeGreaterThan(0);
+  });
+
+  test('what was not measured is not moved', () => {
+    const given = named('a stiff slicer with a square trail foot');
+    const { trailFlare: _not, setback: _neither, ...measured } = given.setup.measured;
+    const { things } = judge({ ...given, setup: { ...given.setup, measured } }, 0);
+    expect(things.flatMap(({ moves }) => moves.map(({ figure }) => figure))).not.toContain('trailFlare');
+  });
+});
+
+test('a turn is told with its chance, and one that is moved a step beyond is likelier', () => {
+  const { back } = judge(named('a swing that is too short on a trail foot at 5°'));
+  expect(back!.chanceFrom).toBeLessThan(0.2);
+  expect(back!.to).toBeGreaterThanOrEqual(back!.needed);
+  expect(back!.chanceTo).toBeGreaterThan(0.4);
+});
+
+test('a shorter goal needs less', () => {
+  const given = named('a swing that is too short on a trail foot at 5°');
+  const short = judge({ ...given, goal: { ...given.goal, shoulders: 70 } }, 0);
+  expect(short.goals.find(({ goal }) => goal === 'turn back')!.today).toBe(0);
+});

@@ -1,0 +1,77 @@
+import { expect, openLesson, press, signIn, step, student, test, typeFigure } from './product';
+
+test('one judgement: read, changed, recorded and found again; where body and method part the student’s own band holds', async ({
+  page,
+  product,
+}) => {
+  const name = 'Odile Brandvold';
+  await signIn(page, product);
+  await openLesson(page, name, '7-iron');
+  await typeFigure(page, 'leadFlare', 'Lead flare', '15');
+  await typeFigure(page, 'trailFlare', 'Trail flare', '4');
+  await typeFigure(page, 'stanceWidth', 'Width, heel to heel', '36');
+  await step(page, 'read');
+  const judgement = page.getByTestId('judgement');
+  await expect(judgement).toContainText(
+    /Going back the trail leg stops the hips at about \d+°; 48° is needed/,
+  );
+  await expect(judgement).toContainText(/Turn the trail foot out \d+°/);
+  await expect(judgement).toContainText(/Backswing \d+° → \d+°, 48° needed/);
+  await expect(judgement).toContainText(/Your method wants trail flare at 12 to 18°; this body needs \d+°/);
+
+  // The student's own band, for this club: used at once, shown with its day, and kept in the log.
+  const choices = page.getByTestId('parting-choices');
+  await choices.getByRole('button', { name: /^Own, this club: This student’s own: trail flare/ }).click();
+  await expect(page.getByTestId('own-bands')).toContainText(
+    /This student’s own: trail flare \d+ to \d+°. Agreed/,
+  );
+  await expect(judgement).not.toContainText('Your method wants trail flare');
+  await expect(page.getByTestId('status-strip')).toHaveText('', { timeout: 20_000 });
+  const kept = () =>
+    product.sql<{ item: string; club: string; ended: boolean }>(
+      `select item, club, ended from exception_entry join student on student.id = exception_entry.student_id
+       join log_entry on log_entry.id = exception_entry.id where student.name = $1 order by log_entry.made_at`,
+      [name],
+    );
+  expect(await kept()).toEqual([{ item: 'trailFlare', club: '7-iron', ended: false }]);
+
+  // The same thing is offered in the change, taken, and left again.
+  const told = /Turn the trail foot out \d+°, to \d+° out/.exec(await judgement.innerText())![0];
+  await step(page, 'change');
+  await expect(page.getByTestId('things-to-do')).toContainText(told);
+  await press(page, 'Take: Trail foot');
+  await expect(page.getByTestId('instruction')).toContainText(told);
+  await press(page, 'Leave: Trail foot');
+  await expect(page.getByTestId('instruction')).toContainText('Nothing is changed yet');
+  await press(page, 'Take: Trail foot');
+
+  // A record keeps the judgement it was made with; the student's page begins with it.
+  await step(page, 'keep');
+  await page.getByRole('textbox', { name: 'Reason' }).fill('Room for the trail hip.');
+  await press(page, 'Record the change');
+  await expect(page.getByText('On this device and on the server.')).toBeVisible({ timeout: 20_000 });
+  await page.goto(`${product.origin}/students`);
+  await student(page, name).click();
+  await expect(page.getByTestId('judgement')).toContainText(told);
+  await page.getByTestId('log-card').first().getByRole('link').click();
+  await expect(page.getByTestId('judgement').last()).toContainText(told);
+  const [row] = await product.sql<{ thing: string; goals: number }>(
+    `select judgement -> 'things' -> 0 ->> 'thing' as thing, jsonb_array_length(judgement -> 'goals') as goals
+     from reading_entry join student on student.id = student_id where student.name = $1 and judgement is not null`,
+    [name],
+  );
+  expect(row).toEqual({ thing: 'trail foot', goals: 15 });
+
+  // It is ended, and the method's own band holds again.
+  await page.goto(`${product.origin}/students`);
+  await student(page, name).click();
+  await press(page, 'Go on with the lesson');
+  await step(page, 'club');
+  await page.getByRole('radio', { name: '7-iron', exact: true }).click();
+  await press(page, 'Place the feet');
+  await typeFigure(page, 'trailFlare', 'Trail flare', '4');
+  await step(page, 'read');
+  await press(page, /^End it/);
+  await expect(page.getByTestId('own-bands')).toHaveCount(0);
+  await expect.poll(kept).toHaveLength(2);
+});
