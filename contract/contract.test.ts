@@ -229,7 +229,10 @@ describe('entries', () => {
     });
     const out = { verdict: 'below', because: null, withheld: null };
     expect(faults(ReadingEntry as never, forward(out))[0]?.expected).toMatch(/at most two/);
-    for (const over of [{ ...out, verdict: 'in' }, { ...out, withheld: 'It hurts.' }]) {
+    for (const over of [
+      { ...out, verdict: 'in' },
+      { ...out, withheld: 'It hurts.' },
+    ]) {
       expect(faults(ReadingEntry as never, forward(over))[0]?.expected).toMatch(/put forward only/);
     }
   });

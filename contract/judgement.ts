@@ -42,7 +42,7 @@ export const JudgementShape = z.strictObject({
     }),
   back: TurnBoughtShape,
   through: TurnBoughtShape,
-  path: z.strictObject({ from: degrees, to: degrees, byEye: z.boolean() }).nullable(),
+  path: z.strictObject({ from: degrees, to: degrees, byEye: z.boolean(), simulated: z.boolean() }).nullable(),
   partings: z
     .array(z.strictObject({ item: z.enum(EXCEPTION_ITEMS), low: figure, high: figure, needs: figure }))
     .max(4),

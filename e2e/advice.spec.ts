@@ -21,7 +21,7 @@ test('one judgement: read, changed, recorded and found again; where body and met
 
   // The student's own band, for this club: used at once, shown with its day, and kept in the log.
   const choices = page.getByTestId('parting-choices');
-  await choices.getByRole('button', { name: /^Own, this club: This student’s own: trail flare/ }).click();
+  await choices.getByRole('button', { name: /^For this club: trail flare/ }).click();
   await expect(page.getByTestId('own-bands')).toContainText(
     /This student’s own: trail flare \d+ to \d+°. Agreed/,
   );

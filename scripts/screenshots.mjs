@@ -114,17 +114,15 @@ async function phonePictures(page, shot) {
   await page.getByTestId('body-trailKneeFlex').scrollIntoViewIfNeeded();
   await shot('body');
   await step(page, 'read');
+  await page.getByTestId('judgement').waitFor();
   await shot('read');
   await step(page, 'change');
   await page
     .getByRole('button', { name: /^Take:/ })
     .first()
     .click();
-  await page
-    .getByRole('button', { name: /^Take:/ })
-    .first()
-    .click();
   await shot('change');
+  await page.getByRole('button', { name: 'Other ways to free the turn' }).click();
   await page.getByTestId('fit-fewest-moves').waitFor();
   await page.getByTestId('fit-fewest-moves').evaluate((element) => element.scrollIntoView());
   await shot('fit');

@@ -20,7 +20,7 @@ function Line({ margin, children }: { margin: string; children: ReactNode }) {
       <View className="w-20 border-r-2 border-rust py-2 pl-3">
         <Quiet>{margin}</Quiet>
       </View>
-      <View className="flex-1 gap-1 py-2 pl-3">{children}</View>
+      <View className="flex-1 gap-1 py-2 pl-3 pr-2">{children}</View>
     </View>
   );
 }

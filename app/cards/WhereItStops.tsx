@@ -1,26 +1,8 @@
-import type { Caution } from '@pedastance/core/body';
-import { budgetSentence, nextStopSentence, type Speech } from '@pedastance/core/phrases';
-import { View } from 'react-native';
+import { budgetSentence, type Speech } from '@pedastance/core/phrases';
 import { Body } from '../ui/Words';
 import type { Turning } from './turning';
 
-/** Both ways of turning in words: where each ends, by which leg, and what would free it. */
-export function WhereItStops({
-  turning: { back, through },
-  cautions,
-  speech,
-}: {
-  turning: Turning;
-  cautions: readonly Caution[];
-  speech: Speech;
-}) {
-  return [back, through].map((budget) => {
-    const next = nextStopSentence(budget, speech, cautions);
-    return (
-      <View key={budget.turn}>
-        <Body>{budgetSentence(budget, speech)}</Body>
-        {next !== '' && <Body className="font-semibold">{next}</Body>}
-      </View>
-    );
-  });
+/** Both ways of turning in words: where each ends, and by which leg. What to do about it is the judgement's to say. */
+export function WhereItStops({ turning: { back, through }, speech }: { turning: Turning; speech: Speech }) {
+  return [back, through].map((budget) => <Body key={budget.turn}>{budgetSentence(budget, speech)}</Body>);
 }

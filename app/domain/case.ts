@@ -14,7 +14,7 @@ export interface JudgedLesson {
   legs: TurningBody | null;
   method: HouseMethod;
   cautions: readonly Caution[];
-  path: PersonalPath;
+  path: PersonalPath & { simulated: boolean };
   goal: Goal;
   draft: Pick<LessonDraft, 'club' | 'shot' | 'clubLengthInches' | 'intake'>;
   setup: Setup;
@@ -40,6 +40,7 @@ export function caseOf(lesson: JudgedLesson): Case | null {
     facts: student.facts,
     cautions,
     path,
+    pathSimulated: path.simulated,
     pinned: [],
     leadHeelLift: 0,
     done: [],

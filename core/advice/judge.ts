@@ -66,6 +66,14 @@ const missingIn = ({ measures }: Working, state: State): number[] =>
 /** So much of a step has a thing to take off a goal to be said to serve it. */
 const SERVES = 0.25;
 
+/** The goals short today that go further beyond what is needed with all of a plan than without one of its things. */
+function aimedAt(working: Working, without: readonly Candidate[], all: readonly Candidate[]): GoalName[] {
+  const [less, more] = [done(working, without), done(working, all)];
+  return working.measures.flatMap(({ goal, missing, beyond }) =>
+    beyond && stepsShort(missing(working.today)) > 0 && beyond(more) - beyond(less) > 0 ? [goal] : [],
+  );
+}
+
 /** The goals short today that a thing serves: more is missing without it, or less with it alone. */
 function servedBy(working: Working, candidates: readonly Candidate[], one: Candidate): GoalName[] {
   const before = missingIn(working, working.today);
@@ -78,13 +86,15 @@ function servedBy(working: Working, candidates: readonly Candidate[], one: Candi
       stepsShort(before[at]!) > 0 && more[at]! - less[at]! >= SERVES ? [goal] : [],
     );
   const needed = serving(without, all);
-  return needed.length > 0 ? needed : serving(before, alone);
+  const itself = needed.length > 0 ? needed : serving(before, alone);
+  return itself.length > 0 ? itself : aimedAt(working, others, candidates);
 }
 
 /** First things first: by the goal that each serves, then the larger. */
 function inOrder(working: Working, candidates: readonly Candidate[]): ThingToDo[] {
   const after = done(working, candidates);
-  const place = ({ serves }: ThingToDo) => working.measures.findIndex(({ goal }) => goal === serves[0]);
+  const place = ({ serves: [first] }: ThingToDo) =>
+    first === undefined ? Infinity : working.measures.findIndex(({ goal }) => goal === first);
   return candidates
     .map((one) => ({
       size: one.size,
@@ -225,7 +235,12 @@ export function judge(given: Case, draws: number = DRAWS): Judgement {
     goals,
     back: bought(given, 'back', turned),
     through: bought(given, 'through', turned),
-    path: told && { from: told.value, to: pathIn(given, told)(after), byEye: told.byEye },
+    path: told && {
+      from: told.value,
+      to: pathIn(given, told)(after),
+      byEye: told.byEye,
+      simulated: given.pathSimulated && !told.byEye,
+    },
     partings: partingsOf(given, setup),
     pulledBothWays: pulledBothWays(given, goals),
     setup,

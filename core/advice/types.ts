@@ -70,6 +70,8 @@ export interface Case {
   cautions: readonly Caution[];
   /** What the student's shots say of the path with this club. */
   path: PersonalPath;
+  /** Those shots are a simulated student's: it is said in the sentence itself. */
+  pathSimulated: boolean;
   /** What the coach wants left as it is. */
   pinned: readonly FigureName[];
   /** How far the lead heel is already allowed up going back, mm. */
@@ -159,7 +161,7 @@ export interface Judgement {
   back: TurnBought | null;
   through: TurnBought | null;
   /** The path, degrees, in-to-out positive, where shots or the ball's flight tell it. */
-  path: { from: number; to: number; byEye: boolean } | null;
+  path: { from: number; to: number; byEye: boolean; simulated: boolean } | null;
   partings: Parting[];
   /** Both turns are short on the lead leg: going back it wants its foot squarer, going through further out. */
   pulledBothWays: boolean;

@@ -29,13 +29,13 @@ test('a stiff slicer with a square trail foot: what stops you, what we do, what 
   expect(stops).toBe('Going back the trail leg stops the hips at about 24°; 45° is needed.');
   expect(we[0]).toMatch(/^Turn the trail foot out 2\d°, to 2\d° out\.$/);
   expect(we[1]).toMatch(/^Trail foot back \d/);
-  expect(buys[0]).toMatch(/^Backswing 24° → 4[5-9]°, 45° needed: (an even chance|likely enough)\.$/);
+  expect(buys[0]).toMatch(/^Backswing 24° → 5\d°, 45° needed: likely enough\.$/);
   expect(buys[1]).toBe('The path comes straighter.');
 });
 
 test('where this body needs what the method would not have, both are said', () => {
   const [first] = partingSentences(named('a trunk that turns little asks more of the hips'), speech);
-  expect(first).toMatch(/^Your method wants trail flare at 1\d to 1\d°; this body needs 2\d°\.$/);
+  expect(first).toMatch(/^Your method wants trail flare at 1\d to 1\d°; this body needs [23]\d°\.$/);
 });
 
 test('left and right are said of the student’s own feet', () => {

@@ -99,12 +99,15 @@ function ballStops({ things }: ToldJudgement): string {
   return out === 'less' ? 'The ball is too close.' : 'The ball is too far away.';
 }
 
+const bySimulation = ({ simulated }: { simulated: boolean }): string =>
+  simulated ? ', by simulated shots' : '';
+
 function pathStops({ path }: ToldJudgement): string {
   if (!path) return 'The ball does not say yet: the face may be what sends it.';
   const way = path.from > 0 ? 'in-to-out' : 'out-to-in';
   return path.byEye
     ? `By eye the path goes ${way}.`
-    : `The path goes about ${angleFigure(Math.abs(path.from))} ${way}.`;
+    : `The path goes about ${angleFigure(Math.abs(path.from))} ${way}${bySimulation(path)}.`;
 }
 
 const widthStops = ({ things }: ToldJudgement): string => {
@@ -194,7 +197,9 @@ function pathBuys({ path }: ToldJudgement): string[] {
   if (!path) return [];
   const straighter = Math.abs(path.from) - Math.abs(path.to);
   if (straighter < 0.5) return [];
-  return path.byEye ? ['The path comes straighter.'] : [`Path about ${angleFigure(straighter)} straighter.`];
+  return path.byEye
+    ? ['The path comes straighter.']
+    : [`Path about ${angleFigure(straighter)} straighter${bySimulation(path)}.`];
 }
 
 const BUYS_GOAL: Partial<Record<GoalName, string>> = {
@@ -297,15 +302,25 @@ export const pulledSentence = ({ pulledBothWays }: ToldJudgement, speech: Speech
     : '';
 
 /**
- * A student's own band in a sentence.
+ * A student's own band as it is named in a sentence.
+ * @param exception the figure and its ends, mm or degrees
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ * @example ownBandWords({ item: 'trailFlare', low: 22, high: 28 }, { length: 'cm', feet: 'lead and trail', hand: 'right' }) // 'trail flare 22 to 28°'
+ */
+export const ownBandWords = ({ item, low, high }: BandException, speech: Speech): string =>
+  inFootWords(
+    `${FIGURE_WORDS[item].name.toLowerCase()} ${bandWords(item, { low, high }, speech.length)}`,
+    speech.feet,
+    speech.hand,
+  );
+
+/**
+ * The same as a sentence of its own.
  * @param exception the figure and its ends, mm or degrees
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns one sentence
  * @example exceptionWords({ item: 'trailFlare', low: 22, high: 28 }, { length: 'cm', feet: 'lead and trail', hand: 'right' }) // 'This student’s own: trail flare 22 to 28°.'
  */
-export const exceptionWords = ({ item, low, high }: BandException, speech: Speech): string =>
-  inFootWords(
-    `This student’s own: ${FIGURE_WORDS[item].name.toLowerCase()} ${bandWords(item, { low, high }, speech.length)}.`,
-    speech.feet,
-    speech.hand,
-  );
+export const exceptionWords = (exception: BandException, speech: Speech): string =>
+  `This student’s own: ${ownBandWords(exception, speech)}.`;

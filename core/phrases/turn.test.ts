@@ -1,4 +1,4 @@
-import { budgetSentence, nextStopSentence, stopSentence } from './turn';
+import { budgetSentence, stopSentence } from './turn';
 import { turnBudget, type Angle, type Speech, type TurningBody } from '..';
 import { angle, bodyOf, both, feetOf } from '../test/turning';
 
@@ -10,32 +10,23 @@ const speech: Speech = { length: 'cm', feet: 'lead and trail', hand: 'right' };
 const feet = feetOf(20, 7);
 const back = (inTrail: number | null) => turnBudget('back', body(inTrail), feet);
 
-test('the trail leg stops it, fifteen degrees of flare get to the lead leg', () => {
+test('the trail leg stops it, and so much is missing', () => {
   // Trail 10 + 10 + 7 = 27; lead 42 + 20 - 20 = 42; 45 needed.
   expect(budgetSentence(back(10), speech)).toMatch(
     /^Going back: the trail leg stops the hips at 27°; 45° is needed, 18° missing \(95%: \d+° to \d+°; reached/,
   );
-  expect(nextStopSentence(back(10), speech)).toBe(
-    '15° more trail flare gets it to 42°, then the lead leg is next.',
-  );
 });
 
-test('what a caution leaves out is not asked for: its reason is said instead', () => {
-  const spared = [
-    { withholds: [{ item: 'trailFlare' as const, by: 'more' as const }], reason: 'That foot is left alone.' },
-  ];
-  expect(nextStopSentence(back(10), speech, spared)).toBe('That foot is left alone.');
+test('a leg that hurts is not asked for', () => {
   const hurt = turnBudget('back', { ...body(10), hurts: ['trail back'] }, feet);
   expect(budgetSentence(hurt, speech)).toBe(
     'Going back: not asked for. The trail leg hurts, and is never turned further than today.',
   );
-  expect(nextStopSentence(hurt, speech)).toBe('');
 });
 
-test('enough is said as enough, and asks for nothing', () => {
+test('enough is said as enough', () => {
   const free = turnBudget('through', body(40), feet);
   expect(budgetSentence(free, speech)).toMatch(/^Going through: enough\. The lead leg stops the hips at 65°/);
-  expect(nextStopSentence(free, speech)).toBe('');
 });
 
 test('a usual leg stands in for one that was not tested, and is named', () => {

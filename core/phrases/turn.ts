@@ -1,7 +1,5 @@
-import type { Caution, Remedy } from '../body';
-import { hasRemedy } from '../body/facts';
 import type { FitAnswer } from '../fit';
-import { inOrderMet, OWN_CLOSING_BELOW, type Stop, type StopName, type TurnBudget } from '../turn';
+import { OWN_CLOSING_BELOW, type Stop, type TurnBudget } from '../turn';
 import { angleFigure, lengthWithUnit, type Angle } from '../units';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
@@ -35,53 +33,6 @@ export function budgetSentence(budget: TurnBudget, speech: Speech): string {
   const enough = `enough. ${stop.charAt(0).toUpperCase()}${stop.slice(1)}, ${angleFigure(needed.value)} is needed`;
   const short = `${stop}; ${angleFigure(needed.value)} is needed, ${angleFigure(missing!)} missing`;
   return say(`${GOING[turn]}: ${missing! < 0.5 ? enough : short}${reach}.${usual}`);
-}
-
-/** What lets a stop go further, and how. */
-const REMEDIES: Record<StopName, Remedy | null> = {
-  'trail back': { item: 'trailFlare', by: 'more' },
-  'lead back': { item: 'leadFlare', by: 'less' },
-  'lead through': { item: 'leadFlare', by: 'more' },
-  'trail through': null,
-};
-
-/**
- * What freeing the first stop gets, and what stops the turn next; empty where nothing is missing. What the
- * cautions leave out is not asked for, and why is said instead.
- * @param budget degrees
- * @param speech how the coach speaks of feet and lengths, and the student’s hand
- * @param cautions what to mind with the student
- * @returns words
- */
-export function nextStopSentence(
-  budget: TurnBudget,
-  speech: Speech,
-  cautions: readonly Pick<Caution, 'withholds' | 'reason'>[] = [],
-): string {
-  const { first, limit, missing, stops, turn } = budget;
-  if (!first || limit === null || missing === null || missing < 0.5) return '';
-  const remedy = REMEDIES[first.name];
-  if (!remedy || budget.hurts) return '';
-  const spared = cautions.find(({ withholds }) => hasRemedy(withholds, remedy));
-  if (spared) return spared.reason;
-  const counted = inOrderMet(stops).filter(({ name, at }) => at !== null && name !== 'trail through');
-  const next: Stop | undefined = counted[1];
-  // Turning one foot never moves the other leg's stop, so the next one stays where it is.
-  const room = next?.at ? next.at.value - limit : Infinity;
-  const by = Math.min(missing, room);
-  if (by < 0.5) {
-    return inFootWords(
-      `Both legs stop it at the same place: freeing one alone gains nothing going ${turn}.`,
-      speech.feet,
-      speech.hand,
-    );
-  }
-  const then = room < missing && next ? `, then the ${next.leg} leg is next` : '';
-  return inFootWords(
-    `${angleFigure(by)} ${remedy.by} ${first.leg} flare gets it to ${angleFigure(limit + by)}${then}.`,
-    speech.feet,
-    speech.hand,
-  );
 }
 
 /**

@@ -107,6 +107,7 @@ export function caseOf(written: WrittenCase): Case {
     facts,
     cautions: cautionsOf(facts, hand, age < 18),
     path: personalPath(shotsOf(written, setup, played.clubLengthInches), played.clubLengthInches),
+    pathSimulated: false,
     pinned: [],
     leadHeelLift: 0,
     done: [],

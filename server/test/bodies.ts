@@ -165,6 +165,7 @@ function judgementOf(
     facts: [],
     cautions: [],
     path: personalPath([], clubLengthInches),
+    pathSimulated: false,
     pinned: [],
     leadHeelLift: 0,
     done: [],

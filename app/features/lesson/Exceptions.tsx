@@ -1,6 +1,6 @@
 import type { ExceptionEntry, Logged } from '@pedastance/contract';
 import type { Judgement, Parting } from '@pedastance/core/advice';
-import { bandWords, exceptionWords } from '@pedastance/core/phrases';
+import { bandWords, exceptionWords, ownBandWords } from '@pedastance/core/phrases';
 import { FIGURES } from '@pedastance/core/setup';
 import { SHOULDER_GOALS } from '@pedastance/core/turn';
 import { angleFigure } from '@pedastance/core/units';
@@ -75,21 +75,21 @@ export function PartingChoices({ judgement }: { judgement: Judgement }) {
   return (
     <View className="gap-2" testID="parting-choices">
       {partings.map((parting) => {
-        const words = exceptionWords({ ...parting, ...bandAbout(parting) }, speech);
+        const words = ownBandWords({ ...parting, ...bandAbout(parting) }, speech);
         return (
           <View key={parting.item} className="gap-1">
-            <Body>{words}</Body>
+            <Body>{`Agree with this student on ${words}:`}</Body>
             <View className="flex-row flex-wrap gap-2">
               <Button
                 look="plain"
-                words="Own, this club"
-                label={`Own, this club: ${words}`}
+                words="This club"
+                label={`For this club: ${words}`}
                 onPress={() => own(parting, draft.club)}
               />
               <Button
                 look="plain"
-                words="Own, all clubs"
-                label={`Own, all clubs: ${words}`}
+                words="All clubs"
+                label={`For all clubs: ${words}`}
                 onPress={() => own(parting, null)}
               />
             </View>

@@ -162,7 +162,6 @@ function ShoulderGoal({ shoulders }: { shoulders: number }) {
 /** How far the pelvis turns on these feet, what stops it first, and what would free it. */
 export function TurnPanel({ speech }: { speech: Speech }) {
   const body = useTurningBody();
-  const { cautions } = useLessonContext();
   const setup = useSettled(currentSetup);
   const turning = useBudgets(body, setup, useLeadHeelLift(), useGoal(), useOwnDifference());
   const [open, setOpen] = useState(false);
@@ -188,7 +187,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
   return (
     <View className="gap-2 pt-3" testID="turn-panel">
       <Heading>The turn</Heading>
-      <WhereItStops turning={turning} cautions={cautions} speech={speech} />
+      <WhereItStops turning={turning} speech={speech} />
       <Choice
         label={inFootWords('Lead heel may come up, going back', speech.feet, speech.hand)}
         options={LIFTS.map((mm) => ({

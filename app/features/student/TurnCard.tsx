@@ -8,7 +8,6 @@ import { newestScreen, useRecords } from '../../state/records';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useBudgets } from '../../cards/turning';
 import { WhereItStops } from '../../cards/WhereItStops';
-import { cautionsToday } from '../../domain/facts';
 import { day } from '../../domain/students';
 import { lastShoulderGoal, type LogRecord } from '../../domain/records';
 import { clubAndShot } from '../../domain/sentences';
@@ -60,7 +59,7 @@ export function TurnCard({ student, records, speech }: TurnCardProps) {
       )}
       {turning && feet && (
         <>
-          <WhereItStops turning={turning} cautions={cautionsToday(student, new Date())} speech={speech} />
+          <WhereItStops turning={turning} speech={speech} />
           <Quiet>{`On the feet ${newest.agreed ? 'agreed' : 'recorded'} with the ${clubAndShot(feet.club, feet.shot)} on ${day(newest.reading.madeAt)}.`}</Quiet>
         </>
       )}
