@@ -1,6 +1,6 @@
 import type { Student } from '@pedastance/contract';
 import type { Case } from '@pedastance/core/advice';
-import type { Build, Caution } from '@pedastance/core/body';
+import type { Build, CameFor, Caution } from '@pedastance/core/body';
 import { bandsFor, withExceptions, type BandException, type HouseMethod } from '@pedastance/core/method';
 import type { PersonalPath } from '@pedastance/core/path';
 import type { Setup } from '@pedastance/core/setup';
@@ -16,7 +16,9 @@ export interface JudgedLesson {
   cautions: readonly Caution[];
   path: PersonalPath & { simulated: boolean };
   goal: Goal;
-  draft: Pick<LessonDraft, 'club' | 'shot' | 'clubLengthInches' | 'intake'>;
+  draft: Pick<LessonDraft, 'club' | 'shot' | 'clubLengthInches'> & {
+    intake: { cameFor: readonly CameFor[] };
+  };
   setup: Setup;
   /** The student's own bands that hold with the club. */
   exceptions: readonly BandException[];

@@ -15,6 +15,7 @@ type Progress = (done: number) => void;
 const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Progress) => Answers[Ask] } = {
   fit,
   judge: (of) => judge(of),
+  judgeEach: (cases) => cases.map((of) => judge(of)),
   budgets: ({ body, feet, goal }) => {
     const [back, through] = TURNS.map((turn) => turnBudget(turn, body, feet, goal));
     return { back: back!, through: through! };

@@ -18,6 +18,7 @@ import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/cor
 interface Asked {
   fit: FitProblem;
   judge: Case;
+  judgeEach: readonly Case[];
   budgets: { body: TurningBody; feet: TurningFeet; goal: Goal };
   chances: { margin: number; scatter: number; blockSize: BlockSize };
   /** The text of a file of shots, as rows of cells. */
@@ -32,6 +33,7 @@ interface Asked {
 export interface Answers {
   fit: Fit;
   judge: Judgement;
+  judgeEach: Judgement[];
   budgets: { back: TurnBudget; through: TurnBudget };
   /** How often a trial keeps a worthwhile change by each look. */
   chances: number[];

@@ -37,6 +37,8 @@ const LIFTS = [5, 10, 15, 20, MOST_LIFT_MM] as const;
 const MOST_BACK = 0.5;
 const MOST_AHEAD = 0.15;
 const MOST_LINE = 10;
+/** Turning the whole stance by less is not worth a student's trouble (starting value), degrees. */
+const LEAST_LINE = 5;
 /** So much flare starts to stop the turn again (common practice, no source), degrees. */
 const MOST_FLARE = 45;
 /** A stance is made narrower than its band by so much at most, for a body that cannot post on it (starting value), mm. */
@@ -202,7 +204,7 @@ function wholeLine(making: Making): Candidate[] {
   if (!figures.every((figure) => movable(making, figure))) return [];
   const { ahead, back } = playable(making);
   return stepsWithin(0, making.fineness.flare, -MOST_LINE, MOST_LINE).flatMap((angle) => {
-    if (angle === 0 || !allowed('stanceLine', angle)) return [];
+    if (Math.abs(angle) < LEAST_LINE || !allowed('stanceLine', angle)) return [];
     const after = measureAddress(turnStance(given.setup.address, angle));
     const moved = figures.map((figure): [AdvisedFigure, number, number] => [
       figure,

@@ -11,6 +11,7 @@ import { Choice } from '../../ui/Choice';
 import { StudentPage } from '../../ui/Page';
 import { Body } from '../../ui/Words';
 import { useHouseMethods } from '../../state/useHouseMethods';
+import { intakesOf } from '../../domain/intake';
 import type { LogRecord } from '../../domain/records';
 import { clubAndShot } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
@@ -28,16 +29,20 @@ function useFeet(records: readonly LogRecord[]): Feet | null {
     reading?: string;
   }>();
   const draft = useDrafts((state) => (lessonId ? state.drafts[lessonId] : undefined));
+  const entries = useRecords((state) => state.entries);
   return useMemo(() => {
     if (draft?.setup && draft.club) {
-      const { club, shot, clubLengthInches, setup } = draft;
-      return { setup, played: { club, shot, clubLengthInches }, from: 'the lesson in progress' };
+      const { club, shot, clubLengthInches, setup, intake } = draft;
+      const { cameFor } = intake;
+      return { setup, played: { club, shot, clubLengthInches }, cameFor, from: 'the lesson in progress' };
     }
     const record = records.find(({ reading }) => reading.id === readingId) ?? records[0];
     if (!record) return null;
-    const { club, shot, clubLengthInches, setup, madeAt } = record.address;
-    return { setup, played: { club, shot, clubLengthInches }, from: `the record of ${day(madeAt)}` };
-  }, [draft, records, readingId]);
+    const { club, shot, clubLengthInches, setup, madeAt, lessonId: ofLesson, studentId } = record.address;
+    const cameFor = intakesOf(Object.values(entries), studentId).get(ofLesson)?.cameFor ?? [];
+    const played = { club, shot, clubLengthInches };
+    return { setup, played, cameFor, from: `the record of ${day(madeAt)}` };
+  }, [draft, records, readingId, entries]);
 }
 
 /** The academy's own methods first, then the schools that it has not taken as they are. */

@@ -25,6 +25,7 @@ import { Select } from '../../ui/Select';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { PART_NAMES } from '../../domain/parts';
 import type { Feet } from './feet';
+import { JudgedByEach } from './JudgedByEach';
 import { useSpeech } from '../../state/useSpeech';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 
@@ -256,6 +257,7 @@ export function SideBySide({ student, body, feet, methods }: SideBySideProps) {
           <Select label="Set against" options={options} value={second} onChange={setSecond} />
         </View>
       </View>
+      <JudgedByEach student={student} body={body} feet={feet} methods={pair} speech={speech} />
       <Choice
         label="Questions"
         options={[

@@ -1,3 +1,4 @@
+import type { CameFor } from '@pedastance/core/body';
 import type { Setup } from '@pedastance/core/setup';
 import type { Played } from '@pedastance/core/method';
 
@@ -5,5 +6,7 @@ import type { Played } from '@pedastance/core/method';
 export interface Feet {
   setup: Setup;
   played: Played;
+  /** What the student came for when they were stood on. */
+  cameFor: readonly CameFor[];
   from: string;
 }

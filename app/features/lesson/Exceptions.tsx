@@ -37,15 +37,20 @@ function bandAbout({ item, low, high, needs }: Parting): { low: number; high: nu
   return { low: Math.max(least, Math.round(needs - half)), high: Math.min(most, Math.round(needs + half)) };
 }
 
-/** Runs a write, and says where it could not be kept. */
+/** Runs a write, and tells where it could not be kept. */
 function useKeeping() {
   const [fault, setFault] = useState('');
+  const told = fault !== '' && (
+    <Notice kind="trouble" live>
+      {fault}
+    </Notice>
+  );
   const keep = (write: Promise<void>) =>
     void write.then(
       () => setFault(''),
       (error: Error) => setFault(`Not kept: this device could not keep it (${error.message})`),
     );
-  return { fault, keep };
+  return { told, keep };
 }
 
 /** So far the shoulders get on these feet: what is needed of the hips, less what is missing of it. */
@@ -61,7 +66,7 @@ export function PartingChoices({ judgement }: { judgement: Judgement }) {
   const { student, method } = useLessonContext();
   const speech = useSpeech(student.hand);
   const draft = useStore(lesson, (state) => state.draft);
-  const { fault, keep } = useKeeping();
+  const { told, keep } = useKeeping();
   const { partings } = judgement;
   if (!draft?.club || partings.length === 0) return null;
   const shorter = shorterTurn(judgement, draft.shoulderGoal);
@@ -110,11 +115,7 @@ export function PartingChoices({ judgement }: { judgement: Judgement }) {
           </Body>
         </Link>
       </View>
-      {fault !== '' && (
-        <Notice kind="trouble" live>
-          {fault}
-        </Notice>
-      )}
+      {told}
     </View>
   );
 }
@@ -125,7 +126,7 @@ export function OwnBands() {
   const speech = useSpeech(student.hand);
   const draft = useStore(lesson, (state) => state.draft);
   const exceptions = useExceptions();
-  const { fault, keep } = useKeeping();
+  const { told, keep } = useKeeping();
   if (!draft || exceptions.length === 0) return null;
   return (
     <View className="gap-1" testID="own-bands">
@@ -142,11 +143,7 @@ export function OwnBands() {
           />
         </View>
       ))}
-      {fault !== '' && (
-        <Notice kind="trouble" live>
-          {fault}
-        </Notice>
-      )}
+      {told}
     </View>
   );
 }
