@@ -1,15 +1,16 @@
 import type { Remedy } from '../body';
 import { hasRemedy } from '../body/facts';
-import { questionOf, verdictFor } from '../method';
-import { postureRestraints } from '../reading';
+import { MOST_FLARE } from '../fit/model';
+import { questionOf } from '../method';
+import { MORE_TURN, neverAsked } from '../reading';
 import { FIGURES, measureAddress, turnStance, type FigureName, type Item } from '../setup';
-import { MOST_LIFT_MM, sparedBy } from '../turn';
-import { slotOf, slotOfThing, stateOf, TOE_LINE, type State } from './state';
+import { MOST_LIFT_MM } from '../turn';
+import { slotOf, slotOfThing, TOE_LINE, type State } from './state';
 import { toldPath } from './pathTold';
 import { endsOf } from './bandGoals';
 import { SERVED_BY } from './order';
-import { stepsShort } from './measure';
-import { askedByTellTales, measuresOf } from './shortfalls';
+import { stepsShort, type GoalMeasure } from './measure';
+import { askedByTellTales } from './shortfalls';
 import { ADVISED_FIGURES, type AdvisedFigure, type Case, type GoalName, type Thing } from './types';
 
 /** One way of doing a thing: the slots it sets, and how large a change that is in what can just be noticed. */
@@ -39,8 +40,6 @@ const MOST_AHEAD = 0.15;
 const MOST_LINE = 10;
 /** Turning the whole stance by less is not worth a student's trouble (starting value), degrees. */
 const LEAST_LINE = 5;
-/** So much flare starts to stop the turn again (common practice, no source), degrees. */
-const MOST_FLARE = 45;
 /** A stance is made narrower than its band by so much at most, for a body that cannot post on it (starting value), mm. */
 const BELOW_BAND = 120;
 
@@ -54,26 +53,11 @@ export type Allowed = (item: Item, by: number) => boolean;
  * @param given the case
  * @returns whether an item may be moved by so much, in its own unit
  */
-export function allowedOf({ cautions, body, setup, bands, agreed }: Case): Allowed {
-  const { figures = {}, tellTales = [] } = setup.posture ?? {};
-  const turnOf = (turn: 'hipTurn' | 'shoulderTurn') => {
-    const band = bands.figures[turn];
-    const seen = figures[turn]?.value;
-    return band && seen !== undefined ? verdictFor(seen, band.low, band.high) : null;
-  };
-  const lost: readonly Remedy[] = tellTales.includes('loses the club at the top')
-    ? [
-        { item: 'trailFlare', by: 'more' },
-        { item: 'leadFlare', by: 'more' },
-        { item: 'stanceLine', by: 'more' },
-      ]
-    : [];
-  const never = [
-    ...cautions.flatMap(({ withholds }) => withholds),
-    ...sparedBy(body?.hurts ?? []),
-    ...postureRestraints(setup.posture, turnOf).flatMap(({ remedies }) => remedies),
-    ...lost,
-  ];
+export function allowedOf(given: Case): Allowed {
+  const { cautions, setup, agreed } = given;
+  const losesIt = setup.posture?.tellTales?.includes('loses the club at the top') ?? false;
+  const barred = cautions.flatMap(({ withholds }) => withholds);
+  const never = [...neverAsked(given, barred), ...(losesIt ? MORE_TURN : [])];
   const limited = cautions.flatMap(({ limits }) => limits);
   return (item, by) => {
     if (by === 0) return true;
@@ -305,14 +289,19 @@ function leadHeelUp(making: Making): Candidate[] {
 /**
  * Every way of doing each thing that this case allows.
  * @param given the case
- * @param order its goals in order
+ * @param measures how each of its goals is judged
+ * @param today its figures as they stand
  * @param fineness how fine flares and lengths are looked for
  * @returns the candidates, things of one kind together
  */
-export function candidatesOf(given: Case, order: readonly GoalName[], fineness: Fineness): Candidate[] {
-  const today = stateOf(given);
+export function candidatesOf(
+  given: Case,
+  measures: readonly GoalMeasure[],
+  today: State,
+  fineness: Fineness,
+): Candidate[] {
   const short = new Set(
-    measuresOf(given, order).flatMap(({ goal, missing }) => (stepsShort(missing(today)) > 0 ? [goal] : [])),
+    measures.flatMap(({ goal, missing }) => (stepsShort(missing(today)) > 0 ? [goal] : [])),
   );
   const making: Making = {
     given,

@@ -1,3 +1,4 @@
+import { isCleared } from '../body';
 import { EXCEPTION_ITEMS, ownFlareDifference } from '../method';
 import { FIGURES, ITEMS, measureSetup, measuredFigure, withFigure, type Item, type Setup } from '../setup';
 import { DRAWS, turnBudget, turningFeet, type Turn } from '../turn';
@@ -28,8 +29,7 @@ const DOCTOR_FIRST = ['pain', 'operated', 'replaced', 'dizzy or numb'];
 function beforeAll(given: Case): BeforeAll[] {
   const { facts, body, cameFor } = given;
   const hurts = facts.some(
-    ({ status, state, clearedBy }) =>
-      status === 'stands' && DOCTOR_FIRST.includes(state) && (clearedBy === '' || state === 'pain'),
+    (fact) => fact.status === 'stands' && DOCTOR_FIRST.includes(fact.state) && !isCleared(fact),
   );
   return [
     ...(hurts || cameFor.includes('sore') || (body?.hurts.length ?? 0) > 0 ? ['see a doctor' as const] : []),
@@ -112,14 +112,10 @@ function inOrder(working: Working, candidates: readonly Candidate[]): ThingToDo[
 const MOST_EXCHANGES = 4;
 
 /** The best plan: found among coarse steps, then among finer ones near it, then with either thing for another. */
-function planOf(
-  given: Case,
-  order: readonly GoalName[],
-  { measures, today, shoeLength }: Working,
-): readonly Candidate[] {
-  const found = bestPlan(measures, candidatesOf(given, order, COARSE), today, shoeLength);
+function planOf(given: Case, { measures, today, shoeLength }: Working): readonly Candidate[] {
+  const found = bestPlan(measures, candidatesOf(given, measures, today, COARSE), today, shoeLength);
   if (found.length === 0) return found;
-  const fine = candidatesOf(given, order, FINE);
+  const fine = candidatesOf(given, measures, today, FINE);
   let plan = bestPlan(measures, [...found, ...near(fine, found)], today, shoeLength);
   for (let round = 0; round < MOST_EXCHANGES; round += 1) {
     const next = bestPlan(measures, [...plan, ...fine], today, shoeLength, plan);
@@ -216,7 +212,7 @@ export function judge(given: Case, draws: number = DRAWS): Judgement {
     today: stateOf(given),
     shoeLength: given.setup.address.shoe.length,
   };
-  const plan = planOf(given, order, working);
+  const plan = planOf(given, working);
   const after = done(working, plan);
   const things = inOrder(working, plan);
   const moves = things.flatMap((thing) => thing.moves);

@@ -35,8 +35,12 @@ function legsOf(row: CautionRow, fact: CautionFact, hand: Hand): FootName[] {
   return legsOn(fact.side, hand).filter((leg) => row.legs === 'either' || row.legs === leg);
 }
 
-/** Somebody's word frees what was mended for small steps; what hurts stays left out. */
-const isCleared = ({ clearedBy, state }: CautionFact): boolean => clearedBy !== '' && state !== 'pain';
+/**
+ * Somebody's word frees what was mended for small steps; what hurts stays left out.
+ * @param fact which
+ * @returns true where somebody's word frees it
+ */
+export const isCleared = ({ clearedBy, state }: CautionFact): boolean => clearedBy !== '' && state !== 'pain';
 
 /** A row's caution for what it is about; null where it is about nothing. */
 function cautionOf(row: CautionRow, about: readonly { leg: FootName; cleared: boolean }[]): Caution | null {

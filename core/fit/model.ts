@@ -1,7 +1,7 @@
 import type { Remedy } from '../body';
 import { hasRemedy } from '../body/facts';
-import { noNarrower, ownFlareDifference, verdictFor } from '../method';
-import { postureRestraints } from '../reading';
+import { noNarrower, ownFlareDifference } from '../method';
+import { neverAsked } from '../reading';
 import {
   FIGURES,
   figureOf,
@@ -11,12 +11,12 @@ import {
   type MeasuredSetup,
   type SetupFigure,
 } from '../setup';
-import { linesFor, neededTurn, reachOf, sparedBy, TURN_PER_LIFT_MM, unturnedPart } from '../turn';
+import { linesFor, neededTurn, reachOf, TURN_PER_LIFT_MM, unturnedPart } from '../turn';
 import { degrees, radians } from '../units';
 import { MOVES, type FitProblem, type MoveName, type Requirement } from './types';
 
 /** So much flare starts to stop the turn again (common practice, no source), degrees. */
-const MOST_FLARE = 45;
+export const MOST_FLARE = 45;
 /** Two ends that a figure has to lie between, in its own unit. */
 export interface Ends {
   low: number;
@@ -65,18 +65,9 @@ function within({ low, high }: Ends, today: number, { more, less }: Allowance): 
 }
 
 /** What facts, hurt legs and posture allow of each item. */
-function allowancesOf({ barred, limited, body, setup, bands }: FitProblem) {
-  const { figures = {} } = setup.posture ?? {};
-  const turnOf = (turn: 'hipTurn' | 'shoulderTurn') => {
-    const band = bands.figures[turn];
-    const seen = figures[turn]?.value;
-    return band && seen !== undefined ? verdictFor(seen, band.low, band.high) : null;
-  };
-  const never = [
-    ...barred,
-    ...sparedBy(body.hurts),
-    ...postureRestraints(setup.posture, turnOf).flatMap(({ remedies }) => remedies),
-  ];
+function allowancesOf(problem: FitProblem) {
+  const { barred, limited } = problem;
+  const never = neverAsked(problem, barred);
   const allowed = (asked: Remedy) => {
     if (hasRemedy(never, asked)) return 0;
     return hasRemedy(limited, asked) ? FIGURES[asked.item].justNoticeable : Infinity;

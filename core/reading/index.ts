@@ -2,4 +2,4 @@ export * from './types';
 export * from './weigh';
 export * from './causes';
 export * from './read';
-export { postureRestraints, type Restraint } from './withhold';
+export { MORE_TURN, neverAsked, postureRestraints, type Restraint } from './withhold';

@@ -1,7 +1,8 @@
 import type { Caution, Remedy } from '../body';
 import { hasRemedy } from '../body/facts';
-import type { BandVerdict } from '../method';
-import type { Posture, Item } from '../setup';
+import { verdictFor, type Bands, type BandVerdict } from '../method';
+import type { Posture, Item, Setup } from '../setup';
+import { sparedBy, type TurningBody } from '../turn';
 import type { Finding } from './types';
 
 export interface Restraint {
@@ -9,7 +10,8 @@ export interface Restraint {
   reason: string;
 }
 
-const MORE_TURN: readonly Remedy[] = [
+/** What gives more turn. */
+export const MORE_TURN: readonly Remedy[] = [
   { item: 'leadFlare', by: 'more' },
   { item: 'trailFlare', by: 'more' },
   { item: 'stanceLine', by: 'more' },
@@ -38,6 +40,29 @@ export function postureRestraints(
           },
         ]
       : []),
+  ];
+}
+
+/**
+ * What a student is never asked for, whatever a band says: what facts bar, what hurt in a leg's test, and what the
+ * turn and the swing seen of them forbid.
+ * @param given the setup, what the method asks, legs and trunk
+ * @param barred what the facts about the student bar
+ * @returns the remedies left out
+ */
+export function neverAsked(
+  { setup, bands, body }: { setup: Setup; bands: Bands; body: Pick<TurningBody, 'hurts'> | null },
+  barred: readonly Remedy[],
+): Remedy[] {
+  const turnOf = (turn: 'hipTurn' | 'shoulderTurn') => {
+    const band = bands.figures[turn];
+    const seen = setup.posture?.figures[turn]?.value;
+    return band && seen !== undefined ? verdictFor(seen, band.low, band.high) : null;
+  };
+  return [
+    ...barred,
+    ...sparedBy(body?.hurts ?? []),
+    ...postureRestraints(setup.posture, turnOf).flatMap(({ remedies }) => remedies),
   ];
 }
 
