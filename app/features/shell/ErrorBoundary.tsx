@@ -11,17 +11,25 @@ const RELOADED_AT = 'reloadedAt';
 /** A reload that did not help is not tried again by itself within this time. */
 const AGAIN_AFTER_MS = 60_000;
 
-function reload(): void {
+/** Loads the app again at the address where it failed: the router has gone with the screen, and the address with it. */
+function reloadAt(address: string): void {
   keepBeforeLeaving();
+  history.replaceState(history.state, '', address);
   location.reload();
 }
 
 /** Reloads by itself, once: the server may have a newer app than this page, whose old parts are gone. */
-function reloadOnce(): void {
+function reloadOnceAt(address: string): void {
   const last = Number(sessionStorage.getItem(RELOADED_AT) ?? 0);
   if (Date.now() - last < AGAIN_AFTER_MS || !navigator.onLine) return;
   sessionStorage.setItem(RELOADED_AT, String(Date.now()));
-  reload();
+  reloadAt(address);
+}
+
+interface Failed {
+  error: Error | null;
+  /** Where the coach was when it failed. */
+  address: string;
 }
 
 interface Props {
@@ -29,19 +37,19 @@ interface Props {
 }
 
 /** Stands in for a screen that failed: says what happened and how to go on. Everything entered is on the device. */
-export class ErrorBoundary extends Component<Props, { error: Error | null }> {
-  override state = { error: null as Error | null };
+export class ErrorBoundary extends Component<Props, Failed> {
+  override state: Failed = { error: null, address: '' };
 
   static getDerivedStateFromError(error: Error) {
-    return { error };
+    return { error, address: location.href };
   }
 
   override componentDidCatch(error: Error): void {
-    if (NOT_LOADED.test(error.message)) reloadOnce();
+    if (NOT_LOADED.test(error.message)) reloadOnceAt(this.state.address);
   }
 
   override render(): ReactNode {
-    const { error } = this.state;
+    const { error, address } = this.state;
     if (!error) return this.props.children;
     const notLoaded = NOT_LOADED.test(error.message);
     return (
@@ -56,7 +64,7 @@ export class ErrorBoundary extends Component<Props, { error: Error | null }> {
               : 'What you entered is kept on this device. Reload to go on.'}
           </Body>
         </Notice>
-        <Button words="Reload" onPress={reload} />
+        <Button words="Reload" onPress={() => reloadAt(address)} />
       </View>
     );
   }
