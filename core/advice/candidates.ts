@@ -5,7 +5,8 @@ import { questionOf } from '../method';
 import { MORE_TURN, neverAsked } from '../reading';
 import { FIGURES, measureAddress, turnStance, type FigureName, type Item } from '../setup';
 import { MOST_LIFT_MM } from '../turn';
-import { slotOf, slotOfThing, TOE_LINE, type State } from './state';
+import { radians } from '../units';
+import { slotOf, slotOfThing, TOE_LINE, toesApart, type State } from './state';
 import { toldPath } from './pathTold';
 import { endsOf } from './bandGoals';
 import { SERVED_BY } from './order';
@@ -33,7 +34,7 @@ const LIFTS = [5, 10, 15, 20, MOST_LIFT_MM] as const;
 
 /**
  * A playable line: the trail toe back to the middle of the lead shoe, or a touch ahead of it (common practice, no
- * source), shoe lengths; and a whole stance turned so far at most (starting value), degrees.
+ * source), shoe lengths; and no line turned or brought further from square than this (starting value), degrees.
  */
 const MOST_BACK = 0.5;
 const MOST_AHEAD = 0.15;
@@ -135,11 +136,16 @@ function leadFoot(making: Making): Candidate[] {
     .map((value) => candidate('lead foot', [['leadFlare', today, value]]));
 }
 
-/** How far the trail toe may be ahead and back, as far as it is today at least, mm. */
+/** How far the trail toe may be ahead and back by the shoe and by the line, as far as it is today at least, mm. */
 function playable(making: Making): { ahead: number; back: number } {
   const { length } = making.given.setup.address.shoe;
   const today = todayOf(making, 'setback');
-  return { ahead: Math.min(today, -MOST_AHEAD * length), back: Math.max(today, MOST_BACK * length) };
+  const apart = toesApart(making.today, length);
+  const byLine = Number.isNaN(apart) ? Infinity : apart * Math.tan(radians(MOST_LINE));
+  return {
+    ahead: Math.min(today, -Math.min(MOST_AHEAD * length, byLine)),
+    back: Math.max(today, Math.min(MOST_BACK * length, byLine)),
+  };
 }
 
 /** Setbacks are looked for where the line has something to give. */

@@ -23,12 +23,24 @@ interface Searching {
   best: Best;
 }
 
-/** Half steps that goals short today are from a whole step further than needed. */
-function halfStepsToAim(further: readonly NonNullable<GoalMeasure['beyond']>[], state: State): number {
+/** How far beyond what is needed is aimed whatever the method's bands say, and where they let it, in steps. */
+const AIM = { always: 0.5, weighed: 1 };
+/** A half step of aim outweighs one step that a figure stands outside its band, not two (starting value). */
+const AIM_WEIGHT = 2;
+
+/** Half steps that goals short today are from so much further than needed. */
+function halfStepsToAim(
+  further: readonly NonNullable<GoalMeasure['beyond']>[],
+  aim: number,
+  state: State,
+): number {
   let sum = 0;
-  for (const beyond of further) sum += Math.min(2, halfStepsLeft(1 - beyond(state)));
+  for (const beyond of further) sum += Math.min(2 * aim, halfStepsLeft(aim - beyond(state)));
   return sum;
 }
+
+const weighedAim = (further: readonly NonNullable<GoalMeasure['beyond']>[], state: State): number =>
+  AIM_WEIGHT * halfStepsToAim(further, AIM.weighed, state);
 
 /** Holds the state against the best plan, goal by goal in order, and takes it where it is better. */
 function hold(searching: Searching, candidates: readonly Candidate[]): void {
@@ -84,8 +96,8 @@ function holdPairs(searching: Searching, first: Candidate, others: readonly Cand
 }
 
 /**
- * The plan of one or two things that leaves least short, goal by goal in order; a step beyond
- * what is needed comes before the method's bands. Of plans alike in that the one of fewer things, then the smaller.
+ * The plan of one or two things that leaves least short, goal by goal in order; half a step beyond what is needed
+ * comes before the method's bands, the other half is weighed against them. Of plans alike in that the one of fewer things, then the smaller.
  * @param measures how each goal is judged, in order
  * @param candidates every way of doing each thing
  * @param today the figures as they stand
@@ -111,15 +123,22 @@ export function bestPlan(
   const further = live.flatMap(({ missing, beyond }) =>
     beyond && stepsShort(missing(today)) > 0 ? [beyond] : [],
   );
-  // A step further than needed is worth more than the method's bands, which are evidence.
+  // Half a step further than needed is worth more than the method's bands, which are evidence; the rest is weighed
+  // against them.
   const bandsFrom = live.findIndex(({ goal }) => (PART_GOALS as readonly string[]).includes(goal));
   const aimedAt = bandsFrom < 0 ? left.length : bandsFrom;
-  left.splice(aimedAt, 0, (of: State) => halfStepsToAim(further, of));
+  const bands = left.slice(aimedAt);
+  left.splice(
+    aimedAt,
+    0,
+    (of: State) => halfStepsToAim(further, AIM.always, of),
+    (of: State) => bands.reduce((sum, band) => sum + band(of), weighedAim(further, of)),
+  );
   const short = Int32Array.from(left, (of) => of(today));
   const searching: Searching = {
     left,
     keeps: live
-      .flatMap(({ kept }, at) => (kept ? [at < aimedAt ? at : at + 1] : []))
+      .flatMap(({ kept }, at) => (kept ? [at < aimedAt ? at : at + 2] : []))
       .map((at) => ({ at, most: short[at]! })),
     shoeLength,
     state,

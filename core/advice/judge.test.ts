@@ -1,5 +1,18 @@
-import { judge, ownFlareDifference, withExceptions, type Case } from '..';
+import {
+  asPlayed,
+  bandsFor,
+  CLUBS_AND_SHOTS,
+  judge,
+  measureAddress,
+  ownFlareDifference,
+  setupAsTaught,
+  withExceptions,
+  type Case,
+} from '..';
 import { caseOf } from '../test/adviceCases';
+import { body as studentBody } from '../test/example';
+import { method } from '../test/fitProblems';
+import { bodyOf } from '../test/turning';
 import { WRITTEN_CASES } from '../test/writtenCases';
 
 const named = (name: string, over: Partial<Case> = {}): Case => ({
@@ -58,4 +71,35 @@ test('a shorter goal needs less', () => {
   const given = named('a swing that is too short on a trail foot at 5°');
   const short = judge({ ...given, goal: { ...given.goal, shoulders: 70 } }, 0);
   expect(short.goals.find(({ goal }) => goal === 'turn back')!.today).toBe(0);
+});
+
+test('through the bag a stiff trail leg gets the same trail flare with every club; width goes by the method', () => {
+  const taughtBy = method('by-the-arc');
+  const legs = bodyOf(
+    { inLead: 40, inTrail: 8, outLead: 55, trunk: 45 },
+    { closing: { value: 0, uncertainty: 0 } },
+  );
+  const body = { ...studentBody(), legs };
+  const base = named('a stiff slicer with a square trail foot', {
+    body: legs,
+    build: body.build,
+    cameFor: [],
+    facts: [],
+    cautions: [],
+  });
+  const judged = CLUBS_AND_SHOTS.filter(({ shot }) => shot === 'full').map((each) => {
+    const played = asPlayed(each);
+    const setup = setupAsTaught(taughtBy, body, played);
+    const { club, shot } = each;
+    return judge({ ...base, setup, bands: bandsFor(taughtBy, body, played), club, shot }, 0).setup;
+  });
+  const measured = judged.map(({ address }) => measureAddress(address));
+  // 45 needed, 8 turned in and 10 given: 27 of trail flare at least, at most a step beyond that, found in steps of 2.5.
+  const [flare, ...others] = new Set(measured.map(({ trailFlare }) => Math.round(trailFlare)));
+  expect(others).toEqual([]);
+  expect(flare).toBeGreaterThanOrEqual(27);
+  expect(flare).toBeLessThanOrEqual(27 + 5 + 2.5);
+  // From the driver down the stance never gets wider.
+  const widths = measured.map(({ stanceWidth }) => stanceWidth);
+  widths.forEach((width, at) => expect(width).toBeLessThanOrEqual((widths[at - 1] ?? Infinity) + 1e-6));
 });

@@ -20,14 +20,23 @@ const SLOT_OF_THING = Object.fromEntries(
 export const TOE_LINE = ADVISED_FIGURES.length + THINGS.length;
 
 /**
+ * How far the toes are apart along the target line.
+ * @param state mm and degrees
+ * @param shoeLength mm
+ * @returns mm; NaN where a figure of it was not measured
+ */
+export function toesApart(state: State, shoeLength: number): number {
+  const turned = Math.sin(radians(state[SLOT_OF.leadFlare]!)) + Math.sin(radians(state[SLOT_OF.trailFlare]!));
+  return state[SLOT_OF.stanceWidth]! + shoeLength * turned;
+}
+
+/**
  * Works out the toe line that follows from a state's feet.
  * @param state mm and degrees; its toe line is written
  * @param shoeLength mm
  */
 export function followToeLine(state: State, shoeLength: number): void {
-  const turned = Math.sin(radians(state[SLOT_OF.leadFlare]!)) + Math.sin(radians(state[SLOT_OF.trailFlare]!));
-  const apart = state[SLOT_OF.stanceWidth]! + shoeLength * turned;
-  state[TOE_LINE] = degrees(Math.atan2(state[SLOT_OF.setback]!, apart));
+  state[TOE_LINE] = degrees(Math.atan2(state[SLOT_OF.setback]!, toesApart(state, shoeLength)));
 }
 
 /**

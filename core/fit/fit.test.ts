@@ -1,4 +1,3 @@
-import { fitBag } from './bag';
 import { fit } from './fit';
 import type { FitProblem } from './types';
 import {
@@ -12,8 +11,7 @@ import {
   type Band,
 } from '..';
 import { drawnBodies, KEPT_LEAST, markOf, MOST_BY_GRID } from '../test/drawnBodies';
-import { body as studentBody } from '../test/example';
-import { method, problemOf, taught, type Legs } from '../test/fitProblems';
+import { problemOf, taught, type Legs } from '../test/fitProblems';
 import { bodyOf, both, feetOf } from '../test/turning';
 import { leastByGrid } from '../test/grid';
 
@@ -166,25 +164,6 @@ test('feet that point out by themselves are not asked to point in', () => {
   const { answers } = fit(problemOf(FREE, { body: bodyOf(FREE, { naturalToeOut: both(25, 20) }) }));
   const flares = Object.fromEntries(answers[0]!.moves.map(({ move, to }) => [move, to]));
   expect(flares).toMatchObject({ leadFlare: 25, trailFlare: 20 });
-});
-
-test('one fit through the bag: the same flares with every club, the width and the line the method’s own', () => {
-  const fitted = (closing: number) => {
-    const legs = bodyOf(STIFF_TRAIL, { closing: { value: closing, uncertainty: 0 } });
-    return fitBag(method('by-the-arc'), { ...studentBody(), legs }, USUAL_GOAL);
-  };
-  const bag = fitted(0);
-  expect(bag).toHaveLength(15);
-  const measured = bag.map(({ answer }) => measureAddress(answer!.setup.address));
-  // 45 needed, 8 turned in and 10 given: 27 of trail flare, whatever the club.
-  expect(new Set(measured.map(({ trailFlare }) => Math.round(trailFlare)))).toEqual(new Set([27]));
-  const widths = measured.map(({ stanceWidth }) => stanceWidth);
-  // Where closing frees the turn, the driver's closed line asks for less flare than the open line of a wedge.
-  const freed = fitted(0.4).map(({ answer }) => measureAddress(answer!.setup.address));
-  expect(freed[0]!.toeLine).toBeGreaterThan(freed.at(-1)!.toeLine);
-  expect(freed[0]!.trailFlare).toBeLessThan(freed.at(-1)!.trailFlare);
-  // From the driver down the stance never gets wider.
-  widths.forEach((width, at) => expect(width).toBeLessThanOrEqual((widths[at - 1] ?? Infinity) + 1e-6));
 });
 
 describe('on 200 random bodies', () => {

@@ -1,4 +1,3 @@
 export * from './types';
 export * from './model';
 export * from './fit';
-export * from './bag';

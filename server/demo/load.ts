@@ -1,4 +1,11 @@
-import type { AddressEntry, ChangeEntry, NewBuild, NewScreen, ReadingEntry } from '@pedastance/contract';
+import type {
+  AddressEntry,
+  ChangeEntry,
+  IntakeEntry,
+  NewBuild,
+  NewScreen,
+  ReadingEntry,
+} from '@pedastance/contract';
 import {
   ADULT_AGE,
   agesOn,
@@ -7,19 +14,27 @@ import {
   SCREEN_ITEMS,
   USUAL_GOAL,
   asPlayed,
+  bandsFor,
+  bodyWith,
   cautionsOf,
   differences,
   estimateBuild,
+  goalOf,
   isMinor,
+  judge,
+  personalPath,
   readSetup,
   shoeLengthFromSize,
   setupAsTaught,
-  withSuggestions,
   withFigure,
   type BuildFigureName,
+  type CameFor,
+  type Case,
   type Caution,
   type CautionFact,
+  type Hand,
   type HouseMethod,
+  type Played,
   type Setup,
 } from '@pedastance/core';
 import { PRESETS } from '@pedastance/core/method/presets';
@@ -130,21 +145,52 @@ function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setu
   return lesson.posture ? { ...moved, posture: lesson.posture } : moved;
 }
 
+type ReadFacts = NonNullable<ReadingEntry['facts']>;
+
 interface Scene {
   client: Client;
   writer: Writer;
   method: HouseMethod;
   studentId: string;
+  hand: Hand;
   build: NewBuild;
+  /** Legs and trunk as tested before the lesson. */
+  screen: NewScreen | null;
   cautions: readonly Caution[];
-  facts: ReadingEntry['facts'];
+  facts: ReadFacts & { rests: NonNullable<ReadFacts['rests']> };
 }
 
-async function addLessonWithEntries(
-  { client, writer, method, studentId, build, cautions, facts }: Scene,
-  lesson: DemoLesson,
-  startedAt: Date,
-) {
+/** The case of the address a lesson found, by what was known then: no ball was hit on record before it. */
+function caseOf(
+  { method, hand, build, screen, cautions, facts }: Scene,
+  { club, shot, clubLengthInches }: Played,
+  cameFor: readonly CameFor[],
+  setup: Setup,
+): Case {
+  const body = bodyWith(build.figures, screen, hand);
+  return {
+    setup,
+    build: build.figures,
+    body: body.legs,
+    bands: bandsFor(method, body, { club, shot, clubLengthInches }),
+    club,
+    shot,
+    hand,
+    goal: goalOf(facts.rests.shoulderGoal),
+    cameFor,
+    facts: facts.rests.facts,
+    cautions,
+    path: personalPath([], clubLengthInches),
+    pathSimulated: false,
+    pinned: [],
+    leadHeelLift: 0,
+    done: [],
+    agreed: [],
+  };
+}
+
+async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt: Date) {
+  const { client, writer, method, studentId, hand, build, screen, cautions, facts } = scene;
   const after = (minutes: number) => new Date(startedAt.getTime() + minutes * MINUTE_MS);
   const lessonId = idAt(startedAt);
   const entry = (minutes: number) => ({
@@ -159,29 +205,31 @@ async function addLessonWithEntries(
   const club = asPlayed({ club: lesson.club, shot: lesson.shot ?? 'full' });
   const setup = setupOf(lesson, build, method);
   const today: AddressEntry = { ...entry(12), kind: 'address', standing: 'today', ...club, setup };
-  const reading = readSetup({ ...club, setup, build: build.figures, legs: null, method, cautions });
+  const intake: IntakeEntry | null = lesson.intake
+    ? { ...entry(2), kind: 'intake', ...NOTHING_ASKED, ...lesson.intake }
+    : null;
+  const { setup: agreed, ...judgement } = judge(caseOf(scene, club, intake?.cameFor ?? [], setup));
+  const body = bodyWith(build.figures, screen, hand);
+  const goal = goalOf(facts.rests.shoulderGoal);
+  const reading = readSetup({ ...body, ...club, setup, method, cautions, goal });
   const read: ReadingEntry = {
     ...entry(14),
     kind: 'reading',
     addressId: today.id,
     buildId: build.id,
-    screenId: null,
+    screenId: screen?.id ?? null,
     methodId: method.id,
     methodVersion: method.version,
     facts,
-    judgement: null,
+    judgement: { intakeId: intake?.id ?? null, ...judgement },
     ...reading,
   };
-  if (lesson.intake)
-    await addEntry(client, { ...entry(2), kind: 'intake', ...NOTHING_ASKED, ...lesson.intake }, land);
+  if (intake) await addEntry(client, intake, land);
   await addEntry(client, today, land);
   await addEntry(client, read, land);
 
-  const agreed = withSuggestions(
-    setup,
-    reading.findings.filter((finding) => finding.putForward),
-  );
-  if (!lesson.change || differences(setup, agreed).length === 0) return;
+  const { leadHeelLift } = judgement;
+  if (!lesson.change || (leadHeelLift === 0 && differences(setup, agreed).length === 0)) return;
   const toAddress: AddressEntry = {
     ...entry(25),
     kind: 'address',
@@ -195,8 +243,8 @@ async function addLessonWithEntries(
     readingId: read.id,
     fromAddressId: today.id,
     toAddressId: toAddress.id,
-    leadHeelLift: 0,
-    shoulderGoal: USUAL_GOAL.shoulders,
+    leadHeelLift,
+    shoulderGoal: facts.rests.shoulderGoal,
     reason: lesson.change.reason,
     feel: lesson.change.feel,
     note: lesson.change.note ?? '',
@@ -212,7 +260,7 @@ async function addLessonWithEntries(
 }
 
 async function addDemoStudent(
-  scene: Omit<Scene, 'studentId' | 'build' | 'cautions' | 'facts'>,
+  scene: Pick<Scene, 'client' | 'writer' | 'method'>,
   student: DemoStudent,
   now: Date,
 ) {
@@ -246,13 +294,9 @@ async function addDemoStudent(
     builds.push(regrown);
   }
   const newest = builds[builds.length - 1]!;
-  if (student.legs) {
-    const screenedAt = new Date(Date.parse(newest.madeAt) + MINUTE_MS);
-    await addScreen(client, screenOf(student, student.legs, newest, screenedAt), {
-      ...writer,
-      receivedAt: screenedAt,
-    });
-  }
+  const screenedAt = new Date(Date.parse(newest.madeAt) + MINUTE_MS);
+  const screened = student.legs ? screenOf(student, student.legs, newest, screenedAt) : null;
+  if (screened) await addScreen(client, screened, { ...writer, receivedAt: screenedAt });
   for (const lesson of student.lessons) {
     const startedAt = daysBefore(now, lesson.daysAgo);
     const build = builds.findLast((each) => new Date(each.madeAt) <= startedAt)!;
@@ -260,7 +304,13 @@ async function addDemoStudent(
     const rests = { hand: person.hand, facts: person.facts, shoulderGoal: USUAL_GOAL.shoulders };
     const facts = { cautions: student.cautions, age: agesOn(person, on).least, rests };
     const cautions = cautionsOf(person.facts, person.hand, isMinor(person, on));
-    await addLessonWithEntries({ ...scene, studentId, build, cautions, facts }, lesson, startedAt);
+    const screen = screenedAt <= startedAt ? screened : null;
+    const { hand } = person;
+    await addLessonWithEntries(
+      { ...scene, studentId, hand, build, screen, cautions, facts },
+      lesson,
+      startedAt,
+    );
   }
 }
 

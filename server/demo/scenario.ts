@@ -102,7 +102,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: '7-iron',
           offsets: { trailFlare: -13, leadFlare: -4, stanceWidth: 42, trailHeelToe: 14 },
           change: {
-            reason: 'Trail foot square: shoulders tip down instead of turning.',
+            reason: 'Trail hip is stiff and its foot stood square: no room to turn.',
             feel: 'Trail hip pocket goes straight back.',
           },
         },
@@ -110,7 +110,7 @@ const LANTERN_HILL: DemoAcademy = {
           daysAgo: 118,
           intake: { cameFor: ['more distance'] },
           club: '7-iron',
-          offsets: { trailFlare: -6, stanceWidth: 12 },
+          offsets: { trailFlare: 0, stanceWidth: 12 },
           change: {
             reason: 'Flare had crept back in toward square.',
             feel: 'Big toe points at the bag stand.',
@@ -126,7 +126,11 @@ const LANTERN_HILL: DemoAcademy = {
           daysAgo: 12,
           club: '7-iron',
           intake: { cameFor: ['just a check'] },
-          offsets: { trailFlare: -1, leadFlare: 1, ballAlong: 6 },
+          offsets: { trailFlare: 11, leadFlare: 1, ballAlong: 6 },
+          change: {
+            reason: 'The flare has held; the lead heel had stopped coming up.',
+            feel: 'Lead knee to the ball, then the heel follows.',
+          },
         },
       ],
     },
@@ -157,7 +161,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: 'driver',
           offsets: { stanceLine: -6, ballAlong: -32, leadShare: -7 },
           change: {
-            reason: 'Open stance with the driver, start line well out.',
+            reason: 'Open stance and ball far forward: cuts across it.',
             feel: 'Back pocket to the target sooner.',
           },
         },
@@ -165,11 +169,11 @@ const LANTERN_HILL: DemoAcademy = {
           daysAgo: 61,
           intake: { cameFor: ['curves away'] },
           club: 'driver',
-          offsets: { stanceLine: -3, ballAlong: -9 },
+          offsets: { stanceLine: -6, ballAlong: -9 },
           posture: {
             figures: {
               hipBump: { value: 0, way: 'by eye', uncertainty: 12 },
-              shoulderLine: { value: -6, way: 'by eye', uncertainty: 4 },
+              shoulderLine: { value: -1, way: 'by eye', uncertainty: 4 },
               clubFace: { value: 0, way: 'tape', uncertainty: 1 },
               hipTurn: { value: 45, way: 'by eye', uncertainty: 8 },
               shoulderTurn: { value: 90, way: 'by eye', uncertainty: 8 },
@@ -179,7 +183,7 @@ const LANTERN_HILL: DemoAcademy = {
             tellTales: ['over the top'],
           },
           change: {
-            reason: 'Stance line still drifts open after the waggle.',
+            reason: 'Stance drifts open again after the waggle.',
             feel: 'Stick at the toes until the club is down.',
             note: 'Sets the feet before the face. Turn that round.',
           },
@@ -216,7 +220,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: '8-iron',
           offsets: { stanceWidth: 68, leadHeelToe: 16, trailHeelToe: 18 },
           change: {
-            reason: 'Far too wide: cannot get up onto the lead foot.',
+            reason: 'On the toes and far too wide: topples at the finish.',
             feel: 'Small feet, tall finish.',
           },
         },
@@ -259,7 +263,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: '5-iron',
           offsets: { stanceWidth: -72, leadHeelToe: 15, trailHeelToe: 15 },
           change: {
-            reason: 'Narrow under a big frame, hangs on the toes.',
+            reason: 'Lead hip stops early going back, and he hangs on the toes.',
             feel: 'Laces, not toes. Room for the knees.',
           },
         },
@@ -267,10 +271,10 @@ const LANTERN_HILL: DemoAcademy = {
           daysAgo: 40,
           intake: { cameFor: ['thin'], words: 'Since the new irons.' },
           club: '3-wood',
-          offsets: { stanceWidth: -41, ballAlong: 22 },
+          offsets: { stanceWidth: -12, ballAlong: 45 },
           change: {
-            reason: 'Ball slid back when the stance went wider.',
-            feel: 'Lead foot first, then only the trail foot.',
+            reason: 'Heel stayed down, and the ball had slid back.',
+            feel: 'Heel up, heel down, hit.',
           },
         },
       ],
@@ -304,7 +308,7 @@ const LANTERN_HILL: DemoAcademy = {
           shot: 'pitch',
           offsets: { stanceWidth: 96, trailFlare: 17, leadShare: -11 },
           change: {
-            reason: 'Pitches from a full-swing stance, and sways over the lead foot.',
+            reason: 'Pitches from a full-swing stance, too far on the trail foot.',
             feel: 'Lean on the lead leg and stay there.',
           },
         },
@@ -313,6 +317,10 @@ const LANTERN_HILL: DemoAcademy = {
           club: '9-iron',
           intake: { cameFor: ['just a check'] },
           offsets: { leadFlare: -9, trailFlare: -4 },
+          change: {
+            reason: 'Lead foot too square: the hips stop coming through.',
+            feel: 'Lead toe at the flag’s left edge.',
+          },
         },
         {
           daysAgo: 26,
@@ -358,8 +366,8 @@ const LANTERN_HILL: DemoAcademy = {
           club: '6-iron',
           offsets: { leadFlare: -5, stanceWidth: 31 },
           change: {
-            reason: 'Holding the flare, but the stance has grown.',
-            feel: 'Step in, do not step out.',
+            reason: 'Holding the flare, but the heel stayed down.',
+            feel: 'Heel light, knee easy.',
           },
         },
       ],
@@ -391,7 +399,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: 'hybrid',
           offsets: { stanceWidth: 34, stanceLine: 5 },
           change: {
-            reason: 'Closed without knowing it; pushes everything.',
+            reason: 'Face was square; the feet were closed without knowing it.',
             feel: 'Both toes on the stick.',
           },
         },

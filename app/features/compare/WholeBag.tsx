@@ -1,9 +1,9 @@
-import { fitBag } from '@pedastance/core/fit';
+import type { Judgement } from '@pedastance/core/advice';
 import { playedKey, type FigureQuestion, type HouseMethod, type Played } from '@pedastance/core/method';
 import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/method/compare';
 import { questionFigure, type Speech } from '@pedastance/core/phrases';
 import { measureAddress } from '@pedastance/core/setup';
-import { goalOf, type Body as StudentBody } from '@pedastance/core/turn';
+import type { Body as StudentBody } from '@pedastance/core/turn';
 import type { Student } from '@pedastance/contract';
 import { useMemo, useState } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -15,10 +15,11 @@ import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
-import { lastShoulderGoal } from '../../domain/records';
 import { clubAndShot } from '../../domain/sentences';
-import { cautionsToday, remediesOf } from '../../domain/facts';
 import { useSpeech } from '../../state/useSpeech';
+import { useComputation } from '../../workers/useComputation';
+import { Told } from './JudgedByEach';
+import { useCaseOf } from './useCaseOf';
 
 const COLUMNS: readonly { question: FigureQuestion; head: string; width: string }[] = [
   { question: 'stanceWidth', head: 'Width', width: 'w-[84px]' },
@@ -100,20 +101,29 @@ const nameOf = ({ played }: ClubAsTaught): string => clubAndShot(played.club, pl
 /** Clubs whose feet are drawn dashed beside the chosen one's: the ends of the bag and its middle. */
 const GHOSTS = ['driver full', '7-iron full', 'lob-wedge full'];
 
-/** The bag as the method teaches it, or with the least change that frees this student's turn. */
-function useBag(method: HouseMethod, body: StudentBody, student: Student, freed: boolean): ClubAsTaught[] {
-  const shoulders = useRecords((state) => lastShoulderGoal(Object.values(state.entries), student.id));
-  return useMemo(() => {
-    const taught = wholeBag(method, body);
-    const { build, legs } = body;
-    if (!freed || !legs) return taught;
-    const remedies = remediesOf(cautionsToday(student, new Date()));
-    const fitted = fitBag(method, { build, legs }, goalOf(shoulders), remedies);
-    return fitted.flatMap(({ played, answer }) => {
-      const of = taught.find((club) => playedKey(club.played) === playedKey(played));
-      return of && answer ? [{ ...of, setup: answer.setup }] : [];
-    });
-  }, [method, body, student, shoulders, freed]);
+/** A club as the method teaches it, and what this student needs with it; null while that is being worked out. */
+interface JudgedClub extends ClubAsTaught {
+  judgement: Judgement | null;
+}
+
+/** The bag as the method teaches it, or with what the judgement of each club would do. */
+function useBag(method: HouseMethod, body: StudentBody, student: Student, judged: boolean): JudgedClub[] {
+  const caseOf = useCaseOf(student, body);
+  const taught = useMemo(() => wholeBag(method, body), [method, body]);
+  const question = useMemo(() => {
+    if (!judged) return null;
+    const of = taught.flatMap(({ setup, played }) => caseOf({ setup, played, method, cameFor: [] }) ?? []);
+    return { ask: 'judgeEach' as const, of };
+  }, [caseOf, taught, method, judged]);
+  const { answer } = useComputation(question);
+  return useMemo(
+    () =>
+      taught.map((club, at) => {
+        const judgement = (judged && answer?.[at]) || null;
+        return { ...club, setup: judgement?.setup ?? club.setup, judgement };
+      }),
+    [taught, judged, answer],
+  );
 }
 
 interface WholeBagProps {
@@ -132,8 +142,8 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
   const [at, setAt] = useState<string>(`${played.club} ${played.shot}`);
   const method = methods.find((each) => each.id === id) ?? methods[0]!;
   const screened = useRecords((state) => newestScreen(state.screens, student.id) !== null);
-  const [freed, setFreed] = useState(false);
-  const bag = useBag(method, body, student, freed);
+  const [judged, setJudged] = useState(false);
+  const bag = useBag(method, body, student, judged);
   const keyOf = ({ played: of }: ClubAsTaught) => `${of.club} ${of.shot}`;
   const chosen = bag.find((club) => keyOf(club) === at) ?? bag[0];
   const ghosts = useMemo(
@@ -160,22 +170,28 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
           label="Feet"
           options={[
             { value: 'taught', words: 'As the method teaches' },
-            { value: 'freed', words: 'With the least change that frees this turn' },
+            { value: 'judged', words: 'As this body needs it' },
           ]}
-          value={freed ? 'freed' : 'taught'}
-          onChange={(which) => setFreed(which === 'freed')}
+          value={judged ? 'judged' : 'taught'}
+          onChange={(which) => setJudged(which === 'judged')}
         />
       )}
-      {!chosen || !scene ? (
-        <Body>
-          Nothing meets all of it with any club: this body needs more than this method lets it have.
-        </Body>
-      ) : (
+      {chosen && scene && (
         <>
+          {chosen.judgement && (
+            <View className="flex-row" testID="judged-club" aria-live="polite">
+              <Told
+                judgement={chosen.judgement}
+                name={nameOf(chosen)}
+                shoeLength={chosen.setup.address.shoe.length}
+                speech={speech}
+              />
+            </View>
+          )}
           <View className={wide ? 'flex-row flex-wrap gap-4' : 'gap-3'}>
             <View className={`h-[400px] border border-grid ${wide ? 'min-w-[360px] flex-1' : ''}`}>
               <Plan
-                key={`${method.id} ${method.version} ${at} ${viewpoint} ${freed}`}
+                key={`${method.id} ${method.version} ${at} ${viewpoint} ${chosen.judgement !== null}`}
                 scene={scene}
                 ghosts={ghosts}
                 hand={student.hand}
