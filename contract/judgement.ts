@@ -1,5 +1,6 @@
 import { ADVISED_FIGURES, BEFORE_ALL, GOALS, THINGS } from '@pedastance/core/advice';
 import { EXCEPTION_ITEMS } from '@pedastance/core/method';
+import { MOVES } from '@pedastance/core/fit';
 import { MOST_LIFT_MM } from '@pedastance/core/turn';
 import { z } from 'zod';
 import { Id, whole } from './common';
@@ -8,6 +9,9 @@ const goal = z.enum(GOALS);
 const figure = z.number().min(-2000).max(2000);
 const degrees = z.number().min(-180).max(270);
 const chance = z.number().min(0).max(1).nullable();
+
+/** More entries of shots than a student fills in many years. */
+const MOST_SHOT_ENTRIES = 5000;
 
 const TurnBoughtShape = z
   .strictObject({
@@ -32,6 +36,10 @@ const ThingShape = z.strictObject({
 export const JudgementShape = z.strictObject({
   /** What the student came for, as it was noted; null where nothing was. */
   intakeId: Id.nullable(),
+  /** The student's shots that its path rests on, by the entries that have them. */
+  shotIds: z.array(Id).max(MOST_SHOT_ENTRIES),
+  /** What the coach wanted left as it was. */
+  pinned: z.array(z.enum(MOVES)).max(MOVES.length),
   before: z.array(z.enum(BEFORE_ALL)).max(BEFORE_ALL.length),
   things: z.array(ThingShape).max(2),
   goals: z

@@ -43,6 +43,13 @@ test('one judgement: read, changed, recorded and found again; where body and met
   await expect(page.getByTestId('instruction')).toContainText(told);
   await press(page, 'Leave: Trail foot');
   await expect(page.getByTestId('instruction')).toContainText('Nothing is changed yet');
+  // What the coach leaves as it is is not asked for, and kept with the judgement.
+  await press(page, 'Leave something as it is');
+  await page.getByRole('checkbox', { name: 'Lead heel', exact: true }).click();
+  await expect(page.getByTestId('things-to-do')).not.toContainText('lead heel');
+  await page.getByRole('checkbox', { name: 'Lead heel', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'Ball', exact: true }).click();
+  await expect(page.getByTestId('things-to-do')).toContainText(told);
   await press(page, 'Take: Trail foot');
 
   // A record keeps the judgement it was made with; the student's page begins with it.
@@ -55,12 +62,14 @@ test('one judgement: read, changed, recorded and found again; where body and met
   await expect(page.getByTestId('judgement')).toContainText(told);
   await page.getByTestId('log-card').first().getByRole('link').click();
   await expect(page.getByTestId('judgement').last()).toContainText(told);
-  const [row] = await product.sql<{ thing: string; goals: number }>(
-    `select judgement -> 'things' -> 0 ->> 'thing' as thing, jsonb_array_length(judgement -> 'goals') as goals
-     from reading_entry join student on student.id = student_id where student.name = $1 and judgement is not null`,
+  const [row] = await product.sql<{ thing: string; goals: number; pinned: string[]; shots: boolean }>(
+    `select judgement -> 'things' -> 0 ->> 'thing' as thing, jsonb_array_length(judgement -> 'goals') as goals,
+       judgement -> 'pinned' as pinned, jsonb_array_length(judgement -> 'shotIds') > 0 as shots
+     from reading_entry join log_entry using (id) join student on student.id = reading_entry.student_id
+     where student.name = $1 order by log_entry.made_at desc limit 1`,
     [name],
   );
-  expect(row).toEqual({ thing: 'trail foot', goals: 15 });
+  expect(row).toEqual({ thing: 'trail foot', goals: 15, pinned: ['ballAlong'], shots: true });
 
   // It is ended, and the method's own band holds again.
   await page.goto(`${product.origin}/students`);

@@ -26,7 +26,8 @@ export default defineConfig({
   // Every test brings its own students or leaves the demo's as it found them.
   fullyParallel: true,
   forbidOnly: true,
-  retries: 0,
+  // A second attempt tells a fault from a slow machine; the test command names every test that needed one.
+  retries: 1,
   // The test command says by the environment where it reads the counts.
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ? [['list'], ['json']] : [['list']],
   use: {

@@ -78,6 +78,13 @@ async function size() {
   count(`First load: ${words}`, met ? 1 : 0, met ? 0 : 1);
 }
 
+/** The titles of tests that passed only when they were tried again. */
+const flaky = (suites) =>
+  suites.flatMap(({ specs = [], suites: inner = [] }) => [
+    ...specs.filter(({ tests }) => tests.some(({ status }) => status === 'flaky')).map(({ title }) => title),
+    ...flaky(inner),
+  ]);
+
 async function playwright(environment) {
   const startedAt = Date.now();
   const report = join(ROOT, 'test-results', 'report.json');
@@ -85,13 +92,11 @@ async function playwright(environment) {
   await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
     env: { ...environment, PLAYWRIGHT_JSON_OUTPUT_FILE: report, CHROMIUM },
   });
-  const stats = readJson(report)?.stats;
+  const result = readJson(report);
+  for (const title of flaky(result?.suites ?? [])) say(`PASSED ONLY AT THE SECOND ATTEMPT: ${title}`);
+  const { expected = 0, unexpected = result ? 0 : 1, flaky: late = 0, skipped = 0 } = result?.stats ?? {};
   // A test that was skipped because one before it failed did not pass.
-  count(
-    `Playwright (${since(startedAt)})`,
-    stats?.expected ?? 0,
-    (stats?.unexpected ?? 0) + (stats?.flaky ?? 0) + (stats?.skipped ?? 0),
-  );
+  count(`Playwright (${since(startedAt)})`, expected + late, unexpected + skipped);
 }
 
 /** What needs nothing but the sources. */

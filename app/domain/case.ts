@@ -16,7 +16,7 @@ export interface JudgedLesson {
   cautions: readonly Caution[];
   path: PersonalPath & { simulated: boolean };
   goal: Goal;
-  draft: Pick<LessonDraft, 'club' | 'shot' | 'clubLengthInches'> & {
+  draft: Pick<LessonDraft, 'club' | 'shot' | 'clubLengthInches' | 'pinned'> & {
     intake: { cameFor: readonly CameFor[] };
   };
   setup: Setup;
@@ -27,7 +27,7 @@ export interface JudgedLesson {
 /** The case of today's address; null before a club is chosen. */
 export function caseOf(lesson: JudgedLesson): Case | null {
   const { student, build, legs, method, cautions, path, goal, draft, setup, exceptions } = lesson;
-  const { club, shot, clubLengthInches, intake } = draft;
+  const { club, shot, clubLengthInches, pinned, intake } = draft;
   if (!club) return null;
   return {
     setup,
@@ -43,7 +43,7 @@ export function caseOf(lesson: JudgedLesson): Case | null {
     cautions,
     path,
     pathSimulated: path.simulated,
-    pinned: [],
+    pinned,
     leadHeelLift: 0,
     done: [],
     agreed: [],

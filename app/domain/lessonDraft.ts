@@ -1,6 +1,7 @@
 import type { Screen } from '@pedastance/core/body';
 import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
+import type { MoveName } from '@pedastance/core/fit';
 import { differences, type Setup } from '@pedastance/core/setup';
 
 export const STEPS = [
@@ -51,6 +52,8 @@ export interface LessonDraft {
   agreed: Setup | null;
   /** How far the lead heel may come up going back, mm. */
   leadHeelLift: number;
+  /** What the coach wants left as it is. */
+  pinned: readonly MoveName[];
   reason: string;
   feel: string;
   note: string;
@@ -88,6 +91,7 @@ export const untouchedClub = {
   setup: null,
   agreed: null,
   leadHeelLift: 0,
+  pinned: [] as const,
   reason: '',
   feel: '',
   note: '',

@@ -37,6 +37,7 @@ export function upgradedDraft({
     intake: draft.intake ?? NOTHING_ASKED,
     intakeRecorded: draft.intakeRecorded ?? null,
     shoulderGoal: draft.shoulderGoal ?? CHANGE_DEFAULTS.shoulderGoal,
+    pinned: draft.pinned ?? [],
     screen: draft.screen && upgradedScreen(draft.screen),
     setup: draft.setup && upgradedDraftSetup(draft.setup, { feetPlaced, balanceNoted }),
     agreed: draft.agreed && upgradedSetup(draft.agreed),

@@ -3,16 +3,17 @@ import { useMemo } from 'react';
 import { useRecords } from './records';
 import { pathShotsOf } from '../domain/pathShots';
 
-/** What the setup does to a student's path, and whether it rests on simulated shots alone. */
+/** What the setup does to a student's path, by which entries, and whether they are simulated shots alone. */
 export interface StudentPath extends PersonalPath {
   simulated: boolean;
+  shotIds: readonly string[];
 }
 
 /** What this student's setup does to the path with a club, by every shot of their own that the log has. */
 export function usePersonalPath(studentId: string, clubLengthInches: number): StudentPath {
   const entries = useRecords((state) => state.entries);
   return useMemo(() => {
-    const { shots, simulated } = pathShotsOf(Object.values(entries), studentId);
-    return { ...personalPath(shots, clubLengthInches), simulated };
+    const { shots, shotIds, simulated } = pathShotsOf(Object.values(entries), studentId);
+    return { ...personalPath(shots, clubLengthInches), simulated, shotIds };
   }, [entries, studentId, clubLengthInches]);
 }

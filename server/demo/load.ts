@@ -221,7 +221,7 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
     methodId: method.id,
     methodVersion: method.version,
     facts,
-    judgement: { intakeId: intake?.id ?? null, ...judgement },
+    judgement: { intakeId: intake?.id ?? null, shotIds: [], pinned: [], ...judgement },
     ...reading,
   };
   if (intake) await addEntry(client, intake, land);

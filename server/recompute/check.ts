@@ -25,7 +25,7 @@ export class NewerModel extends Error {
   }
 }
 
-/** A look names shots that its student's log does not have. */
+/** A look or a judgement names shots that its student's log does not have. */
 export class NoSuchShots extends Error {
   constructor() {
     super('no such shots');
@@ -42,6 +42,9 @@ export function isNewer(version: string, than: string): boolean {
 }
 
 async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry): Promise<EntryCheck> {
+  const shotIds = [...new Set(entry.judgement?.shotIds)];
+  const named = await entriesOf(client, entry.studentId, shotIds);
+  if (named.filter(({ kind }) => kind === 'shots').length !== shotIds.length) throw new NoSuchShots();
   const [address] = await entriesOf(client, entry.studentId, [entry.addressId]);
   const build = await findBuild(client, entry.buildId);
   const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;

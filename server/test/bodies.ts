@@ -171,7 +171,7 @@ function judgementOf(
     done: [],
     agreed: [],
   });
-  return { intakeId: null, ...told };
+  return { intakeId: null, shotIds: [], pinned: [], ...told };
 }
 
 export function newReading(

@@ -415,6 +415,14 @@ describe('the log', () => {
       [{ ...one.reading, id: uuidv7(), buildId: other.build.id }, 'buildId'],
       [{ ...one.reading, id: uuidv7(), methodVersion: 99 }, 'methodVersion'],
       [{ ...one.reading, id: uuidv7(), screenId: other.screen.id }, 'screenId'],
+      [
+        {
+          ...one.reading,
+          id: uuidv7(),
+          judgement: { ...one.reading.judgement!, shotIds: [other.address.id] },
+        },
+        'shotIds',
+      ],
       [{ ...one.change, id: uuidv7(), readingId: other.reading.id }, 'readingId'],
       [{ ...one.change, id: uuidv7(), toAddressId: other.agreed.id }, 'toAddressId'],
       [{ ...one.change, id: uuidv7(), replaces: other.change.id }, 'replaces'],

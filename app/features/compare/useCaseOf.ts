@@ -43,7 +43,7 @@ export function useCaseOf(student: Student, body: StudentBody): (judged: Judged)
         method,
         path: { ...personalPath(shots, played.clubLengthInches), simulated },
         exceptions: exceptionsWith(own, played.club),
-        draft: { ...played, intake: { cameFor } },
+        draft: { ...played, pinned: [], intake: { cameFor } },
       });
   }, [entries, student, body]);
 }

@@ -24,6 +24,7 @@ import { Desk } from './Desk';
 import { PathPanel } from './PathPanel';
 import { FitPanel } from './FitPanel';
 import { FeetRows, LoadRows } from './MeasureRows';
+import { LeaveAsItIs } from './LeaveAsItIs';
 import { NeedsClub } from './NeedsClub';
 import { TurnPanel } from './TurnPanel';
 import { useJudgement } from './useJudgement';
@@ -190,6 +191,7 @@ function Agreeing() {
   return (
     <>
       <ThingsToDo setup={setup} agreed={agreed} speech={speech} />
+      <LeaveAsItIs speech={speech} />
       <Spoken setup={setup} agreed={agreed} speech={speech} />
       <NotMeasured />
       <OtherWays setup={setup} speech={speech} />

@@ -1,5 +1,4 @@
 import {
-  MOVES,
   type Fit,
   type FitAnswer,
   type FitProblem,
@@ -11,12 +10,11 @@ import { bandsFor, type Bands } from '@pedastance/core/method';
 import { capitalised, inFootWords, gainWords, type Speech } from '@pedastance/core/phrases';
 import { FIGURE_WORDS, type Setup } from '@pedastance/core/setup';
 import { figureWithUnit } from '@pedastance/core/units';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { lesson, replaceAgreed } from '../../state/lesson';
 import { Button } from '../../ui/Button';
-import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { findingFigure, figureName, tellAgreed } from '../../domain/sentences';
 import { remediesOf } from '../../domain/facts';
@@ -29,17 +27,6 @@ import { turningFeet } from '@pedastance/core/turn';
 
 /** Moves made at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 3;
-
-const MOVE_NAMES: Record<MoveName, string> = {
-  stanceWidth: 'width',
-  leadFlare: 'lead foot',
-  trailFlare: 'trail foot',
-  setback: 'stance line',
-  ballAlong: 'ball',
-  leadShare: 'weight',
-  hipBump: 'hips',
-  leadHeelLift: 'lead heel',
-};
 
 /** A line is come to within this, degrees (starting value). */
 const LINE_TO_WITHIN = 1;
@@ -74,31 +61,6 @@ function useProblem(setup: Setup, pinned: readonly MoveName[]): FitProblem | nul
       ...remediesOf(cautions),
     };
   }, [setup, build, method, legs, cautions, goal, line, club, shot, clubLengthInches, pinned]);
-}
-
-function Pins({
-  pinned,
-  onToggle,
-  speech,
-}: {
-  pinned: readonly MoveName[];
-  onToggle: (move: MoveName) => void;
-  speech: Speech;
-}) {
-  return (
-    <View className="gap-1">
-      <Quiet>Leave as it is</Quiet>
-      <PickSeveral
-        label="Leave as it is"
-        options={MOVES.map((move) => ({
-          value: move,
-          words: capitalised(inFootWords(MOVE_NAMES[move], speech.feet, speech.hand)),
-        }))}
-        chosen={pinned}
-        onToggle={onToggle}
-      />
-    </View>
-  );
 }
 
 interface AnswerProps {
@@ -207,7 +169,7 @@ function Nothing({ fitted: { relaxations, nearest }, setup, speech }: NothingPro
 
 /** The least change that frees the turn: answers that differ in kind, solved again as things are pinned. */
 export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
-  const [pinned, setPinned] = useState<readonly MoveName[]>([]);
+  const pinned = useStore(lesson, (state) => state.draft!.pinned);
   const problem = useProblem(setup, pinned);
   const question = useMemo(() => problem && { ask: 'fit' as const, of: problem }, [problem]);
   const { answer: fitted, done, stopped, stop } = useComputation(question);
@@ -225,12 +187,9 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
       </View>
     );
   }
-  const toggle = (move: MoveName) =>
-    setPinned(pinned.includes(move) ? pinned.filter((each) => each !== move) : [...pinned, move]);
   return (
     <View className="gap-2 pt-2" testID="fit-panel" aria-live="polite">
       <Heading>The least change that frees the turn</Heading>
-      <Pins pinned={pinned} onToggle={toggle} speech={speech} />
       {!fitted && !stopped && (
         <Quiet>{done === null ? 'Looking …' : `Looking … ${Math.round(100 * done)} %`}</Quiet>
       )}

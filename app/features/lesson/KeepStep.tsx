@@ -18,6 +18,7 @@ import { clubAndShot, tellAgreed } from '../../domain/sentences';
 import { useLessonContext } from './context';
 import { recordLesson } from '../../state/writes/record';
 import { useCase } from './useJudgement';
+import { useLessonPath } from './useLessonPath';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
@@ -83,6 +84,7 @@ function Words({ draft }: { draft: LessonDraft }) {
   const speech = useSpeech(student.hand);
   const read = useReading();
   const judged = useCase();
+  const { shotIds } = useLessonPath();
   const [fault, setFault] = useState('');
   const [busy, setBusy] = useState(false);
   if (!read || !draft.club || !draft.setup) return null;
@@ -97,7 +99,8 @@ function Words({ draft }: { draft: LessonDraft }) {
     setBusy(true);
     try {
       const judgement = judged && judge(judged);
-      await recordLesson({ draft, student, build, screen, method, reading: read.reading, judgement });
+      const { reading } = read;
+      await recordLesson({ draft, student, build, screen, method, reading, judgement, shotIds });
     } catch (error) {
       setFault(`Not recorded: this device could not keep it (${(error as Error).message})`);
     } finally {

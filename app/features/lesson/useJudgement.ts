@@ -1,4 +1,5 @@
 import type { Case, Judgement } from '@pedastance/core/advice';
+import type { MoveName } from '@pedastance/core/fit';
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
@@ -10,6 +11,8 @@ import { useGoal } from './turning';
 import { useLessonPath } from './useLessonPath';
 import { useSettled } from './useSettled';
 
+const NONE_PINNED: readonly MoveName[] = [];
+
 /** Today's address as the case it is; null before a club is chosen. */
 export function useCase(): Case | null {
   const { student, build, legs, method, cautions } = useLessonContext();
@@ -20,10 +23,11 @@ export function useCase(): Case | null {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
+  const pinned = useStore(lesson, (state) => state.draft?.pinned ?? NONE_PINNED);
   const intake = useStore(lesson, (state) => state.draft?.intake ?? null);
   return useMemo(() => {
     if (!setup || !intake) return null;
-    const draft = { club, shot, clubLengthInches, intake };
+    const draft = { club, shot, clubLengthInches, pinned, intake };
     const { figures } = build;
     const known = { student, build: figures, legs, method, cautions, path, goal, exceptions };
     return caseOf({ ...known, draft, setup });
@@ -40,6 +44,7 @@ export function useCase(): Case | null {
     club,
     shot,
     clubLengthInches,
+    pinned,
     intake,
   ]);
 }

@@ -28,18 +28,22 @@ interface ToRecord {
   reading: Reading;
   /** The judgement that was told; null where there was none. */
   judgement: Judgement | null;
+  /** The entries of shots that its path rests on. */
+  shotIds: readonly string[];
 }
 
 /** A judgement as it is kept: its setup follows from its moves. */
-function keptJudgement({ setup: _follows, ...told }: Judgement, intakeId: string | null): KeptJudgement {
-  return { intakeId, ...told };
+function keptJudgement(
+  { setup: _follows, ...told }: Judgement,
+  { draft, shotIds }: ToRecord,
+  intakeId: string | null,
+): KeptJudgement {
+  return { intakeId, shotIds: [...shotIds], pinned: [...draft.pinned], ...told };
 }
 
 /** The entries of a record: the address, what was read in it, and the change where there is one. */
-function entriesOf(
-  { draft, student, build, screen, method, reading, judgement }: ToRecord,
-  intakeId: string | null,
-) {
+function entriesOf(toRecord: ToRecord, intakeId: string | null) {
+  const { draft, student, build, screen, method, reading, judgement } = toRecord;
   const entry = () => ({ id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null });
   const club = { club: draft.club!, clubLengthInches: draft.clubLengthInches, shot: draft.shot };
   const today: AddressEntry = {
@@ -62,7 +66,7 @@ function entriesOf(
       age: agesOn(student, dayOf(new Date())).least,
       rests: { hand: student.hand, facts: student.facts, shoulderGoal: draft.shoulderGoal },
     },
-    judgement: judgement && keptJudgement(judgement, intakeId),
+    judgement: judgement && keptJudgement(judgement, toRecord, intakeId),
     ...reading,
   };
   if (!hasChange(draft)) return { read, change: null, entries: [today, read] };

@@ -1,0 +1,51 @@
+import { MOVES, type MoveName } from '@pedastance/core/fit';
+import { capitalised, inFootWords, type Speech } from '@pedastance/core/phrases';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'zustand';
+import { changeDraft, lesson } from '../../state/lesson';
+import { Button } from '../../ui/Button';
+import { PickSeveral } from '../../ui/PickSeveral';
+
+export const MOVE_NAMES: Record<MoveName, string> = {
+  stanceWidth: 'width',
+  leadFlare: 'lead foot',
+  trailFlare: 'trail foot',
+  setback: 'stance line',
+  ballAlong: 'ball',
+  leadShare: 'weight',
+  hipBump: 'hips',
+  leadHeelLift: 'lead heel',
+};
+
+/** What the coach wants left as it is: folded until it is wanted, in view while anything is. */
+export function LeaveAsItIs({ speech }: { speech: Speech }) {
+  const pinned = useStore(lesson, (state) => state.draft!.pinned);
+  const [open, setOpen] = useState(pinned.length > 0);
+  const toggle = (move: MoveName) =>
+    changeDraft({
+      pinned: pinned.includes(move) ? pinned.filter((each) => each !== move) : [...pinned, move],
+    });
+  return (
+    <View className="gap-2">
+      <View className="flex-row">
+        <Button
+          look="quiet"
+          words={open ? 'Fold what is left as it is' : 'Leave something as it is'}
+          onPress={() => setOpen(!open)}
+        />
+      </View>
+      {open && (
+        <PickSeveral
+          label="Leave as it is"
+          options={MOVES.map((move) => ({
+            value: move,
+            words: capitalised(inFootWords(MOVE_NAMES[move], speech.feet, speech.hand)),
+          }))}
+          chosen={pinned}
+          onToggle={toggle}
+        />
+      )}
+    </View>
+  );
+}
