@@ -38,7 +38,7 @@ test('one judgement: read, changed, recorded and found again; where body and met
   // The same thing is offered in the change, taken, and left again.
   const told = /Turn the trail foot out \d+°, to \d+° out/.exec(await judgement.innerText())![0];
   await step(page, 'change');
-  await expect(page.getByTestId('things-to-do')).toContainText(told);
+  await expect(page.getByTestId('instruction')).toContainText(told);
   await press(page, 'Take: Trail foot');
   await expect(page.getByTestId('instruction')).toContainText(told);
   await press(page, 'Leave: Trail foot');
@@ -46,10 +46,11 @@ test('one judgement: read, changed, recorded and found again; where body and met
   // What the coach leaves as it is is not asked for, and kept with the judgement.
   await press(page, 'Leave something as it is');
   await page.getByRole('checkbox', { name: 'Lead heel', exact: true }).click();
-  await expect(page.getByTestId('things-to-do')).not.toContainText('lead heel');
+  await expect(page.getByTestId('things-to-do')).not.toContainText('Lead heel');
+  await expect(page.getByTestId('instruction')).not.toContainText('lead heel');
   await page.getByRole('checkbox', { name: 'Lead heel', exact: true }).click();
   await page.getByRole('checkbox', { name: 'Ball', exact: true }).click();
-  await expect(page.getByTestId('things-to-do')).toContainText(told);
+  await expect(page.getByTestId('instruction')).toContainText(told);
   await press(page, 'Take: Trail foot');
 
   // A record keeps the judgement it was made with; the student's page begins with it.

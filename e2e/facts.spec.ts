@@ -101,13 +101,13 @@ test('a leg that hurt in its test is not unknown: its turn is not asked for', as
   await signIn(page, product);
   await openLesson(page, 'Ruben Dandelisle', '7-iron');
   await step(page, 'legs');
-  await press(page, 'Screen the legs');
+  await press(page, 'Test legs and trunk');
   await press(page, /^It hurts: Trail leg, turned in/);
   await page.getByLabel('Trail leg, turned in: when does it hurt?').fill('at once');
   for (const item of ['Lead leg, turned in', 'Lead leg, turned out']) {
     await page.getByLabel(`${item}, first try, degrees`).fill('40');
   }
-  await press(page, 'Keep the screen');
+  await press(page, 'Keep the test');
   await step(page, 'feet');
   await typeFigure(page, 'leadFlare', 'Lead flare', '15');
   await typeFigure(page, 'trailFlare', 'Trail flare', '15');
@@ -134,6 +134,9 @@ test('a lesson begins with what the student came for, and what is seen in the sw
   );
   await expect(page.getByTestId('known-card')).toContainText('Shots: none yet.');
   await press(page, 'Start a lesson');
+  // The legs are tested and a club is on record: the lesson begins at the address.
+  await expect(page.getByTestId('plan')).toBeVisible();
+  await step(page, 'who');
   const cameFor = page.getByTestId('came-for');
   await cameFor.getByRole('button', { name: 'Fat', exact: true }).click();
   await cameFor.getByRole('button', { name: 'Sore' }).click();

@@ -49,7 +49,7 @@ test('a method of one’s own: made, read with, changed, and the old reading sta
   await step(page, 'read');
   await page.getByRole('radio', { name: NAME }).click();
   await step(page, 'feet');
-  await expect(band(page, 'row-leadFlare')).toHaveText('▼ below 18 to 26°');
+  await expect(band(page, 'row-leadFlare')).toHaveText('▼ too square 18 to 26°');
   await expect(figure(page, 'row-leadFlare')).toHaveText('17.0°');
   await step(page, 'keep');
   await press(page, /% on the lead foot, as drawn/);
@@ -308,7 +308,7 @@ test('the body from the knees up: what comes from what is told as one, and who t
   await expect(tilt).toContainText('Trail shoulder lower: expected −20 to 45, found “95”');
   await tilt.getByRole('button', { name: 'Cancel' }).click();
   await expect(tilt).toContainText('not looked at');
-  await step(page, 'balance');
+  await step(page, 'feet');
   await typeFigure(page, 'leadShare', 'Weight on lead foot', '63');
   await step(page, 'read');
   await expect(page.getByTestId('judgement')).toContainText('The stance is too wide');

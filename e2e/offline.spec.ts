@@ -31,11 +31,11 @@ test('reload in the middle of a lesson loses nothing', async ({ page, product })
   await signIn(page, product);
   await openLesson(page, 'Tamsin Wrenlow', '7-iron');
   await typeFigure(page, 'stanceWidth', 'Width, heel to heel', '39.5');
-  await step(page, 'balance');
-  await expect(page.getByTestId('row-leadShare')).toBeVisible();
+  await step(page, 'body');
+  await expect(page.getByTestId('body-hipBump')).toBeVisible();
   await page.waitForTimeout(400);
   await page.reload();
-  await expect(page.getByRole('tab', { name: /^balance/ })).toHaveAttribute('aria-selected', 'true');
+  await expect(page.getByRole('tab', { name: 'Body', exact: true })).toHaveAttribute('aria-selected', 'true');
   await step(page, 'feet');
   await expect(figure(page, 'row-stanceWidth')).toHaveText('39.5 cm');
 });

@@ -218,8 +218,32 @@ export async function fillSignIn(page: Page, email = LANTERN): Promise<void> {
 }
 
 export const student = (page: Page, name: string) => page.getByRole('link', { name: new RegExp(name) });
-export const step = (page: Page, name: string) =>
-  page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
+
+/** Where each step of a lesson is: its place on the ruler, and its part of that place. */
+const STEPS = {
+  who: ['Student', 'Came for'],
+  legs: ['Student', 'Legs and trunk'],
+  feet: ['Address', 'Plan'],
+  tape: ['Address', 'Tape'],
+  quickLook: ['Address', 'Quick look'],
+  body: ['Address', 'Body'],
+  read: ['Read'],
+  change: ['Change'],
+  keep: ['Keep', 'Record'],
+  try: ['Keep', 'Try'],
+} as const;
+export type Step = keyof typeof STEPS | 'club';
+export const EVERY_STEP = ['club', ...Object.keys(STEPS)] as Step[];
+
+/** Opens a step of a lesson by the ruler, or the club by its button. */
+export async function step(page: Page, name: Step): Promise<void> {
+  if (name === 'club') return press(page, /^Club:/);
+  const [place, part] = STEPS[name];
+  const places = page.getByRole('tablist', { name: 'Places of the lesson' });
+  await places.getByRole('tab', { name: new RegExp(`^${place}`) }).click();
+  const parts = page.getByRole('tablist', { name: 'Parts of this place' });
+  if (part) await parts.getByRole('tab', { name: part, exact: true }).click();
+}
 export const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
 
 /** Opens a student's page and a new lesson with a club. */
@@ -234,6 +258,8 @@ export async function openLesson(page: Page, name: string, club: string): Promis
 
 /** Types a figure into the desk for a dial that has been chosen by its row. */
 export async function typeFigure(page: Page, dial: string, name: string, value: string): Promise<void> {
+  const adjust = page.getByRole('button', { name: 'Adjust on the plan' });
+  if (await adjust.isVisible()) await adjust.click();
   await page.getByTestId(`row-${dial}`).click();
   await press(page, `Type ${name}`);
   await page.getByTestId('desk').getByRole('textbox').fill(value);
@@ -243,7 +269,7 @@ export async function typeFigure(page: Page, dial: string, name: string, value: 
 /** Places the feet, agrees on another lead flare and gives the reason; ready to be recorded. */
 export async function agree(page: Page, reason: string): Promise<void> {
   await typeFigure(page, 'leadFlare', 'Lead flare', '2');
-  await press(page, 'On to the balance');
+  await page.getByTestId('row-leadShare').click();
   await press(page, 'Weight on lead foot plus 1 %');
   await step(page, 'change');
   await typeFigure(page, 'leadFlare', 'Lead flare', '15');

@@ -47,7 +47,28 @@ async function dial(page, row, press, times = 1) {
   for (let time = 0; time < times; time += 1) await page.getByRole('button', { name: press }).click();
 }
 
-const step = (page, name) => page.getByRole('tab', { name: new RegExp(`^${name}`) }).click();
+const PLACES = {
+  who: ['Student', 'Came for'],
+  legs: ['Student', 'Legs and trunk'],
+  feet: ['Address', 'Plan'],
+  tape: ['Address', 'Tape'],
+  quickLook: ['Address', 'Quick look'],
+  body: ['Address', 'Body'],
+  read: ['Read'],
+  change: ['Change'],
+  keep: ['Keep', 'Record'],
+  try: ['Keep', 'Try'],
+};
+
+async function step(page, name) {
+  if (name === 'club') return page.getByRole('button', { name: /^Club:/ }).click();
+  const [place, part] = PLACES[name];
+  await page
+    .getByRole('tab', { name: new RegExp(`^${place}`) })
+    .first()
+    .click();
+  if (part) await page.getByRole('tab', { name: part, exact: true }).last().click();
+}
 
 const see = (page, item, words) =>
   page.getByTestId(`body-${item}`).getByRole('button', { name: words, exact: true }).click();
@@ -77,10 +98,10 @@ async function methodPictures(page, shot) {
 async function declareByHand(page) {
   const another = page.getByRole('button', { name: 'Try something else' });
   if (await another.isVisible()) await another.click();
-  await page.getByRole('radio', { name: 'Eye and thumb' }).click();
+  await page.getByRole('radio', { name: 'I’ll tap it' }).click();
   await page.getByLabel(/^Warm-up shots/).fill('0');
   await page.getByLabel('Cue for B').fill('Big toe at the bag stand');
-  await page.getByRole('button', { name: 'Declare it, and begin' }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
   for (let shot = 2; shot < 6; shot += 1) {
     await page.getByRole('radio', { name: 'on line' }).click();
     await page.getByRole('button', { name: 'Shot done' }).click();
@@ -104,9 +125,12 @@ async function phonePictures(page, shot) {
   await shot('legs');
   await step(page, 'club');
   await shot('club');
-  await step(page, 'balance');
+  await step(page, 'feet');
   await dial(page, 'trailHeelToe', 'Heel to toe, trail foot plus 5 %', 3);
-  await shot('balance');
+  await step(page, 'tape');
+  await shot('tape');
+  await step(page, 'quickLook');
+  await shot('quick-look');
   await step(page, 'body');
   await see(page, 'trailKneeFlex', 'Like the lead');
   await see(page, 'hipBump', 'Pushed');

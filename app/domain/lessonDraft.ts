@@ -4,19 +4,24 @@ import type { ClubId, ShotType } from '@pedastance/core/club';
 import type { MoveName } from '@pedastance/core/fit';
 import { differences, type Setup } from '@pedastance/core/setup';
 
-export const STEPS = [
-  'who',
-  'legs',
-  'club',
-  'feet',
-  'balance',
-  'body',
-  'read',
-  'change',
-  'try',
-  'keep',
-] as const;
-export type Step = (typeof STEPS)[number];
+/** The five places of a lesson, each with the steps that are done there; the first is where it opens. */
+export const PLACES = {
+  student: ['who', 'legs'],
+  address: ['feet', 'tape', 'quickLook', 'body', 'club'],
+  read: ['read'],
+  change: ['change'],
+  keep: ['keep', 'try'],
+} as const;
+export type Place = keyof typeof PLACES;
+export type Step = (typeof PLACES)[Place][number];
+export const PLACE_NAMES = Object.keys(PLACES) as Place[];
+
+export const placeOf = (step: Step): Place =>
+  PLACE_NAMES.find((place) => (PLACES[place] as readonly Step[]).includes(step))!;
+
+/** The step that a place opens at: the one it was left at in this lesson, else its first. */
+export const stepIn = ({ leftAt }: Pick<LessonDraft, 'leftAt'>, place: Place): Step =>
+  leftAt[place] ?? PLACES[place][0];
 
 /** What a lesson has recorded, so that it is not offered to be recorded again. */
 export interface Recorded {
@@ -34,6 +39,8 @@ export interface LessonDraft {
   /** The lesson itself is in the outbox or beyond: something of it was recorded or tried. */
   begun: boolean;
   step: Step;
+  /** The step each place was left at. */
+  leftAt: Partial<Record<Place, Step>>;
   /** What the student came for, and the entry that has it once it was recorded. */
   intake: Intake;
   intakeRecorded: { id: string; intake: Intake } | null;
@@ -73,6 +80,7 @@ export function newDraft(
     updatedAt: startedAt,
     begun: false,
     step: 'who',
+    leftAt: {},
     intake: NOTHING_ASKED,
     intakeRecorded: null,
     methodId: null,

@@ -19,7 +19,7 @@ import { figureWithUnit, lengthWithUnit, type Unit, type LengthUnit } from '@ped
 /** What each kind of rule is called where one is chosen. */
 export const RULE_NAMES: Record<RuleKind, string> = {
   fixed: 'One figure',
-  'by club': 'A figure a club',
+  'by club': 'One per club',
   'by club length': 'Moves with club length',
   'shoulders by club length': 'By the shoulders',
   hips: 'By the hips',

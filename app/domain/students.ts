@@ -14,6 +14,8 @@ export function inShort(student: Pick<Student, 'hand' | 'birthYear' | 'bornOn'>,
 }
 
 export const day = (moment: string): string => format(new Date(moment), 'd MMM yyyy');
+/** A day of about this year, as it stands beside a figure. */
+export const shortDay = (moment: string): string => format(new Date(moment), 'd MMM');
 export const dayAndTime = (moment: string): string => format(new Date(moment), 'd MMM yyyy, HH:mm');
 
 /** A build figure with its ± and how it was obtained. */

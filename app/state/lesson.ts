@@ -25,7 +25,7 @@ import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
 import { frameFor, needsNewFrame, type Frame } from '../plan/frame';
 import { keepDraft, keptDraft, useDrafts } from './drafts';
-import { type LessonDraft, anyMeasured } from '../domain/lessonDraft';
+import { type LessonDraft, type Place, type Step, anyMeasured, placeOf, stepIn } from '../domain/lessonDraft';
 import { measuredOf } from '../domain/measured';
 
 /** What the steppers, the keyboard and typed figures set on the plan. */
@@ -42,8 +42,10 @@ interface OpenLesson {
   frame: Frame | null;
   dial: Dial;
   loadDial: LoadDial;
-  /** Which of the two the desk sets where both are on one screen. */
+  /** Which of the two the desk sets, and the plan holds. */
   deskFor: 'feet' | 'load';
+  /** On a phone the plan is as large as can be where words come first; it shrinks again with the next step. */
+  planLarge: boolean;
   /** A flared foot keeps its toe on its line, or turns about its heel. */
   keepToe: boolean;
   /** A foot taken back turns with the line, or keeps its flare. */
@@ -67,6 +69,7 @@ export const lesson = createStore<OpenLesson>(() => ({
   dial: 'stanceWidth',
   loadDial: 'leadShare',
   deskFor: 'feet',
+  planLarge: false,
   keepToe: true,
   turnWithLine: false,
   offers: [],
@@ -164,20 +167,28 @@ export function changeDraft(change: Partial<LessonDraft>): void {
 }
 
 /** Opens a step. */
-export function openStep(step: LessonDraft['step']): void {
+export function openStep(step: Step): void {
   const { draft } = lesson.getState();
   if (!draft) return;
   const standing = standingIn(step);
   const setup = currentSetup({ draft, standing });
-  lesson.setState({ standing, frame: framed(setup), past: [] });
-  changeDraft({ step });
+  lesson.setState({ standing, frame: framed(setup), past: [], planLarge: false });
+  // A club is chosen on the way; its place goes on where it was.
+  changeDraft(step === 'club' ? { step } : { step, leftAt: { ...draft.leftAt, [placeOf(step)]: step } });
+}
+
+/** Opens a place where it was left; the club comes first where there is none. */
+export function openPlace(place: Place): void {
+  const { draft } = lesson.getState();
+  if (!draft) return;
+  openStep(place === 'address' && !draft.club ? 'club' : stepIn(draft, place));
 }
 
 /** The feet as this student last stood with a club, where the log has them. */
 export type LastFeet = (club: ClubId, shot: ShotType) => Setup | null;
 
 /** Where the shoes are drawn before anything is measured: as the student last stood, else plainly. */
-const startingFrom = (last: Setup | null, build: Build, clubLengthInches: number): Setup =>
+export const startingFrom = (last: Setup | null, build: Build, clubLengthInches: number): Setup =>
   last
     ? { address: last.address, balance: last.balance, measured: {} }
     : startingSetup(build, clubLengthInches);

@@ -37,6 +37,8 @@ export function upgradedDraft({
     intake: draft.intake ?? NOTHING_ASKED,
     intakeRecorded: draft.intakeRecorded ?? null,
     shoulderGoal: draft.shoulderGoal ?? CHANGE_DEFAULTS.shoulderGoal,
+    step: (draft.step as string) === 'balance' ? 'feet' : draft.step,
+    leftAt: draft.leftAt ?? {},
     pinned: draft.pinned ?? [],
     screen: draft.screen && upgradedScreen(draft.screen),
     setup: draft.setup && upgradedDraftSetup(draft.setup, { feetPlaced, balanceNoted }),

@@ -47,7 +47,7 @@ describe('differences', () => {
 describe('what to say', () => {
   test('trail foot back a quarter shoe', () => {
     const back = moved(setup(), (address) => dropFoot(address, 72.5));
-    expect(say(setup(), back)).toEqual(['Trail foot back 7.3 cm, about a quarter shoe.']);
+    expect(say(setup(), back)).toEqual(['Trail foot back 7 cm, about a quarter shoe.']);
   });
 
   test('flare with the toe kept', () => {
@@ -77,7 +77,7 @@ describe('what to say', () => {
   test('inches where the coach likes them', () => {
     const wider = moved(setup(), (address) => setStanceWidth(address, 525.4));
     expect(say(setup(), wider, { length: 'inches' })[0]).toBe(
-      'Trail foot 1.00 in wider, to 20.69 in between the heels.',
+      'Trail foot 1 in wider, to 20.5 in between the heels.',
     );
   });
 
@@ -85,7 +85,9 @@ describe('what to say', () => {
     expect(say(setup(), withFigure(setup(), 'leadShare', 55))).toEqual([
       'Put 5 % more of the weight on the lead foot, to 55 %.',
     ]);
-    expect(say(setup(), withFigure(setup(), 'leadHeelToe', 40))[0]).toMatch(/toward the heel, to 40/);
+    expect(say(setup(), withFigure(setup(), 'leadHeelToe', 40))[0]).toMatch(
+      /^Weight under the lead foot back to just behind mid-foot\.$/,
+    );
   });
 });
 

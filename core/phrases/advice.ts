@@ -1,6 +1,6 @@
 import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../advice';
 import { questionOf, type BandException } from '../method';
-import { FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
+import { alongFoot, FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
 import { angleFigure } from '../units';
 import { bandWords, questionFigure } from './figures';
 import { inFootWords } from './feet';
@@ -43,6 +43,17 @@ function lineSentence({ moves }: ThingToDo): string {
   return `Turn the whole stance ${angleFigure(Math.abs(by))} ${by > 0 ? 'closed' : 'open'}, both feet with it.`;
 }
 
+/** Whether the weight goes along both feet, to the same place. */
+const isRocked = ({ moves }: ThingToDo): boolean => {
+  const [lead, trail] = ['leadHeelToe', 'trailHeelToe'].map((foot) =>
+    moves.find(({ figure }) => figure === foot),
+  );
+  return moves.length === 2 && !!lead && !!trail && alongFoot(lead.to) === alongFoot(trail.to);
+};
+
+const rockSentence = ({ moves: [one] }: ThingToDo): string =>
+  `Rock the weight ${one!.to > one!.from ? 'forward' : 'back'} to ${alongFoot(one!.to)}, both feet.`;
+
 /**
  * What to tell the student of one thing.
  * @param todo the thing with its moves
@@ -54,6 +65,7 @@ export function thingSentences(todo: ThingToDo, shoeLength: number, speech: Spee
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
   if (todo.thing === 'line') return [say(lineSentence(todo))];
   if (todo.moves.length === 0) return [say(SAID[todo.thing]!)];
+  if (isRocked(todo)) return [say(rockSentence(todo))];
   const toesStay = !todo.moves.some(({ figure }) => figure === 'setback');
   return todo.moves.flatMap(({ figure, from, to }) => {
     if (figure === 'leadHeelLift') return [liftWords(to, speech)];

@@ -62,8 +62,8 @@ test('the evidence says what it rests on, and against what', () => {
   expect(evidenceSentences(comparison, 1, 0.0282, 'cm')).toEqual([
     'B was 1.4° straighter on average, 1.3° straighter by the median of all pairs: 11 shots against 12 of A.',
     'The true difference is likely between 0.3° and 2.4° (95%, this look by itself; above 0 B is better).',
-    'Of all 924 orders these shots could have been dealt in, B would look this good 11 times in 1000 if the setup made no difference; at most 28 times in 1000 was said to be enough beforehand.',
-    'That B is better by 1.0° or more: 81 in 100, knowing nothing but these shots.',
+    'Luck alone looks this good once in 100. We had said under 2.8.',
+    '81% likely to be worth having: 1.0° or more.',
   ]);
   const drawn = evidenceSentences(
     { ...comparison, exact: false, arrangements: 20_000, p: 0.0002, difference: -2, chance: null },
@@ -142,7 +142,7 @@ test('a verdict says what next, and when it would take more than there is', () =
     /next look\.$/,
   );
   expect(verdictSentence({ ...verdict, verdict: 'drop', because: 'pain', more: null }, false)).toContain(
-    'doctor or physiotherapist',
+    'Doctor or physio first.',
   );
   expect(
     verdictSentence(
@@ -179,11 +179,11 @@ test('changes taken apart are told one by one', () => {
   expect(effectSentences(effect, 'carry', 0.025, 'cm')).toEqual([
     'It helps. With it 3 m longer on average, in 8 pairs of blocks that differ in it alone.',
     'The true difference is likely between 0 m and 6 m (95%).',
-    'Of all 256 ways of swapping within the pairs, it would look this good 4 times in 1000 if it did nothing; at most 25 times in 1000 was said to be enough beforehand.',
+    'Luck alone looks this good 0.4 times in 100. We had said under 2.5.',
   ]);
   const verdict: FactorialVerdict = { verdict: 'keep', because: 'better', effects: [effect, null], helps: 1 };
   expect(factorialSentence(verdict, false)).toBe('● Keep what helped: 1 of 2. Your own shots show it.');
-  expect(factorialSentence({ ...verdict, because: 'pain' }, false)).toContain('doctor or physiotherapist');
+  expect(factorialSentence({ ...verdict, because: 'pain' }, false)).toContain('Doctor or physio first.');
   expect(factorialSentence({ ...verdict, because: 'never shown' }, false)).toContain('any of it helps');
   expect(factorialSentence({ ...verdict, because: 'worse' }, false)).toContain('harm');
 });

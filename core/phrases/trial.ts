@@ -193,12 +193,17 @@ function seenSentence(comparison: Comparison, length: LengthUnit): string {
   return `B was ${byHowMuch(comparison, length)} on average, ${byHowMuch({ outcome, difference: shift }, length)} by the median of all pairs: ${count.B} shots against ${count.A} of A.`;
 }
 
-/** So many times in a thousand, or fewer than one. */
-const inThousand = (share: number): string => {
-  const times = Math.round(1000 * share);
-  if (times < 1) return 'less than once in 1000 times';
-  return times === 1 ? 'once in 1000 times' : `${times} times in 1000`;
-};
+/** A share as so many times in a hundred; finer only where it is small. */
+function inHundred(share: number): string {
+  const times = 100 * share;
+  if (times < 0.1) return 'hardly ever';
+  if (Math.round(10 * times) < 10) return `${times.toFixed(1)} times in 100`;
+  return Math.round(times) === 1 ? 'once in 100' : `${Math.round(times)} times in 100`;
+}
+
+/** What luck alone would show, against what was agreed on before a shot was hit. */
+const luckSentence = (p: number, level: number): string =>
+  `Luck alone looks this good ${inHundred(p)}. We had said under ${(100 * level).toFixed(1)}.`;
 
 /**
  * What was seen, with what it rests on; for a student who doubts as it stands.
@@ -214,19 +219,16 @@ export function evidenceSentences(
   level: number,
   length: LengthUnit,
 ): string[] {
-  const { p, exact, arrangements, chance, outcome, interval } = comparison;
+  const { p, chance, outcome, interval } = comparison;
   const { unit } = OUTCOME_DEFINITIONS[outcome];
-  const order = exact
-    ? `Of all ${arrangements.toLocaleString('en')} orders these shots could have been dealt in`
-    : `Of ${arrangements.toLocaleString('en')} orders drawn as these shots were`;
   return [
     seenSentence(comparison, length),
     intervalSentence(interval, unit, length, '95%, this look by itself; above 0 B is better'),
-    `${order}, B would look this good ${inThousand(p)} if the setup made no difference; at most ${inThousand(level)} was said to be enough beforehand.`,
+    luckSentence(p, level),
     ...(chance === null
       ? []
       : [
-          `That B is better by ${shotFigure(margin, unit, length)} or more: ${Math.round(100 * chance)} in 100, knowing nothing but these shots.`,
+          `${Math.round(100 * chance)}% likely to be worth having: ${shotFigure(margin, unit, length)} or more.`,
         ]),
   ];
 }
@@ -242,7 +244,7 @@ function verdictWords(because: LookResult['because'], simulated: boolean): strin
   const { your, these } = SHOTS_WORDS[simulated ? 'simulated' : 'own'];
   switch (because) {
     case 'pain':
-      return 'Drop. It hurts more than before, and nothing that hurts is kept. Who hurts sees a doctor or physiotherapist.';
+      return 'Drop. It hurts more than before, and nothing that hurts is kept. If it hurts, stop. Doctor or physio first.';
     case 'better':
       return `Keep. ${your} show that B is better.`;
     case 'worse':
@@ -297,7 +299,7 @@ export function effectSentences(
   return [
     `${says} With it ${shotFigure(Math.abs(difference), unit, length)} ${difference >= 0 ? better : worse} on average, in ${pairs} pairs of blocks that differ in it alone.`,
     intervalSentence(interval, unit, length, '95%'),
-    `Of all ${(2 ** pairs).toLocaleString('en')} ways of swapping within the pairs, it would look this good ${inThousand(p)} if it did nothing; at most ${inThousand(level)} was said to be enough beforehand.`,
+    luckSentence(p, level),
   ];
 }
 

@@ -1,6 +1,6 @@
 import type { FitAnswer } from '../fit';
 import { OWN_CLOSING_BELOW, type Stop, type TurnBudget } from '../turn';
-import { angleFigure, lengthWithUnit, type Angle } from '../units';
+import { angleFigure, saidLength, type Angle } from '../units';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
 
@@ -89,7 +89,7 @@ export function gainWords({ back, through }: FitAnswer): string {
 export const liftWords = (leadHeelLift: number, speech: Speech): string =>
   leadHeelLift > 0
     ? inFootWords(
-        `Let the lead heel come up ${lengthWithUnit(leadHeelLift, speech.length)} going back.`,
+        `Let the lead heel come up ${saidLength(leadHeelLift, speech.length)} going back.`,
         speech.feet,
         speech.hand,
       )

@@ -1,4 +1,4 @@
-import { lengthWithUnit, type LengthUnit } from '../units';
+import { saidLength, type LengthUnit } from '../units';
 import type { FigureName, PostureFigure } from './figures';
 import { lineWords } from './lines';
 
@@ -26,11 +26,14 @@ interface FigureWords {
   /** How a smaller and a larger one are told apart. */
   smaller: string;
   larger: string;
+  /** The fault, where it is out of its band. */
+  tooSmall: string;
+  tooLarge: string;
   /** What a student is told; null for figures that nobody sets by themselves. */
   instruction: ((told: ToldChange) => string) | null;
 }
 
-const size = (mm: number, length: LengthUnit): string => lengthWithUnit(Math.abs(mm), length);
+const size = (mm: number, length: LengthUnit): string => saidLength(Math.abs(mm), length);
 const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
 const angle = (value: number): string => `${Math.round(Math.abs(value))}°`;
 
@@ -60,27 +63,60 @@ const turnFoot =
       ? `Point the ${foot} foot ${flareTarget(to)}.`
       : `Turn the ${foot} foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${toesStay ? ', the toe kept on its line' : ''}.`;
 
+/** Where along a foot a load stands, percent from heel to toe, as a student feels it. */
+export function alongFoot(percentFromHeel: number): string {
+  if (percentFromHeel < 32.5) return 'the heel';
+  if (percentFromHeel < 45) return 'just behind mid-foot';
+  if (percentFromHeel <= 55) return 'mid-foot';
+  return percentFromHeel < 67.5 ? 'just ahead of mid-foot' : 'the ball of the foot';
+}
+
 const shiftLoad =
   (foot: 'lead' | 'trail') =>
   ({ by, to }: ToldChange): string => {
-    const target = Math.round(to);
-    const place = target === 50 ? 'the middle of the foot' : `${target} on the way from heel to toe`;
-    if (by === null) return `Weight under the ${foot} foot at ${place}.`;
-    return `Weight under the ${foot} foot toward the ${by > 0 ? 'toes' : 'heel'}, to ${place}.`;
+    if (by === null) return `Weight under the ${foot} foot at ${alongFoot(to)}.`;
+    return `Weight under the ${foot} foot ${by > 0 ? 'forward' : 'back'} to ${alongFoot(to)}.`;
   };
 
-const OPEN_CLOSED = { smaller: 'more open', larger: 'more closed' };
-const SQUARE_OUT = { smaller: 'squarer', larger: 'further out' };
-const HEEL_TOE = { smaller: 'nearer the heels', larger: 'nearer the toes' };
-const SHORT_FAR = { smaller: 'shorter', larger: 'further' };
-const NARROW_WIDE = { smaller: 'narrower', larger: 'wider' };
+const OPEN_CLOSED = {
+  smaller: 'more open',
+  larger: 'more closed',
+  tooSmall: 'too open',
+  tooLarge: 'too closed',
+};
+const SQUARE_OUT = {
+  smaller: 'squarer',
+  larger: 'further out',
+  tooSmall: 'too square',
+  tooLarge: 'too far out',
+};
+const HEEL_TOE = {
+  smaller: 'nearer the heels',
+  larger: 'nearer the toes',
+  tooSmall: 'on the heels',
+  tooLarge: 'on the toes',
+};
+const SHORT_FAR = {
+  smaller: 'shorter',
+  larger: 'further',
+  tooSmall: 'too short',
+  tooLarge: 'too far',
+};
+const NARROW_WIDE = {
+  smaller: 'narrower',
+  larger: 'wider',
+  tooSmall: 'too narrow',
+  tooLarge: 'too wide',
+};
 
-const BALL_OUT: Pick<FigureWords, 'smaller' | 'larger' | 'instruction'> = {
+const BALL_OUT: Pick<FigureWords, 'smaller' | 'larger' | 'tooSmall' | 'tooLarge' | 'instruction'> = {
   smaller: 'nearer the ball',
   larger: 'further from the ball',
+  tooSmall: 'too close',
+  tooLarge: 'too far away',
   instruction: ({ by, to, length }) =>
     by === null
-      ? `Stand with the lead toe ${lengthWithUnit(to, length)} from the ball’s line.`
+      ? `Stand with the lead toe ${saidLength(to, length)} from the ball’s line.`
       : `Stand ${size(by, length)} ${by > 0 ? 'further from' : 'closer to'} the ball.`,
 };
 
@@ -90,8 +126,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     ...NARROW_WIDE,
     instruction: ({ by, to, length }) =>
       by === null
-        ? `Heels ${lengthWithUnit(to, length)} apart.`
-        : `Trail foot ${size(by, length)} ${by > 0 ? 'wider' : 'narrower'}, to ${lengthWithUnit(to, length)} between the heels.`,
+        ? `Heels ${saidLength(to, length)} apart.`
+        : `Trail foot ${size(by, length)} ${by > 0 ? 'wider' : 'narrower'}, to ${saidLength(to, length)} between the heels.`,
   },
   leadFlare: { name: 'Lead flare', ...SQUARE_OUT, instruction: turnFoot('lead') },
   trailFlare: { name: 'Trail flare', ...SQUARE_OUT, instruction: turnFoot('trail') },
@@ -99,6 +135,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Trail foot set back',
     smaller: 'further forward',
     larger: 'further back',
+    tooSmall: 'too far forward',
+    tooLarge: 'too far back',
     instruction: ({ by, to, length, shoeLength }) =>
       by === null
         ? `Trail toe ${size(to, length)} ${to < 0 ? 'ahead of' : 'behind'} the lead toe${inShoes(to, shoeLength)}.`
@@ -112,10 +150,12 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Ball, inside lead heel',
     smaller: 'further forward',
     larger: 'further back',
+    tooSmall: 'too far forward',
+    tooLarge: 'too far back',
     instruction: ({ by, to, length }) =>
       by === null
-        ? `Ball ${lengthWithUnit(to, length)} inside the lead heel.`
-        : `Ball ${size(by, length)} further ${by > 0 ? 'back' : 'forward'}, to ${lengthWithUnit(to, length)} inside the lead heel.`,
+        ? `Ball ${saidLength(to, length)} inside the lead heel.`
+        : `Ball ${size(by, length)} further ${by > 0 ? 'back' : 'forward'}, to ${saidLength(to, length)} inside the lead heel.`,
   },
   ballOut: { name: 'Ball, out from the toe line', ...BALL_OUT },
   leadToeOut: { name: 'Lead toe to the ball’s line', ...BALL_OUT },
@@ -123,6 +163,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Weight on lead foot',
     smaller: 'less on the lead foot',
     larger: 'more on the lead foot',
+    tooSmall: 'on the trail foot',
+    tooLarge: 'on the lead foot',
     instruction: ({ by, to }) =>
       by === null
         ? `Put ${percent(to)} of the weight on the lead foot.`
@@ -134,6 +176,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Trail knee, inside its foot',
     smaller: 'further out',
     larger: 'further in',
+    tooSmall: 'too far out',
+    tooLarge: 'too far in',
     instruction: ({ to, length }) =>
       `Trail knee ${size(to, length)} ${to < 0 ? 'outside' : 'inside'} the inside edge of its foot.`,
   },
@@ -141,6 +185,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Trail knee, more flexed than the lead',
     smaller: 'straighter',
     larger: 'more flexed',
+    tooSmall: 'too straight',
+    tooLarge: 'too flexed',
     instruction: ({ to }) =>
       Math.round(to) <= 0
         ? 'Trail knee as straight as the lead.'
@@ -150,17 +196,21 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Hips, set toward the target',
     smaller: 'less pushed',
     larger: 'more pushed',
+    tooSmall: 'too far back',
+    tooLarge: 'pushed too far',
     instruction: ({ to, length }) =>
       Math.round(to) === 0
         ? 'Hips back to the middle, breastbone still.'
         : `Hips set ${size(to, length)} ${to > 0 ? 'toward' : 'away from'} the target, square, breastbone still.`,
   },
   hipGap: {
-    name: 'Lead hip, inside its foot’s outside',
+    name: 'Lead hip to outside of lead foot',
     smaller: 'nearer the foot’s outside',
     larger: 'further inside',
+    tooSmall: 'too far out',
+    tooLarge: 'too far in',
     instruction: ({ to, length }) =>
-      `Lead hip ${lengthWithUnit(to, length)} inside the outside of the lead foot.`,
+      `Lead hip ${saidLength(to, length)} inside the outside of the lead foot.`,
   },
   hipLine: {
     name: 'Hip line',
@@ -176,6 +226,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Trail shoulder lower',
     smaller: 'more level',
     larger: 'more tilted',
+    tooSmall: 'too level',
+    tooLarge: 'too tilted',
     instruction: ({ to }) => `Trail shoulder ${angle(to)} lower, tilted from the ribs.`,
   },
   clubFace: {
@@ -197,12 +249,14 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Trail knee, its way back',
     ...SHORT_FAR,
     instruction: ({ to, length }) =>
-      `Let the trail knee straighten ${lengthWithUnit(to, length)} back, never locked.`,
+      `Let the trail knee straighten ${saidLength(to, length)} back, never locked.`,
   },
   shaftLean: {
     name: 'Shaft lean, toward the target',
     smaller: 'more upright',
     larger: 'further forward',
+    tooSmall: 'too far back',
+    tooLarge: 'too far forward',
     instruction: ({ to }) =>
       Math.round(to) === 0
         ? 'Shaft upright, hands over the ball.'
@@ -212,7 +266,9 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Lead heel up, going back',
     smaller: 'less far up',
     larger: 'further up',
-    instruction: ({ to, length }) => `Let the lead heel come up ${lengthWithUnit(to, length)} going back.`,
+    tooSmall: 'too little',
+    tooLarge: 'too much',
+    instruction: ({ to, length }) => `Let the lead heel come up ${saidLength(to, length)} going back.`,
   },
 };
 

@@ -10,3 +10,5 @@ export * from './earlier';
 export * from './lines';
 export * from './figureWords';
 export * from './tellTales';
+export * from './byTape';
+export * from './quickLook';

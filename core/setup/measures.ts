@@ -51,7 +51,7 @@ export function measureAddress(address: Address): AddressMeasures {
     toeLine,
     heelLine: lineAngle(address.lead.heel, address.trail.heel),
     setback,
-    setbackMarks: setback / (address.shoe.length * Math.cos(radians(address.lead.flare))),
+    setbackMarks: setback / setbackAtMark(address, 1),
     ballAlong: address.lead.heel.x,
     // Distance from the origin (the ball) to the line through the lead toe at the toe line's angle.
     ballOut: leadToe.x * Math.sin(radians(toeLine)) - leadToe.y * Math.cos(radians(toeLine)),
@@ -70,3 +70,12 @@ export const LINES_DISAGREE_DEGREES = 4;
 export function linesDisagree(measures: Pick<AddressMeasures, 'toeLine' | 'heelLine'>): boolean {
   return Math.abs(measures.toeLine - measures.heelLine) > LINES_DISAGREE_DEGREES;
 }
+
+/**
+ * How far back a trail toe is that lies level with a mark of the lead shoe as it stands.
+ * @param address the lead shoe and its flare
+ * @param mark lengths of the lead shoe: 0 toe, 1/4 laces, 1/2 middle, 1 heel
+ * @returns mm
+ */
+export const setbackAtMark = ({ shoe, lead }: Pick<Address, 'shoe' | 'lead'>, mark: number): number =>
+  mark * shoe.length * Math.cos(radians(lead.flare));

@@ -35,6 +35,19 @@ export const lengthWithUnit = (mm: number, unit: LengthUnit): string =>
   `${lengthFigure(mm, unit)} ${unit === 'cm' ? 'cm' : 'in'}`;
 
 /**
+ * A length as it is said: no finer than a tape was laid, in whole centimetres or half inches.
+ * @param mm a length, mm
+ * @param unit what the coach reads lengths in
+ * @returns the figure with its unit
+ * @example saidLength(271, 'cm') // '27 cm'
+ */
+export function saidLength(mm: number, unit: LengthUnit): string {
+  if (unit === 'cm') return `${rounded(lengthIn(unit, mm), 0)} cm`;
+  const halves = Math.round(2 * lengthIn(unit, mm)) / 2;
+  return `${rounded(halves, Number.isInteger(halves) ? 0 : 1)} in`;
+}
+
+/**
  * @param degrees an angle, degrees
  * @param decimals digits after the point
  * @returns the figure with a degree sign

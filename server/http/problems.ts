@@ -100,7 +100,8 @@ function ofOurOwn(error: unknown): Refusal | undefined {
   if (error instanceof NoSuchLesson) {
     return badInput('lessonId', 'a lesson of this academy', 'none of that id');
   }
-  if (error instanceof NoSuchShots) return badInput('shotIds', 'shots of this student and trial', 'others among them');
+  if (error instanceof NoSuchShots)
+    return badInput('shotIds', 'shots of this student and trial', 'others among them');
   if (error instanceof TooManyAttempts) return tooManyAttempts(error);
   return ofLoad(error);
 }

@@ -42,10 +42,11 @@ export function isNewer(version: string, than: string): boolean {
 }
 
 async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry): Promise<EntryCheck> {
+  // The shots a judgement rests on come in the same question as the address it judges.
   const shotIds = [...new Set(entry.judgement?.shotIds)];
-  const named = await entriesOf(client, entry.studentId, shotIds);
+  const named = await entriesOf(client, entry.studentId, [entry.addressId, ...shotIds]);
   if (named.filter(({ kind }) => kind === 'shots').length !== shotIds.length) throw new NoSuchShots();
-  const [address] = await entriesOf(client, entry.studentId, [entry.addressId]);
+  const address = named.find(({ id }) => id === entry.addressId);
   const build = await findBuild(client, entry.buildId);
   const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;
   const method = await findVersion(client, entry.methodId, entry.methodVersion);

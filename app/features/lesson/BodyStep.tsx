@@ -224,7 +224,6 @@ export function BodyStep() {
     <NeedsClub>
       <WorkPlace
         label="The body, from the knees up"
-        withPlan={false}
         desk={
           <View className="flex-row gap-3 border-t border-grid p-3">
             <Button
@@ -234,7 +233,7 @@ export function BodyStep() {
               disabled={!canUndo}
               onPress={undo}
             />
-            <Button className="flex-1" words="On to the read" onPress={() => openStep('read')} />
+            <Button className="flex-1" words="Read" label="On to the read" onPress={() => openStep('read')} />
           </View>
         }
       >

@@ -1,22 +1,22 @@
-import { setupWith, type ThingToDo } from '@pedastance/core/advice';
+import { setupWith, type Judgement, type ThingToDo } from '@pedastance/core/advice';
 import {
   buysSentences,
   doSentences,
   inFootWords,
   stopsSentence,
   THING_NAMES,
-  thingSentences,
   type Speech,
 } from '@pedastance/core/phrases';
 import { figureOf, type Setup } from '@pedastance/core/setup';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { Text, View } from 'react-native';
 import { useStore } from 'zustand';
 import { lesson, openStep, replaceAgreed } from '../../state/lesson';
 import { prefer } from '../../state/preferences';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { Body, Heading, Quiet } from '../../ui/Words';
+import { Body, Quiet } from '../../ui/Words';
+import { hasChange } from '../../domain/lessonDraft';
 import { tellAgreed } from '../../domain/sentences';
 import { useJudge, useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
@@ -64,24 +64,54 @@ function toggle(setup: Setup, agreed: Setup | null, things: readonly ThingToDo[]
   replaceAgreed(left.length === 0 ? null : setupWith(setup, moves), liftIn(left));
 }
 
+/** Takes every thing that moves a figure. */
+function takeAll(setup: Setup, things: readonly ThingToDo[]): void {
+  const moves = things.flatMap((each) => each.moves);
+  replaceAgreed(setupWith(setup, moves), liftIn(things));
+}
+
+interface TellProps {
+  setup: Setup;
+  agreed: Setup | null;
+  judgement: Judgement | null;
+  speech: Speech;
+}
+
+/** What to tell the student, large: what is in use, and before anything is, what the judgement would have them do. */
+function Tell({ setup, agreed, judgement, speech }: TellProps) {
+  const { student } = useLessonContext();
+  const inUse = tellAgreed(setup, agreed ?? setup, useLeadHeelLift(), speech);
+  const lines =
+    inUse.length > 0 || !judgement ? inUse : doSentences(judgement, setup.address.shoe.length, speech);
+  const [first] = student.name.split(' ');
+  return (
+    <View className="gap-1" aria-live="polite" testID="instruction">
+      <Quiet>{inUse.length > 0 ? `Tell ${first}` : 'Nothing is changed yet. You could say:'}</Quiet>
+      {lines.map((line) => (
+        <Text key={line} className="font-heading text-2xl font-bold leading-8 text-ink">
+          {line}
+        </Text>
+      ))}
+      {inUse.length > MOST_AT_ONCE && (
+        <Quiet>{`${inUse.length} changes at once: nobody will know which one helped. One or two stick.`}</Quiet>
+      )}
+    </View>
+  );
+}
+
 interface ToDoProps {
   todo: ThingToDo;
   taken: boolean;
   onPress: () => void;
-  shoeLength: number;
   speech: Speech;
 }
 
-/** One thing to do, as it is said; what moves a figure can be taken onto the plan. */
-function ToDo({ todo, taken, onPress, shoeLength, speech }: ToDoProps) {
+/** One thing to do, taken onto the plan or left. */
+function ToDo({ todo, taken, onPress, speech }: ToDoProps) {
   const name = inFootWords(THING_NAMES[todo.thing], speech.feet, speech.hand);
   return (
-    <View className="gap-2 border-l-4 border-lagoon bg-sheet p-3" testID="to-do">
-      {thingSentences(todo, shoeLength, speech).map((line) => (
-        <Body key={line} className="text-lg font-semibold">
-          {line}
-        </Body>
-      ))}
+    <View className="flex-row items-center gap-2 border-b border-grid py-1" testID="to-do">
+      <Body className="flex-1 font-semibold">{name}</Body>
       {todo.moves.length > 0 && (
         <Button
           look={taken ? 'act' : 'plain'}
@@ -95,31 +125,22 @@ function ToDo({ todo, taken, onPress, shoeLength, speech }: ToDoProps) {
 }
 
 /** The judgement's things to do, with what they buy. */
-function ThingsToDo({ setup, agreed, speech }: { setup: Setup; agreed: Setup | null; speech: Speech }) {
-  const judgement = useJudgement();
+function ThingsToDo({ setup, agreed, judgement, speech }: TellProps) {
   const lift = useLeadHeelLift();
   if (!judgement) return <Quiet>Working …</Quiet>;
   const { things } = judgement;
-  const shoeLength = setup.address.shoe.length;
   return (
     <View className="gap-2" testID="things-to-do">
-      <Body>{stopsSentence(judgement, speech)}</Body>
-      {things.length === 0 &&
-        doSentences(judgement, shoeLength, speech).map((line) => (
-          <Body key={line} className="text-lg font-semibold">
-            {line}
-          </Body>
-        ))}
       {things.map((todo) => (
         <ToDo
           key={todo.thing}
           todo={todo}
           taken={isTaken(todo, agreed, lift)}
           onPress={() => toggle(setup, agreed, things, todo)}
-          shoeLength={shoeLength}
           speech={speech}
         />
       ))}
+      <Body>{stopsSentence(judgement, speech)}</Body>
       {buysSentences(judgement, speech).map((line) => (
         <Body key={line} className="figures">
           {line}
@@ -146,62 +167,26 @@ function OtherWays({ setup, speech }: { setup: Setup; speech: Speech }) {
   );
 }
 
-function Spoken({ setup, agreed, speech }: { setup: Setup; agreed: Setup | null; speech: Speech }) {
-  const lines = tellAgreed(setup, agreed ?? setup, useLeadHeelLift(), speech);
+function SayFeetAs({ speech }: { speech: Speech }) {
   return (
-    <View className="gap-1" aria-live="polite" testID="instruction">
-      <Heading>To say</Heading>
-      {lines.length === 0 && (
-        <Body>
-          Nothing is changed yet. Take a suggestion, or move the shoes to what you want to agree on.
-        </Body>
-      )}
-      {lines.map((line) => (
-        <Body key={line} className="text-lg">
-          {line}
-        </Body>
-      ))}
-      {lines.length > MOST_AT_ONCE && (
-        <Quiet>{`${lines.length} changes at once: nobody will know which one helped. One or two stick.`}</Quiet>
-      )}
-      <Choice
-        label="Say feet as"
-        options={[
-          { value: 'lead and trail', words: 'Lead, trail' },
-          { value: 'left and right', words: 'Left, right' },
-        ]}
-        value={speech.feet}
-        onChange={(feet) => prefer({ feet })}
-      />
-    </View>
+    <Choice
+      label="Say feet as"
+      options={[
+        { value: 'lead and trail', words: 'Lead, trail' },
+        { value: 'left and right', words: 'Left, right' },
+      ]}
+      value={speech.feet}
+      onChange={(feet) => prefer({ feet })}
+    />
   );
 }
 
-function Agreeing() {
-  const { student } = useLessonContext();
-  const speech = useSpeech(student.hand);
+/** Figures of what is agreed, to be set by hand. */
+function ByHand({ speech }: { speech: Speech }) {
   const judge = useJudge();
-  const read = useReading();
   const loads = useStore(lesson, (state) => state.deskFor === 'load');
-  const agreed = useSettled((state) => state.draft?.agreed ?? null);
-  const path = useLessonPath();
-  const lift = useLeadHeelLift();
-  if (!read) return null;
-  const { setup } = read;
   return (
     <>
-      <ThingsToDo setup={setup} agreed={agreed} speech={speech} />
-      <LeaveAsItIs speech={speech} />
-      <Spoken setup={setup} agreed={agreed} speech={speech} />
-      <NotMeasured />
-      <OtherWays setup={setup} speech={speech} />
-      <TurnPanel speech={speech} />
-      <PathPanel path={path} speech={speech} />
-      {(agreed || lift > 0) && (
-        <View className="flex-row">
-          <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null)} />
-        </View>
-      )}
       <Quiet>Solid: as agreed. Dashed: today. Dotted, with its number: what the fit offers.</Quiet>
       <FeetRows speech={speech} judge={judge} atDesk={!loads} />
       <LoadRows speech={speech} judge={judge} atDesk={loads} />
@@ -209,18 +194,84 @@ function Agreeing() {
   );
 }
 
+function Agreeing() {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const read = useReading();
+  const judgement = useJudgement();
+  const adjusting = useStore(lesson, (state) => state.planLarge);
+  const agreed = useSettled((state) => state.draft?.agreed ?? null);
+  const path = useLessonPath();
+  const lift = useLeadHeelLift();
+  if (!read) return null;
+  const told = { setup: read.setup, agreed, judgement, speech };
+  return (
+    <>
+      {adjusting && <ByHand speech={speech} />}
+      <Tell {...told} />
+      <ThingsToDo {...told} />
+      {(agreed || lift > 0) && (
+        <View className="flex-row">
+          <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null)} />
+        </View>
+      )}
+      <NotMeasured />
+      <LeaveAsItIs speech={speech} />
+      <OtherWays setup={read.setup} speech={speech} />
+      <TurnPanel speech={speech} />
+      <PathPanel path={path} speech={speech} />
+      <SayFeetAs speech={speech} />
+    </>
+  );
+}
+
+/** What a thumb does here: use what is told, or set it by hand, and go on to keep it. */
+function Buttons() {
+  const judgement = useJudgement();
+  const setup = useStore(lesson, (state) => state.draft?.setup ?? null);
+  const inUse = useStore(lesson, ({ draft }) => draft !== null && hasChange(draft));
+  const things = judgement?.things ?? [];
+  const canUse = setup !== null && !inUse && things.some(({ moves }) => moves.length > 0);
+  return (
+    <View className="flex-row gap-3 border-t border-grid p-3">
+      <Button
+        look="plain"
+        words="Adjust"
+        label="Adjust on the plan"
+        onPress={() => lesson.setState({ planLarge: true })}
+      />
+      {canUse ? (
+        <Button className="flex-1" words="Use it" onPress={() => takeAll(setup, things)} />
+      ) : (
+        <Button className="flex-1" words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
+      )}
+    </View>
+  );
+}
+
 export function ChangeStep() {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const loads = useStore(lesson, (state) => state.deskFor === 'load');
+  const adjusting = useStore(lesson, (state) => state.planLarge);
   return (
     <NeedsClub>
       <WorkPlace
         label="The change"
+        plan={adjusting ? 'large' : 'none'}
         desk={
-          <Desk loads={loads} speech={speech}>
-            <Button look="desk" words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
-          </Desk>
+          adjusting ? (
+            <Desk loads={loads} speech={speech}>
+              <Button
+                look="desk"
+                words="Done"
+                label="Done adjusting"
+                onPress={() => lesson.setState({ planLarge: false })}
+              />
+            </Desk>
+          ) : (
+            <Buttons />
+          )
         }
       >
         <Agreeing />

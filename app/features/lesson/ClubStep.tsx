@@ -1,36 +1,16 @@
-import type { NewBuild } from '@pedastance/contract';
 import { BAG, canPitch, checkedClubLength, type ClubId, type ShotType } from '@pedastance/core/club';
-import type { Setup } from '@pedastance/core/setup';
 import { InputError } from '@pedastance/core/units';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
-import { chooseClub, lesson, openStep, setClubLength } from '../../state/lesson';
-import { useRecords } from '../../state/records';
+import { chooseClub, lesson, openStep, setClubLength, type LastFeet } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
 import { Quiet } from '../../ui/Words';
-import { recordsOf } from '../../domain/records';
+import { feetOf, useLastRecord } from '../../state/useLastRecord';
 import { useLessonContext } from './context';
-import { outgrown } from '../../domain/outgrown';
 import { typedNumber } from '../../domain/typedNumber';
-
-/** The feet this body last agreed on, or stood in, with a club and shot; none from before it grew. */
-function useLastFeet(studentId: string, build: NewBuild) {
-  const entries = useRecords((state) => state.entries);
-  const builds = useRecords((state) => state.builds);
-  return useMemo(() => {
-    const records = recordsOf(Object.values(entries), studentId);
-    return (club: ClubId, shot: ShotType): Setup | null => {
-      const last = records.find(
-        ({ address, reading }) =>
-          address.club === club && address.shot === shot && !outgrown(builds[reading.buildId], build),
-      );
-      return last ? (last.agreed ?? last.address).setup : null;
-    };
-  }, [entries, builds, studentId, build]);
-}
 
 function LengthField({ lengthInches }: { lengthInches: number }) {
   const [text, setText] = useState(String(lengthInches));
@@ -65,7 +45,8 @@ export function ClubStep() {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const lengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
-  const lastFeet = useLastFeet(student.id, build);
+  const lastRecord = useLastRecord(student.id, build);
+  const lastFeet: LastFeet = (of, played) => feetOf(lastRecord(of, played));
   const choose = (nextClub: ClubId, nextShot: ShotType) =>
     chooseClub(nextClub, nextShot, build.figures, lastFeet);
   return (

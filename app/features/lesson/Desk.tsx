@@ -1,45 +1,18 @@
 import type { Speech } from '@pedastance/core/phrases';
-import { lengthFigure, lengthIn, millimetres, type Unit } from '@pedastance/core/units';
 import UndoIcon from 'lucide-react-native/icons/undo-2';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Pressable, Text, TextInput, View } from 'react-native';
 import { useStore } from 'zustand';
 import { LiveFigure } from './LiveFigure';
-import {
-  currentSetup,
-  dialValue,
-  lesson,
-  setDial,
-  setLoadDial,
-  undo,
-  type Dial,
-  type LoadDial,
-} from '../../state/lesson';
+import { currentSetup, dialValue, lesson, setDial, setLoadDial, undo } from '../../state/lesson';
 import { IconButton } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { ON_DESK } from '../../ui/colours';
 import { mainFigure } from './figures';
 import { figureName } from '../../domain/sentences';
 import { typedNumber } from '../../domain/typedNumber';
-import { FIGURES, isLoad } from '@pedastance/core/setup';
-
-type AnyDial = Dial | LoadDial;
-type Kind = 'length' | 'angle' | 'percent';
-
-const KINDS: Record<Unit, Kind> = { mm: 'length', degrees: 'angle', percent: 'percent' };
-const kindOf = (dial: AnyDial): Kind => KINDS[FIGURES[dial].unit];
-
-/** Exact steps, small and large, in the unit the coach reads. */
-const STEPS: Record<Kind, Record<Speech['length'], readonly [number, number]>> = {
-  length: { cm: [0.5, 2], inches: [0.25, 1] },
-  angle: { cm: [1, 5], inches: [1, 5] },
-  percent: { cm: [1, 5], inches: [1, 5] },
-};
-
-const toShown = (kind: Kind, value: number, speech: Speech): number =>
-  kind === 'length' ? lengthIn(speech.length, value) : value;
-const toStored = (kind: Kind, value: number, speech: Speech): number =>
-  kind === 'length' ? millimetres(speech.length, value) : value;
+import { isLoad } from '@pedastance/core/setup';
+import { faultOf, kindOf, shownValue, STEPS, toShown, toStored, unitOf, type AnyDial } from './dials';
 
 /** A typed figure comes from a tape; one that is stepped to was placed on the plan. */
 function set(dial: AnyDial, value: number, way: 'tape' | 'drag'): void {
@@ -56,30 +29,6 @@ function stepBy(dial: AnyDial, step: number, speech: Speech): void {
   const size = kind === 'length' ? STEPS.length[speech.length][0] : 1;
   const next = Math.round((shown + step) / size) * size;
   set(dial, toStored(kind, next, speech), 'drag');
-}
-
-const UNIT: Record<Kind, (speech: Speech) => string> = {
-  length: (speech) => (speech.length === 'cm' ? ' cm' : ' in'),
-  angle: () => '°',
-  percent: () => ' %',
-};
-
-function shownValue(dial: AnyDial, value: number, speech: Speech): string {
-  const kind = kindOf(dial);
-  if (kind === 'length') return lengthFigure(value, speech.length);
-  return value
-    .toFixed(kind === 'angle' ? 1 : 0)
-    .replace('.0', '')
-    .replace('-', '\u2212');
-}
-
-function faultOf(dial: AnyDial, text: string, speech: Speech): string {
-  const kind = kindOf(dial);
-  const value = toStored(kind, typedNumber(text.replace('\u2212', '-')), speech);
-  const { least, most } = FIGURES[dial].range;
-  if (value >= least && value <= most) return '';
-  const range = [least, most].map((end) => shownValue(dial, end, speech)).join(' to ');
-  return `${figureName(dial, speech)}: expected ${range}${UNIT[kind](speech)}, found ${text.trim() === '' ? 'nothing' : `“${text}”`}`;
 }
 
 function StepButton({ words, label, onPress }: { words: string; label: string; onPress: () => void }) {
@@ -113,7 +62,7 @@ function TypedFigure({ dial, speech, onDone }: { dial: AnyDial; speech: Speech; 
         <TextInput
           autoFocus
           selectTextOnFocus
-          aria-label={`${figureName(dial, speech)},${UNIT[kindOf(dial)](speech)}`}
+          aria-label={`${figureName(dial, speech)},${unitOf(dial, speech)}`}
           aria-invalid={fault !== ''}
           value={text}
           onChangeText={setText}
@@ -184,7 +133,7 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
   const step = (by: number) => (
     <StepButton
       words={`${by > 0 ? '+' : '\u2212'}${Math.abs(by)}`}
-      label={`${name} ${by > 0 ? 'plus' : 'minus'} ${Math.abs(by)}${UNIT[kind](speech)}`}
+      label={`${name} ${by > 0 ? 'plus' : 'minus'} ${Math.abs(by)}${unitOf(dial, speech)}`}
       onPress={() => stepBy(dial, by, speech)}
     />
   );

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { openStep } from '../../state/lesson';
+import { useStore } from 'zustand';
+import { lesson, openStep } from '../../state/lesson';
 import { prefer, usePreferences } from '../../state/preferences';
 import { Button } from '../../ui/Button';
 import { useJudge, useLessonContext } from './context';
@@ -24,50 +25,29 @@ function ViewButton() {
   );
 }
 
+/** Feet, ball and load on the plan: dragged there, stepped to or typed, with every figure live. */
 export function FeetStep() {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const judge = useJudge();
+  const loads = useStore(lesson, (state) => state.deskFor === 'load');
   return (
     <NeedsClub>
       <WorkPlace
-        label="Figures of the feet"
+        label="Figures of feet and load"
+        plan="large"
         desk={
-          <Desk loads={false} speech={speech}>
-            <Button
-              look="desk"
-              words="Balance"
-              label="On to the balance"
-              onPress={() => openStep('balance')}
-            />
+          <Desk loads={loads} speech={speech}>
+            <Button look="desk" words="Read" label="On to the read" onPress={() => openStep('read')} />
           </Desk>
         }
       >
-        <FeetRows speech={speech} judge={judge} />
+        <FeetRows speech={speech} judge={judge} atDesk={!loads} />
+        <LoadRows speech={speech} judge={judge} atDesk={loads} />
         <TurnPanel speech={speech} />
         <View className="flex-row justify-end">
           <ViewButton />
         </View>
-      </WorkPlace>
-    </NeedsClub>
-  );
-}
-
-export function BalanceStep() {
-  const { student } = useLessonContext();
-  const speech = useSpeech(student.hand);
-  const judge = useJudge();
-  return (
-    <NeedsClub>
-      <WorkPlace
-        label="Figures of the balance"
-        desk={
-          <Desk loads speech={speech}>
-            <Button look="desk" words="Body" label="On to the body" onPress={() => openStep('body')} />
-          </Desk>
-        }
-      >
-        <LoadRows speech={speech} judge={judge} />
       </WorkPlace>
     </NeedsClub>
   );

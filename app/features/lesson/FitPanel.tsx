@@ -162,7 +162,7 @@ function Nothing({ fitted: { relaxations, nearest }, setup, speech }: NothingPro
         </Body>
       ))}
       {nearest && <Answer answer={nearest} at={0} setup={setup} speech={speech} />}
-      <Quiet>Pin less, try another club or method, or be content with a shorter turn.</Quiet>
+      <Quiet>Unlock something, try another club or method, or take a shorter turn.</Quiet>
     </View>
   );
 }
@@ -194,7 +194,7 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
         <Quiet>{done === null ? 'Looking …' : `Looking … ${Math.round(100 * done)} %`}</Quiet>
       )}
       {done !== null && !fitted && !stopped && <Button look="quiet" words="Stop looking" onPress={stop} />}
-      {stopped && <Quiet>Stopped. Pin or let go of something to look again.</Quiet>}
+      {stopped && <Quiet>Stopped. Lock or unlock something to look again.</Quiet>}
       {fitted?.spared.map((turn) => (
         <Quiet
           key={turn}

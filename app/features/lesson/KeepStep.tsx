@@ -170,7 +170,6 @@ export function KeepStep() {
   return (
     <WorkPlace
       label="Keep"
-      withPlan={false}
       desk={
         <View className="flex-row flex-wrap gap-3 border-t border-grid p-3">
           <Button

@@ -308,7 +308,7 @@ function SoreKnees({ screen, speech }: { screen: Screen; speech: Speech }) {
           label={spoken(foot === 'lead' ? 'Lead knee' : 'Trail knee', speech)}
           options={[
             { value: 'fine', words: 'Fine' },
-            { value: 'sore', words: 'Sore: spend nothing of it' },
+            { value: 'sore', words: 'Sore' },
           ]}
           value={screen.soreKnee[foot] ? 'sore' : 'fine'}
           onChange={(how) =>
@@ -332,14 +332,14 @@ function Newest({ speech }: { speech: Speech }) {
   const { screen: taken, student, build } = useLessonContext();
   const builds = useRecords((state) => state.builds);
   const screen = taken && screenFor(taken, student.hand);
-  if (!screen) return <Body>Nothing screened yet: the turn budget cannot know where the legs stop.</Body>;
+  if (!screen) return <Body>Not tested yet: nobody knows where the legs stop the turn.</Body>;
   const grown = outgrown(builds[screen.buildId], build);
   const { residuals, closing } = turningBody(screen, student.hand);
   return (
     <View className="gap-2" testID="newest-screen">
       {grown && (
         <Notice kind="caution">
-          Has grown since: these legs are no longer those that were tested. Screen them again.
+          Has grown since: these legs are no longer those that were tested. Test them again.
         </Notice>
       )}
       {SCREEN_ITEMS.flatMap((item) => {
@@ -374,7 +374,7 @@ function Newest({ speech }: { speech: Speech }) {
 function Taking({ screen, speech }: { screen: Screen; speech: Speech }) {
   return (
     <>
-      <Quiet>{`It tells a coach where the turn stops. It is no diagnosis. ${NOT_MEDICAL_ADVICE} Who hurts sees a doctor or physiotherapist first.`}</Quiet>
+      <Quiet>{`It tells a coach where the turn stops. It is no diagnosis. ${NOT_MEDICAL_ADVICE} If it hurts, stop. Doctor or physio first.`}</Quiet>
       <SoreKnees screen={screen} speech={speech} />
       {PARTS.map(([part, heading]) => (
         <View key={part}>
@@ -431,17 +431,17 @@ export function LegsStep() {
       <View className="flex-row flex-wrap gap-3 border-t border-grid p-3">
         {screen ? (
           <>
-            <Button className="flex-1" words="Keep the screen" onPress={() => void keep()} />
-            <Button look="quiet" words="Give it up" onPress={() => changeDraft({ screen: null })} />
+            <Button className="flex-1" words="Keep the test" onPress={() => void keep()} />
+            <Button look="quiet" words="Discard" onPress={() => changeDraft({ screen: null })} />
           </>
         ) : (
           <>
             <Button
               look="plain"
-              words="Screen the legs"
+              words="Test legs and trunk"
               onPress={() => changeDraft({ screen: { ...EMPTY_SCREEN, hand: student.hand } })}
             />
-            <Button className="flex-1" words="On to the club" onPress={() => openStep('club')} />
+            <Button className="flex-1" words="Club" label="On to the club" onPress={() => openStep('club')} />
           </>
         )}
       </View>

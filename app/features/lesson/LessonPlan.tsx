@@ -3,19 +3,24 @@ import { useStore } from 'zustand';
 import { holdFeet, holdLoad, lessonScene } from './livePlan';
 import { wholeGhost } from '../../plan/drawing';
 import { Plan } from '../../plan/Plan';
+import type { Step } from '../../domain/lessonDraft';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
 import { useGoal, useLeadHeelLift, useOwnDifference, usePlumbPlace, useTurningBody } from './turning';
 
-/** The lesson's one plan; what can be taken hold of depends on the step. */
+/** Steps in which feet and loads are taken hold of. */
+const HELD_IN: readonly (Step | undefined)[] = ['feet', 'change'];
+
+/** The lesson's one plan; what can be taken hold of depends on the step, and on what is at the desk. */
 export function LessonPlan() {
   const { student, build } = useLessonContext();
   const { verdictOf } = useLessonContext();
   const viewpoint = usePreferences((state) => state.viewpoint);
   const length = usePreferences((state) => state.length);
   const step = useStore(lesson, (state) => state.draft?.step);
+  const loads = useStore(lesson, (state) => state.deskFor === 'load');
   const agreed = useStore(lesson, (state) => state.standing === 'agreed');
   const today = useStore(lesson, (state) =>
     state.standing === 'agreed' ? (state.draft?.setup ?? null) : null,
@@ -40,14 +45,8 @@ export function LessonPlan() {
   }, [today, offers, other]);
   const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
   if (!hasFeet) return null;
-  const load = step === 'balance';
-  const still =
-    step === 'body' ||
-    step === 'read' ||
-    step === 'try' ||
-    step === 'keep' ||
-    step === 'who' ||
-    step === 'club';
+  const still = !HELD_IN.includes(step);
+  const load = !still && loads;
   return (
     <Plan
       key={`${load}-${still}-${agreed}`}

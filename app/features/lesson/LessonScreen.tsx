@@ -19,23 +19,28 @@ import { inShort } from '../../domain/students';
 import { BodyStep } from './BodyStep';
 import { ChangeStep } from './ChangeStep';
 import { ClubStep } from './ClubStep';
-import { LessonContext, useMethod, useNewJudge, type LessonFacts } from './context';
-import { BalanceStep, FeetStep } from './FeetStep';
+import { LessonContext, useLessonContext, useMethod, useNewJudge, type LessonFacts } from './context';
+import { FeetStep } from './FeetStep';
 import { KeepStep } from './KeepStep';
 import { LessonPlan } from './LessonPlan';
 import { LegsStep } from './LegsStep';
 import { ReadStep } from './ReadStep';
-import { StepBar } from './StepBar';
+import { PartBar } from './PartBar';
+import { PlaceBar } from './PlaceBar';
+import { QuickLookStep } from './QuickLookStep';
+import { TapeStep } from './TapeStep';
+import { JudgementContext, useNewJudgement } from './useJudgement';
 import { TryStep } from './try/TryStep';
 import { WhoStep } from './WhoStep';
 import { Waiting } from '../../ui/Waiting';
 
-const PLACES: Record<Step, ComponentType> = {
+const STEPS: Record<Step, ComponentType> = {
   who: WhoStep,
   legs: LegsStep,
   club: ClubStep,
   feet: FeetStep,
-  balance: BalanceStep,
+  tape: TapeStep,
+  quickLook: QuickLookStep,
   body: BodyStep,
   read: ReadStep,
   change: ChangeStep,
@@ -58,14 +63,12 @@ function Header({ student }: { student: LessonContext['student'] }) {
           {student.cautions !== '' ? ` · ! ${student.cautions}` : ''}
         </Quiet>
       </View>
-      {club && (
-        <Button
-          look="plain"
-          words={`${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}`}
-          label={`Club: ${clubById(club).name}. Choose another`}
-          onPress={() => openStep('club')}
-        />
-      )}
+      <Button
+        look="plain"
+        words={club ? `${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}` : 'Club'}
+        label={club ? `Club: ${clubById(club).name}. Choose another` : 'Club: none yet. Choose one'}
+        onPress={() => openStep('club')}
+      />
     </View>
   );
 }
@@ -74,8 +77,14 @@ function Steps() {
   const step = useStore(lesson, (state) => state.draft?.step ?? 'who');
   const hasFeet = useStore(lesson, (state) => Boolean(state.draft?.setup));
   const wide = useWide();
-  const Place = PLACES[step];
-  if (!wide) return <Place />;
+  const Place = STEPS[step];
+  if (!wide)
+    return (
+      <>
+        <PartBar />
+        <Place />
+      </>
+    );
   return (
     <View className="flex-1 flex-row">
       <View className="flex-1 border-r border-ink">
@@ -88,6 +97,7 @@ function Steps() {
         )}
       </View>
       <View className="w-[460px]">
+        <PartBar />
         <Place />
       </View>
     </View>
@@ -106,17 +116,34 @@ function keepWhileOpen(): () => void {
   };
 }
 
+/** The places of the lesson, with the one judgement that those who tell of it share. */
+function Places() {
+  const { student } = useLessonContext();
+  const judgement = useNewJudgement();
+  const wide = useWide();
+  return (
+    <JudgementContext value={judgement}>
+      <View role="main" className="flex-1 bg-paper">
+        <Header student={student} />
+        <View className={`flex-1 ${wide ? 'flex-row border-t border-ink' : ''}`}>
+          {wide && <PlaceBar />}
+          <View className="flex-1">
+            <Steps />
+          </View>
+          {!wide && <PlaceBar />}
+        </View>
+      </View>
+    </JudgementContext>
+  );
+}
+
 /** The lesson with everything its steps go by, and the one judge they all ask. */
 function OpenLesson({ facts }: { facts: LessonFacts }) {
   const judge = useNewJudge(facts);
   const context = useMemo(() => ({ ...facts, ...judge }), [facts, judge]);
   return (
     <LessonContext value={context}>
-      <View role="main" className="flex-1 bg-paper">
-        <Header student={facts.student} />
-        <StepBar />
-        <Steps />
-      </View>
+      <Places />
     </LessonContext>
   );
 }

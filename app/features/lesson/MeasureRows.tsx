@@ -1,26 +1,30 @@
 import { type Speech } from '@pedastance/core/phrases';
-import { type Item, ITEMS, LOAD_FIGURES } from '@pedastance/core/setup';
+import { figureOf, FIGURES, type Item, ITEMS, LOAD_FIGURES } from '@pedastance/core/setup';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import { useStore } from 'zustand';
 import { LiveFigure, type Figure } from './LiveFigure';
 import { lesson, type Dial, type LoadDial } from '../../state/lesson';
-import { Body } from '../../ui/Words';
-import type { Judge } from './context';
+import { Body, Quiet } from '../../ui/Words';
+import { useLessonContext, type Judge } from './context';
 import { bandFigure, mainFigure, otherWidths, setbackWords } from './figures';
-import { figureName } from '../../domain/sentences';
+import { figure, figureName } from '../../domain/sentences';
+import { shortDay } from '../../domain/students';
+import { useLastRecord } from '../../state/useLastRecord';
 
 interface RowProps {
   label: string;
   main: () => Figure;
   more?: (() => Figure) | undefined;
   band?: (() => Figure) | undefined;
+  /** What was last agreed of it with this club. */
+  agreed?: string | undefined;
   chosen?: boolean;
   onPress?: (() => void) | undefined;
   testID: string;
 }
 
-function Row({ label, main, more, band, chosen = false, onPress, testID }: RowProps) {
+function Row({ label, main, more, band, agreed, chosen = false, onPress, testID }: RowProps) {
   const moreHeight = band ? 'h-5' : 'h-10 wraps';
   const inside = (
     <>
@@ -50,6 +54,11 @@ function Row({ label, main, more, band, chosen = false, onPress, testID }: RowPr
             />
           )}
         </View>
+      )}
+      {agreed && (
+        <Quiet testID={`${testID}-agreed`} className="figures">
+          {agreed}
+        </Quiet>
       )}
     </>
   );
@@ -81,6 +90,17 @@ interface SharedRowsProps extends RowsProps {
   atDesk?: boolean;
 }
 
+/** What was last agreed of a figure with the lesson's club: beside today's, and never in its place. */
+function useAgreed(dial: Dial | LoadDial, speech: Speech): string | undefined {
+  const { student, build } = useLessonContext();
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const last = useLastRecord(student.id, build);
+  const { agreed } = (club && last(club, shot)) || {};
+  if (!agreed) return undefined;
+  return `agreed ${shortDay(agreed.madeAt)}: ${figure(figureOf(agreed.setup, dial)!, FIGURES[dial].unit, speech)}`;
+}
+
 function DialRow({
   dial,
   speech,
@@ -96,6 +116,7 @@ function DialRow({
   return (
     <Row
       label={figureName(dial, speech)}
+      agreed={useAgreed(dial, speech)}
       {...figures}
       chosen={chosen}
       onPress={onPress}

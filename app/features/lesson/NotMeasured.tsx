@@ -2,7 +2,6 @@ import { FEET_FIGURES, LOAD_FIGURES, notMeasured, type PlacedFigure } from '@ped
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { figureName } from '../../domain/sentences';
-import type { Step } from '../../domain/lessonDraft';
 import { lesson, openStep, standAsDrawn } from '../../state/lesson';
 import { useSpeech } from '../../state/useSpeech';
 import { Button } from '../../ui/Button';
@@ -15,16 +14,20 @@ interface PartProps {
   /** What is noted when they stand as they are drawn. */
   asDrawn: string;
   measure: string;
-  step: Step;
+  deskFor: 'feet' | 'load';
 }
 
 /** One part of what was not measured: noted by eye with a tap, or measured. */
-function Part({ figures, asDrawn, measure, step }: PartProps) {
+function Part({ figures, asDrawn, measure, deskFor }: PartProps) {
   if (figures.length === 0) return null;
+  const place = () => {
+    lesson.setState({ deskFor });
+    openStep('feet');
+  };
   return (
     <View className="flex-row flex-wrap gap-2">
       <Button look="plain" words={asDrawn} onPress={() => standAsDrawn(figures)} />
-      <Button look="quiet" words={measure} onPress={() => openStep(step)} />
+      <Button look="quiet" words={measure} onPress={place} />
     </View>
   );
 }
@@ -42,12 +45,12 @@ export function NotMeasured() {
   return (
     <Notice kind="caution">
       <Body>{`Not measured, so not read: ${names}.`}</Body>
-      <Part figures={feet} asDrawn="The feet stand as drawn" measure="Place them" step="feet" />
+      <Part figures={feet} asDrawn="The feet stand as drawn" measure="Place them" deskFor="feet" />
       <Part
         figures={load}
         asDrawn={`${Math.round(setup.balance.leadShare)} % on the lead foot, as drawn`}
         measure="Note the balance"
-        step="balance"
+        deskFor="load"
       />
     </Notice>
   );

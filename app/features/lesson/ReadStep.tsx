@@ -132,10 +132,10 @@ export function ReadStep() {
     <NeedsClub>
       <WorkPlace
         label="What was read"
-        withPlan={false}
+        plan="strip"
         desk={
           <View className="border-t border-grid p-3">
-            <Button words="On to the change" onPress={() => openStep('change')} />
+            <Button words="Change" label="On to the change" onPress={() => openStep('change')} />
           </View>
         }
       >

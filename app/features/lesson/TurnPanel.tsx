@@ -174,9 +174,9 @@ export function TurnPanel({ speech }: { speech: Speech }) {
           <Body>Measure both flares first: where the legs stop the turn goes by them.</Body>
         ) : (
           <>
-            <Body>Where the legs stop the turn is not known: they have not been screened.</Body>
+            <Body>Nobody knows where the legs stop the turn: they are not tested.</Body>
             <View className="flex-row">
-              <Button look="plain" words="Screen the legs" onPress={() => openStep('legs')} />
+              <Button look="plain" words="Test legs and trunk" onPress={() => openStep('legs')} />
             </View>
           </>
         )}
@@ -201,7 +201,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
       <View className="flex-row">
         <Button
           look="quiet"
-          words={open ? 'Fold the why away' : 'Why, and what a step buys'}
+          words={open ? 'Less' : 'Why, and what a step buys'}
           onPress={() => setOpen(!open)}
         />
       </View>

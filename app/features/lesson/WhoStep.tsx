@@ -121,7 +121,7 @@ export function WhoStep() {
         </View>
       </ScrollView>
       <View className="border-t border-grid p-3">
-        <Button words="On to the legs" onPress={() => openStep('legs')} />
+        <Button words="Legs and trunk" label="On to the legs" onPress={() => openStep('legs')} />
       </View>
     </View>
   );

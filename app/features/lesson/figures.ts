@@ -48,7 +48,7 @@ export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figu
   return shown((setup) => {
     const finding = judge(setup)?.findings.find((each) => each.item === item);
     if (!finding) return { text: uncertaintyOf(measuredOf(setup), item) === null ? NOT_MEASURED : '' };
-    const word = finding.verdict === 'in' ? 'in' : verdictWords(finding.question, finding.verdict);
+    const word = verdictWords(finding.question, finding.verdict);
     return {
       text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${findingBand(finding, speech)}`,
       verdict: finding.verdict,

@@ -1,6 +1,6 @@
 import type { Case, Judgement } from '@pedastance/core/advice';
 import type { MoveName } from '@pedastance/core/fit';
-import { useMemo } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
 import { lesson } from '../../state/lesson';
@@ -49,9 +49,19 @@ export function useCase(): Case | null {
   ]);
 }
 
-/** The one judgement of today's address, worked out beside the screen; null until it is there. */
-export function useJudgement(): Judgement | null {
+/** The one judgement of today's address, worked out beside the screen; the last one stands until the next is there. */
+export function useNewJudgement(): Judgement | null {
   const of = useCase();
   const question = useMemo(() => of && { ask: 'judge' as const, of }, [of]);
-  return useComputation(question).answer;
+  const { answer } = useComputation(question);
+  const [told, setTold] = useState<Judgement | null>(null);
+  useEffect(() => {
+    if (answer || !question) setTold(answer);
+  }, [answer, question]);
+  return told;
 }
+
+export const JudgementContext = createContext<Judgement | null>(null);
+
+/** The lesson's one judgement; null until it is there. */
+export const useJudgement = (): Judgement | null => useContext(JudgementContext);

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View, ScrollView } from 'react-native';
 import { router, useLocalSearchParams, Link } from 'expo-router';
-import type { Student } from '@pedastance/contract';
+import type { NewBuild, Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core/phrases';
 import { JudgementCard } from '../../cards/JudgementCard';
 import { Cautions, BuildTable } from '../../cards/StudentFacts';
@@ -14,7 +14,10 @@ import { day, inShort } from '../../domain/students';
 import { useStudentLog } from '../../state/useStudentLog';
 import { useSpeech } from '../../state/useSpeech';
 import { useWide } from '../../ui/layout';
-import { useRecords } from '../../state/records';
+import { startingFrom } from '../../state/lesson';
+import { newestScreen, useRecords } from '../../state/records';
+import { feetOf, useLastRecord } from '../../state/useLastRecord';
+import type { LessonDraft } from '../../domain/lessonDraft';
 import { trialsOf, type Trial } from '../../domain/trials';
 import { intakesOf } from '../../domain/intake';
 import type { LogRecord } from '../../domain/records';
@@ -42,10 +45,25 @@ function LastJudgement({ records, speech }: { records: readonly LogRecord[]; spe
   );
 }
 
+/** The club a student last had in hand, the shoes drawn as they last stood with it; nothing of it measured. */
+function firstAddress({ address, ...record }: LogRecord, build: NewBuild): Partial<LessonDraft> {
+  const { club, shot, clubLengthInches } = address;
+  const setup = startingFrom(feetOf({ address, ...record }), build.figures, clubLengthInches);
+  return { club, shot, clubLengthInches, setup };
+}
+
+/** Goes on with the lesson in progress, else starts one: at the address, or at the student where something is missing. */
 function LessonButtons({ student }: { student: Student }) {
   const drafts = useDrafts((state) => state.drafts);
   const open = draftsOf(drafts, student.id)[0];
-  const start = async () => router.push(`/lessons/${await startLesson(student.id, 'who')}`);
+  const { build } = student;
+  const last = useLastRecord(student.id, build)();
+  const tested = useRecords((state) => newestScreen(state.screens, student.id) !== null);
+  const start = async () => {
+    const begin = build && last && tested ? firstAddress(last, build) : null;
+    const lesson = await startLesson(student.id, begin ? 'feet' : 'who', begin ?? {});
+    router.push(`/lessons/${lesson}`);
+  };
   if (!open) return <Button words="Start a lesson" onPress={() => void start()} />;
   return (
     <View className="gap-1">

@@ -53,10 +53,8 @@ export function TurnCard({ student, records, speech }: TurnCardProps) {
   return (
     <View className="gap-1" testID="turn-card">
       <Heading>The turn</Heading>
-      {!screen && <Body>Legs and trunk have not been screened: what stops the turn is not known.</Body>}
-      {screen && !feet && (
-        <Body>Screened, and no feet of a full swing recorded yet to turn on: start a lesson.</Body>
-      )}
+      {!screen && <Body>Legs and trunk are not tested: nobody knows what stops the turn.</Body>}
+      {screen && !feet && <Body>Legs tested. Record a full swing’s feet to see the turn.</Body>}
       {turning && feet && (
         <>
           <WhereItStops turning={turning} speech={speech} />

@@ -118,7 +118,7 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
       </>
     );
   }
-  if (!answer) return <Body>Reckoning …</Body>;
+  if (!answer) return <Body>Working …</Body>;
   return (
     <>
       <CheckNotice check={last!.check} speech={speech} />

@@ -186,14 +186,14 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
       <Choice
         label="Shots are seen by"
         options={[
-          { value: 'by hand', words: 'Eye and thumb' },
+          { value: 'by hand', words: 'I’ll tap it' },
           { value: 'simulated monitor', words: 'Monitor (simulated)' },
         ]}
         value={source}
         onChange={chooseSource}
       />
       <Select
-        label="This alone decides"
+        label="What counts"
         options={OUTCOMES.filter((outcome) => SEEN_BY[source].includes(outcome)).map((outcome) => ({
           value: outcome,
           words: OUTCOME_WORDS[outcome].name,
@@ -204,7 +204,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
       <View className="flex-row gap-2">
         <View className="flex-1">
           <Field
-            label="Worth having from"
+            label="Smallest useful gain"
             unit={unitWords}
             value={margin}
             onChangeText={setMargin}
@@ -259,7 +259,7 @@ export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
           {fault}
         </Notice>
       )}
-      <Button words="Declare it, and begin" onPress={() => void declare()} />
+      <Button words="Start" onPress={() => void declare()} />
       <Quiet>
         Nothing of this can be changed after the first shot. Space behind and beside, nobody ahead of the
         line.

@@ -61,7 +61,7 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
         value={pain}
         onChange={setPain}
       />
-      {pain !== null && !answer && <Quiet>Reckoning …</Quiet>}
+      {pain !== null && !answer && <Quiet>Working …</Quiet>}
       {answer && (
         <>
           <FactorialResult trial={trial} verdict={answer} speech={speech} />

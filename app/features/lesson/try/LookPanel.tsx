@@ -69,7 +69,7 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
         onChange={setPain}
       />
       {pain !== null && !answer && (
-        <Quiet>{done === null ? 'Reckoning …' : `Reckoning … ${Math.round(100 * done)} %`}</Quiet>
+        <Quiet>{done === null ? 'Working …' : `Working … ${Math.round(100 * done)} %`}</Quiet>
       )}
       {answer && says && (
         <>

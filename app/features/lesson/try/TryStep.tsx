@@ -41,7 +41,7 @@ function CameTo({ trial, onAnother }: { trial: Trial; onAnother: () => void }) {
         <TrialLink trial={trial} />
       </Notice>
       {kept ? (
-        <Button words="On to keeping it" onPress={() => openStep('keep')} />
+        <Button words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
       ) : (
         <Button
           words="Back to today’s feet"
@@ -79,8 +79,7 @@ export function TryStep() {
       <WorkPlace
         key={looking ? 'look' : running ? 'run' : 'declare'}
         label="The trial"
-        withPlan={running && !looking}
-        smallPlan
+        plan={running && !looking ? 'small' : 'none'}
       >
         <Trying trial={trial} />
       </WorkPlace>

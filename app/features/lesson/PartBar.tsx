@@ -1,0 +1,43 @@
+import { Pressable, Text, View } from 'react-native';
+import { useStore } from 'zustand';
+import { placeOf, PLACES, type Step } from '../../domain/lessonDraft';
+import { lesson, openStep } from '../../state/lesson';
+
+const NAMES: Partial<Record<Step, string>> = {
+  who: 'Came for',
+  legs: 'Legs and trunk',
+  feet: 'Plan',
+  tape: 'Tape',
+  quickLook: 'Quick look',
+  body: 'Body',
+  keep: 'Record',
+  try: 'Try',
+};
+
+/** The parts of the open place in a row; a place of one part needs none. */
+export function PartBar() {
+  const current = useStore(lesson, (state) => state.draft?.step ?? 'who');
+  const place = placeOf(current);
+  const parts = (PLACES[place] as readonly Step[]).filter((step) => NAMES[step]);
+  if (parts.length < 2 || current === 'club') return null;
+  return (
+    <View role="tablist" aria-label="Parts of this place" className="flex-row border-b border-grid">
+      {parts.map((step) => {
+        const chosen = step === current;
+        return (
+          <Pressable
+            key={step}
+            role="tab"
+            aria-selected={chosen}
+            onPress={() => openStep(step)}
+            className={`min-h-[48px] flex-1 items-center justify-center border-b-4 px-1 ${chosen ? 'border-lagoon' : 'border-transparent'}`}
+          >
+            <Text className={`font-text text-base text-ink ${chosen ? 'font-semibold' : ''}`}>
+              {NAMES[step]}
+            </Text>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}

@@ -1,0 +1,30 @@
+import type { NewBuild } from '@pedastance/contract';
+import type { ClubId, ShotType } from '@pedastance/core/club';
+import type { Setup } from '@pedastance/core/setup';
+import { useMemo } from 'react';
+import { outgrown } from '../domain/outgrown';
+import { recordsOf, type LogRecord } from '../domain/records';
+import { useRecords } from './records';
+
+/** The newest record of a club and shot, or of any, in the body a student has now; none from before it grew. */
+export type LastRecord = (club?: ClubId, shot?: ShotType) => LogRecord | null;
+
+/** What the log last has of a student's feet. */
+export function useLastRecord(studentId: string, build: NewBuild | null): LastRecord {
+  const entries = useRecords((state) => state.entries);
+  const builds = useRecords((state) => state.builds);
+  return useMemo(() => {
+    const records = recordsOf(Object.values(entries), studentId);
+    return (club, shot) =>
+      records.find(
+        ({ address, reading }) =>
+          build !== null &&
+          (club === undefined || (address.club === club && address.shot === shot)) &&
+          !outgrown(builds[reading.buildId], build),
+      ) ?? null;
+  }, [entries, builds, studentId, build]);
+}
+
+/** The feet that a record agreed on, else those it found. */
+export const feetOf = (record: LogRecord | null): Setup | null =>
+  record && (record.agreed ?? record.address).setup;
