@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { drag, expect, figure, press, signIn, step, student, test } from './product';
+import { drag, expect, figure, press, signIn, step, student, test, typeFigure } from './product';
 
 /** Counts what a thumb does: every press that reaches the page. */
 async function countTaps(page: Page): Promise<() => Promise<number>> {
@@ -129,6 +129,29 @@ test('a quick look: ten taps at most to a first judgement, each figure by eye', 
     const chip = page.getByTestId(`look-${look}`).getByRole('button', { name: words, exact: true });
     await expect(chip).toHaveAttribute('aria-pressed', 'true');
   }
+});
+
+test('did it hold: what was agreed against the next time it was measured, then and today', async ({
+  page,
+  product,
+}) => {
+  await signIn(page, product);
+  await student(page, 'Odile Brandvold').click();
+  const held = page.getByTestId('held-card');
+  await expect(held).toContainText(/7-iron\d+ \w+● Trail flare held: 26°\./);
+  // The figure from lesson to lesson, drawn and told.
+  await expect(held.getByRole('img')).toHaveAccessibleName(
+    /trail flare, lesson by lesson: 2° on .*, 15° on .*, 26° on .*\. Agreed: 30°\.$/,
+  );
+  await expect(held.locator('svg').first()).toBeVisible();
+  await press(page, 'Start a lesson');
+  await expect(page.getByTestId('plan')).toBeVisible();
+  await step(page, 'read');
+  await expect(page.getByTestId('since-agreed')).toContainText('○ Trail flare: not measured since.');
+  await step(page, 'feet');
+  await typeFigure(page, 'trailFlare', 'Trail flare', '9');
+  await step(page, 'read');
+  await expect(page.getByTestId('since-agreed')).toContainText('▲ Trail flare drifted: 9°, not 30°.');
 });
 
 const SIZES = [

@@ -7,7 +7,11 @@ import { recordsOf, type LogRecord } from '../domain/records';
 import { useRecords } from './records';
 
 /** The newest record of a club and shot, or of any, in the body a student has now; none from before it grew. */
-export type LastRecord = (club?: ClubId, shot?: ShotType) => LogRecord | null;
+export type LastRecord = (
+  club?: ClubId,
+  shot?: ShotType,
+  which?: (record: LogRecord) => boolean,
+) => LogRecord | null;
 
 /** What the log last has of a student's feet. */
 export function useLastRecord(studentId: string, build: NewBuild | null): LastRecord {
@@ -15,13 +19,16 @@ export function useLastRecord(studentId: string, build: NewBuild | null): LastRe
   const builds = useRecords((state) => state.builds);
   return useMemo(() => {
     const records = recordsOf(Object.values(entries), studentId);
-    return (club, shot) =>
-      records.find(
-        ({ address, reading }) =>
+    return (club, shot, which = () => true) =>
+      records.find((record) => {
+        const { address, reading } = record;
+        return (
           build !== null &&
+          which(record) &&
           (club === undefined || (address.club === club && address.shot === shot)) &&
-          !outgrown(builds[reading.buildId], build),
-      ) ?? null;
+          !outgrown(builds[reading.buildId], build)
+        );
+      }) ?? null;
   }, [entries, builds, studentId, build]);
 }
 

@@ -5,3 +5,4 @@ export * from './compare';
 export * from './turn';
 export * from './trial';
 export * from './advice';
+export * from './held';

@@ -196,14 +196,16 @@ function seenSentence(comparison: Comparison, length: LengthUnit): string {
 /** A share as so many times in a hundred; finer only where it is small. */
 function inHundred(share: number): string {
   const times = 100 * share;
-  if (times < 0.1) return 'hardly ever';
   if (Math.round(10 * times) < 10) return `${times.toFixed(1)} times in 100`;
   return Math.round(times) === 1 ? 'once in 100' : `${Math.round(times)} times in 100`;
 }
 
 /** What luck alone would show, against what was agreed on before a shot was hit. */
-const luckSentence = (p: number, level: number): string =>
-  `Luck alone looks this good ${inHundred(p)}. We had said under ${(100 * level).toFixed(1)}.`;
+function luckSentence(p: number, level: number): string {
+  const luck =
+    p < 0.001 ? 'Luck alone hardly ever looks this good.' : `Luck alone looks this good ${inHundred(p)}.`;
+  return `${luck} We had said under ${(100 * level).toFixed(1)}.`;
+}
 
 /**
  * What was seen, with what it rests on; for a student who doubts as it stands.

@@ -6,11 +6,12 @@ import type { Speech } from './instruction';
 
 const GOING = { back: 'Going back', through: 'Going through' } as const;
 
-/** Reached so seldom, or so often, it is told in a word rather than in percent. */
-const chanceWords = (chance: number): string => {
-  if (chance < 0.02) return 'hardly ever';
-  return chance > 0.98 ? 'nearly always' : `${Math.round(chance * 100)} times in 100`;
-};
+/** How likely a turn that is as good as reached is to be reached. */
+function enoughWords(chance: number | null): string {
+  if (chance === null) return 'Enough.';
+  if (chance <= 0.6) return 'An even chance.';
+  return chance <= 0.9 ? 'Likely enough.' : 'Almost surely enough.';
+}
 
 /**
  * One way of turning in a sentence or two: where it ends, by which leg, and whether that is enough.
@@ -19,21 +20,29 @@ const chanceWords = (chance: number): string => {
  * @returns words
  */
 export function budgetSentence(budget: TurnBudget, speech: Speech): string {
-  const { turn, first, limit, needed, missing, interval, chance, assumed, hurts } = budget;
+  const { turn, first, limit, needed, missing, chance, assumed, hurts } = budget;
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
   if (hurts || !first || limit === null)
     return say(
       `${GOING[turn]}: not asked for. The ${hurts} leg hurts, and is never turned further than today.`,
     );
-  const reach = interval
-    ? ` (95%: ${angleFigure(interval[0])} to ${angleFigure(interval[1])}; reached ${chanceWords(chance!)})`
-    : '';
-  const stop = `the ${first.leg} leg stops the hips at ${angleFigure(limit)}`;
   const usual = assumed.map((leg) => ` A usual ${leg} leg stands in: it was not tested.`).join('');
-  const enough = `enough. ${stop.charAt(0).toUpperCase()}${stop.slice(1)}, ${angleFigure(needed.value)} is needed`;
-  const short = `${stop}; ${angleFigure(needed.value)} is needed, ${angleFigure(missing!)} missing`;
-  return say(`${GOING[turn]}: ${missing! < 0.5 ? enough : short}${reach}.${usual}`);
+  const told =
+    missing! < 0.5
+      ? `about ${angleFigure(limit)}, ${angleFigure(needed.value)} needed. ${enoughWords(chance)}`
+      : `the ${first.leg} leg stops the hips at ${angleFigure(limit)}; ${angleFigure(needed.value)} is needed, ${angleFigure(missing!)} missing.`;
+  return say(`${GOING[turn]}: ${told}${usual}`);
 }
+
+/**
+ * Between which turns a way of turning ends, for a coach who asks how sure that is.
+ * @param budget degrees
+ * @returns one sentence; empty where nothing was drawn
+ */
+export const rangeSentence = ({ turn, interval }: TurnBudget): string =>
+  interval
+    ? `${GOING[turn]}: 95 times in 100 between ${angleFigure(interval[0])} and ${angleFigure(interval[1])}.`
+    : '';
 
 /**
  * What a stop is made of, to be opened down to its inputs.

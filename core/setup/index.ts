@@ -12,3 +12,4 @@ export * from './figureWords';
 export * from './tellTales';
 export * from './byTape';
 export * from './quickLook';
+export * from './held';

@@ -1,6 +1,8 @@
+import type { Speech } from '@pedastance/core/phrases';
 import type { Finding } from '@pedastance/core/reading';
+import type { Setup } from '@pedastance/core/setup';
 import { Link } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { changeDraft, lesson, openStep } from '../../state/lesson';
@@ -10,7 +12,11 @@ import { Choice } from '../../ui/Choice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
 import { JudgementCard } from '../../cards/JudgementCard';
+import { HeldLines } from '../../cards/HeldLines';
+import { heldOf, movesFeet } from '../../domain/agreements';
 import { noticeWords } from '../../domain/notices';
+import { shortDay } from '../../domain/students';
+import { useLastRecord } from '../../state/useLastRecord';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { useLessonContext } from './context';
 import { OwnBands, PartingChoices } from './Exceptions';
@@ -92,6 +98,23 @@ function Bands({ findings }: { findings: readonly Finding[] }) {
   );
 }
 
+/** What was last agreed with this club against today's feet. */
+function SinceAgreed({ setup, speech }: { setup: Setup; speech: Speech }) {
+  const { student, build } = useLessonContext();
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const last = useLastRecord(student.id, build);
+  const record = useMemo(() => club && last(club, shot, movesFeet), [last, club, shot]);
+  const held = useMemo(() => (record ? heldOf(record, setup) : []), [record, setup]);
+  if (!record?.agreed || held.length === 0) return null;
+  return (
+    <View testID="since-agreed">
+      <Quiet>{`Since ${shortDay(record.agreed.madeAt)}`}</Quiet>
+      <HeldLines held={held} speech={speech} />
+    </View>
+  );
+}
+
 function Findings() {
   const { student, method } = useLessonContext();
   const speech = useSpeech(student.hand);
@@ -101,6 +124,7 @@ function Findings() {
   const { setup, reading } = read;
   return (
     <>
+      <SinceAgreed setup={setup} speech={speech} />
       {judgement ? (
         <>
           <JudgementCard judgement={judgement} shoeLength={setup.address.shoe.length} speech={speech} />

@@ -1,5 +1,5 @@
 import type { Build } from '@pedastance/core/body';
-import { inFootWords, stopSentence, type Speech } from '@pedastance/core/phrases';
+import { inFootWords, rangeSentence, stopSentence, type Speech } from '@pedastance/core/phrases';
 import type { Address } from '@pedastance/core/setup';
 import {
   footHasToComeRound,
@@ -96,6 +96,9 @@ function Why({ turning, address, speech }: { turning: Turning; address: Address;
           {stopSentence(stop, speech)}
           {stop.name === 'trail through' ? ' Only while its heel is down.' : ''}
         </Body>
+      ))}
+      {[back, through].map((budget) => (
+        <Body key={budget.turn}>{rangeSentence(budget)}</Body>
       ))}
       <Body>
         {`Needed going back: ${angleFigure(goal.shoulders)} of shoulders less ${angleFigure(goal.shoulders - back.needed.value)} of trunk${back.trunkAssumed ? ' (assumed, ± 8°: not measured)' : ''}. Through by impact: 45° (common practice, no source).`}

@@ -23,6 +23,7 @@ import { intakesOf } from '../../domain/intake';
 import type { LogRecord } from '../../domain/records';
 import { Waiting } from '../../ui/Waiting';
 import { BackTo } from '../../ui/Page';
+import { HeldCard } from './HeldCard';
 import { KnownCard } from './KnownCard';
 import { TurnCard } from './TurnCard';
 import { LogCard } from './LogCard';
@@ -112,6 +113,7 @@ export function StudentScreen() {
         <Cautions student={student} />
         <LessonButtons student={student} />
         <LastJudgement records={records} speech={speech} />
+        <HeldCard records={records} speech={speech} />
         <KnownCard student={student} />
         <TurnCard student={student} records={records} speech={speech} />
         <View>

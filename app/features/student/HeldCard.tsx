@@ -1,0 +1,49 @@
+import { saidFigure, type Speech } from '@pedastance/core/phrases';
+import { View } from 'react-native';
+import { CourseChart } from '../../cards/CourseChart';
+import { HeldLines } from '../../cards/HeldLines';
+import { agreementsOf, coursesOf, leastSpan, type Agreement } from '../../domain/agreements';
+import type { LogRecord } from '../../domain/records';
+import { clubAndShot, figureName } from '../../domain/sentences';
+import { shortDay } from '../../domain/students';
+import { Body, Heading, Quiet } from '../../ui/Words';
+
+function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Speech }) {
+  const { club, shot, agreedAt, seenAt, held } = agreement;
+  return (
+    <View className="flex-row gap-3 border-b border-grid py-2">
+      <View className="w-[104px]">
+        <Body className="font-semibold">{clubAndShot(club, shot)}</Body>
+        <Quiet>{shortDay(agreedAt)}</Quiet>
+      </View>
+      <View className="flex-1">
+        {seenAt ? <HeldLines held={held} speech={speech} /> : <Quiet>○ Not measured since.</Quiet>}
+      </View>
+    </View>
+  );
+}
+
+/** What was agreed with each club, whether it held, and the figures of the newest from lesson to lesson. */
+export function HeldCard({ records, speech }: { records: readonly LogRecord[]; speech: Speech }) {
+  const agreements = agreementsOf(records);
+  const [newest] = agreements;
+  if (!newest) return null;
+  return (
+    <View className="gap-2" testID="held-card">
+      <Heading>Agreed, and did it hold?</Heading>
+      {agreements.map((each) => (
+        <AgreementRow key={`${each.club} ${each.shot}`} agreement={each} speech={speech} />
+      ))}
+      {coursesOf(records, newest).map(({ figure, agreed, found }) => (
+        <CourseChart
+          key={figure}
+          title={`${clubAndShot(newest.club, newest.shot)}: ${figureName(figure, speech).toLowerCase()}, lesson by lesson`}
+          points={found}
+          level={{ words: 'Agreed', value: agreed }}
+          leastSpan={leastSpan(figure)}
+          say={(value) => saidFigure(figure, value, speech.length)}
+        />
+      ))}
+    </View>
+  );
+}

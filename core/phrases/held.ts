@@ -1,0 +1,39 @@
+import { FIGURES, FIGURE_WORDS, type Held } from '../setup';
+import { angleFigure, rounded, saidLength, type LengthUnit } from '../units';
+import { inFootWords } from './feet';
+import type { Speech } from './instruction';
+
+/**
+ * A figure as it is said: whole centimetres or half inches, whole degrees and percents.
+ * @param figure which figure
+ * @param value mm, degrees or percent
+ * @param length the coach’s unit of length
+ * @returns the figure with its unit
+ */
+export function saidFigure(figure: Held['figure'], value: number, length: LengthUnit): string {
+  const { unit } = FIGURES[figure];
+  if (unit === 'mm') return saidLength(value, length);
+  return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)} %`;
+}
+
+export const HELD_SHAPES: Record<Held['verdict'], string> = { held: '●', drifted: '▲', 'not measured': '○' };
+
+/**
+ * Whether an agreed figure held, in a sentence.
+ * @param held the figure then and now
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ * @example 'Trail flare drifted: 12°, not 30°.'
+ */
+export function heldSentence(held: Held, speech: Speech): string {
+  const name = inFootWords(FIGURE_WORDS[held.figure].name, speech.feet, speech.hand);
+  const said = (value: number) => saidFigure(held.figure, value, speech.length);
+  switch (held.verdict) {
+    case 'held':
+      return `${name} held: ${said(held.today!)}.`;
+    case 'drifted':
+      return `${name} drifted: ${said(held.today!)}, not ${said(held.agreed)}.`;
+    case 'not measured':
+      return `${name}: not measured since.`;
+  }
+}

@@ -1,0 +1,41 @@
+import { FIGURES, PLACED_FIGURES, type PlacedFigure } from './figures';
+import { measuredFigure, measureSetup, type Setup } from './setup';
+
+/** How an agreed figure stands today: as agreed, otherwise by more than the measuring explains, or nobody looked. */
+export interface Held {
+  figure: PlacedFigure;
+  verdict: 'held' | 'drifted' | 'not measured';
+  /** mm, degrees or percent */
+  agreed: number;
+  /** Null where it was not measured since. */
+  today: number | null;
+}
+
+/** A normal distribution has 95% within so many standard deviations. */
+const WITHIN_95 = 1.96;
+
+/**
+ * What was agreed against what was measured later: a figure has drifted where it is off by more than both 1.96 times
+ * the two standard deviations together and what a coach can just notice.
+ * @param agreed the setup that was agreed on
+ * @param today a setup measured later; null where none was
+ * @param figures which figures, those that were agreed on
+ * @returns one verdict for each that the agreed setup has, in the order given
+ */
+export function heldSince(
+  agreed: Setup,
+  today: Setup | null,
+  figures: readonly PlacedFigure[] = PLACED_FIGURES,
+): Held[] {
+  const [then, now] = [measureSetup(agreed), today && measureSetup(today)];
+  return figures.flatMap((figure): Held[] => {
+    const was = measuredFigure(then, figure);
+    if (!was) return [];
+    const is = now && measuredFigure(now, figure);
+    if (!is) return [{ figure, verdict: 'not measured', agreed: was.value, today: null }];
+    const off = Math.abs(is.value - was.value);
+    const explained = WITHIN_95 * Math.hypot(was.uncertainty, is.uncertainty);
+    const drifted = off > Math.max(explained, FIGURES[figure].justNoticeable);
+    return [{ figure, verdict: drifted ? 'drifted' : 'held', agreed: was.value, today: is.value }];
+  });
+}
