@@ -123,8 +123,6 @@ async function phonePictures(page, shot) {
   await shot('feet');
   await step(page, 'legs');
   await shot('legs');
-  await step(page, 'club');
-  await shot('club');
   await step(page, 'feet');
   await dial(page, 'trailHeelToe', 'Heel to toe, trail foot plus 5 %', 3);
   await step(page, 'tape');
