@@ -39,7 +39,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
     await tryOf(page, item).fill(first);
     if (second !== '') await tryOf(page, item, 'second').fill(second);
   }
-  await expect(page.getByTestId('screen-turnInTrail')).toContainText('8.0°, tries 4° apart');
+  await expect(page.getByTestId('screen-turnInTrail')).toContainText('8°, tries 4° apart');
   // Hips that look half as wide are turned by 60 degrees; it is looked at, and not kept here.
   await press(page, 'By the hips’ width face-on: Hips in posture, going back');
   await page.getByLabel('Hips in posture, going back, hips’ width square').fill('8');
@@ -58,7 +58,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   // 8 in the test, 10 give, 15 flare: 33 of the 45 that 90 of shoulders less 45 of trunk leave.
   const panel = page.getByTestId('turn-panel');
   await expect(panel).toContainText(
-    'Going back: the trail leg stops the hips at 33°; 45° is needed, 12° missing',
+    'Going back: the trail leg stops the hips at 33°. 45° is needed: 12° short.',
   );
   await expect(page.locator('[data-part=fan-back-words]')).toHaveText('33°');
   await expect(page.locator('[data-part=fan-back]')).toHaveAttribute('data-short', 'true');
@@ -74,13 +74,13 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   await step(page, 'change');
   await press(page, 'Other ways to free the turn');
   const least = page.getByTestId('fit-fewest-moves');
-  await expect(least).toContainText('Turn the trail foot out 12°, to 27° out, the toe kept on its line.');
+  await expect(least).toContainText('Turn the trail foot out 12°, to 27° out. Keep the toe on its line.');
   await expect(least).toContainText('back 33° → 45° of 45°');
   await press(page, 'Leave something as it is');
   await page.getByRole('checkbox', { name: 'Trail foot', exact: true }).click();
   const nothing = page.getByTestId('fit-nothing');
-  await expect(nothing).toContainText('The turn back would have to give 12.0°.');
-  await expect(nothing).toContainText('▲ Falls short: The turn back by 12.0°.');
+  await expect(nothing).toContainText('The turn back would have to give 12°.');
+  await expect(nothing).toContainText('▲ Falls short: The turn back by 12°.');
   await page.getByRole('checkbox', { name: 'Trail foot', exact: true }).click();
   // What is offered stands on the plan beside today's feet, under its number.
   await press(page, 'Adjust on the plan');
@@ -88,7 +88,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   // A shorter goal needs no change at all; the usual one is taken again.
   for (const _step of [1, 2, 3]) await press(page, 'Shoulders are to turn 5° less');
   await expect(page.getByTestId('shoulder-goal')).toHaveText('75°');
-  await expect(panel).toContainText('30° is needed');
+  await expect(panel).toContainText('30° needed');
   await expect(least).toContainText('Nothing: these feet turn far enough');
   for (const _step of [1, 2]) await press(page, 'Shoulders are to turn 5° more');
   await expect(least).toContainText('Turn the trail foot out 7°');
@@ -101,7 +101,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   await expect(page.getByText('On this device and on the server.')).toBeVisible();
   await press(page, 'Finish the lesson');
   const card = page.getByTestId('log-card').first();
-  await expect(card).toContainText('15.0° → 22.0°');
+  await expect(card).toContainText('15° → 22°');
   await expect(card).toContainText('0 → 1.0 cm');
   await expect(card).toContainText('Trail leg stops the turn.');
   const [agreed] = await product.sql(
@@ -228,5 +228,5 @@ test('a sensor that is refused, or that there is none of, leaves the typed figur
   await expect(page.getByText('The phone’s motion sensor was refused.')).toBeVisible();
   await press(page, 'Close the gauge');
   await tryOf(page, 'Lead leg, turned in').fill('33');
-  await expect(page.getByTestId('screen-turnInLead')).toContainText('33.0°');
+  await expect(page.getByTestId('screen-turnInLead')).toContainText('33°');
 });

@@ -44,7 +44,7 @@ for (const hand of ['right', 'left'] as const) {
     // Toes level: the heels differ by L (cos 16 - cos 3) over 47.5 cm.
     const cosine = (degrees: number) => Math.cos((degrees * Math.PI) / 180);
     const heelLine = (Math.atan((SOLE_LENGTH * (cosine(3) - cosine(16))) / 47.5) * 180) / Math.PI;
-    await expect(figure(page, 'row-heelLine')).toHaveText(`${heelLine.toFixed(1)}° closed`);
+    await expect(figure(page, 'row-heelLine')).toHaveText(`${heelLine.toFixed(0)}° closed`);
 
     // A shoe dragged outward is wider, on whichever side it stands.
     const trailIsLeft = hand === 'right';
@@ -78,7 +78,7 @@ for (const hand of ['right', 'left'] as const) {
     // Change: take both, in the student's own sides.
     await press(page, 'On to the change');
     const told = page.getByTestId('instruction');
-    const narrower = /Trail foot ([\d.]+) cm narrower, to ([\d.]+) cm/.exec(await told.innerText())!;
+    const narrower = /Move the trail foot in (\d+) cm, to (\d+) cm/.exec(await told.innerText())!;
     const [by, to] = [Number(narrower[1]), Number(narrower[2])];
     // Each is said in whole centimetres.
     expect(Math.abs(by + to - 47.5)).toBeLessThanOrEqual(1);
@@ -91,9 +91,11 @@ for (const hand of ['right', 'left'] as const) {
     await page.getByRole('radio', { name: 'Left, right' }).click();
     const trailSide = hand === 'right' ? 'Right' : 'Left';
     const instruction = page.getByTestId('instruction');
-    await expect(instruction).toContainText(`${trailSide} foot ${by} cm narrower, to ${to} cm`);
     await expect(instruction).toContainText(
-      `Turn the ${trailSide.toLowerCase()} foot out ${outward[1]}°, to ${flare}° out, the toe kept on its line.`,
+      `Move the ${trailSide.toLowerCase()} foot in ${by} cm, to ${to} cm`,
+    );
+    await expect(instruction).toContainText(
+      `Turn the ${trailSide.toLowerCase()} foot out ${outward[1]}°, to ${flare}° out. Keep the toe on its line.`,
     );
     await press(page, 'Adjust on the plan');
     await expect(page.locator('[data-part=ghost]')).toBeVisible();
@@ -114,7 +116,7 @@ for (const hand of ['right', 'left'] as const) {
     await expect(card).toContainText('7-iron');
     const [, agreedWidth] = /47\.5 cm → ([\d.]+ cm)/.exec(await card.innerText())!;
     expect(Math.abs(Number.parseFloat(agreedWidth!) - to)).toBeLessThanOrEqual(0.5);
-    await expect(card).toContainText('3.0° → ');
+    await expect(card).toContainText('3° → ');
     await expect(card).toContainText('The stance is too wide.');
     await expect(card).toContainText('Wide and square: no turn.');
     await card.getByRole('link', { name: 'Both addresses on the plan' }).click();

@@ -56,39 +56,41 @@ export function CourseChart({ title, points, level, leastSpan, say }: CourseChar
         aria-label={`${title}: ${told}.${level ? ` ${level.words}: ${say(level.value)}.` : ''}`}
       >
         {width > 0 && (
-          <LineChart
-            width={width}
-            height={HEIGHT}
-            data={{
-              labels: dayLabels(points),
-              datasets: [
-                line(values, LAGOON, true),
-                ...(level
-                  ? [
-                      line(
-                        values.map(() => level.value),
-                        INK,
-                        false,
-                      ),
-                    ]
-                  : []),
-                line([middle - leastSpan / 2, middle + leastSpan / 2], 'transparent', false),
-              ],
-            }}
-            formatYLabel={(value) => say(Number(value))}
-            segments={3}
-            withVerticalLines={false}
-            withShadow={false}
-            chartConfig={{
-              backgroundGradientFrom: PAPER,
-              backgroundGradientTo: PAPER,
-              color: () => GRID,
-              labelColor: () => INK,
-              propsForBackgroundLines: { stroke: GRID, strokeDasharray: '' },
-              propsForDots: { r: '5', strokeWidth: '2', stroke: PAPER },
-              propsForLabels: { fontSize: 13, fontFamily: 'inherit' },
-            }}
-          />
+          <View aria-hidden>
+            <LineChart
+              width={width}
+              height={HEIGHT}
+              data={{
+                labels: dayLabels(points),
+                datasets: [
+                  line(values, LAGOON, true),
+                  ...(level
+                    ? [
+                        line(
+                          values.map(() => level.value),
+                          INK,
+                          false,
+                        ),
+                      ]
+                    : []),
+                  line([middle - leastSpan / 2, middle + leastSpan / 2], 'transparent', false),
+                ],
+              }}
+              formatYLabel={(value) => say(Number(value))}
+              segments={3}
+              withVerticalLines={false}
+              withShadow={false}
+              chartConfig={{
+                backgroundGradientFrom: PAPER,
+                backgroundGradientTo: PAPER,
+                color: () => GRID,
+                labelColor: () => INK,
+                propsForBackgroundLines: { stroke: GRID, strokeDasharray: '' },
+                propsForDots: { r: '5', strokeWidth: '2', stroke: PAPER },
+                propsForLabels: { fontSize: 13, fontFamily: 'inherit' },
+              }}
+            />
+          </View>
         )}
       </View>
       {level && <Quiet>{`Dashed: ${level.words.toLowerCase()}, ${say(level.value)}.`}</Quiet>}

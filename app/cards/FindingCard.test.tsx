@@ -18,7 +18,7 @@ const finding = (item: string) =>
 test('a finding shows measured, how sure, band and verdict by word and shape; its why is one tap away', () => {
   render(<FindingCard finding={finding('leadFlare')} speech={speech} />);
   expect(screen.getByText('▼ too square')).toBeTruthy();
-  expect(screen.getByText('± 2.0°')).toBeTruthy();
+  expect(screen.getByText('± 2°')).toBeTruthy();
   expect(screen.getByText('12 to 18°')).toBeTruthy();
   expect(screen.queryByText(/lets the hips come through/)).toBeNull();
   fireEvent.click(screen.getByRole('button'));

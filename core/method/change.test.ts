@@ -47,15 +47,15 @@ describe('differences', () => {
 describe('what to say', () => {
   test('trail foot back a quarter shoe', () => {
     const back = moved(setup(), (address) => dropFoot(address, 72.5));
-    expect(say(setup(), back)).toEqual(['Trail foot back 7 cm, about a quarter shoe.']);
+    expect(say(setup(), back)).toEqual(['Move the trail foot back 7 cm, about a quarter shoe.']);
   });
 
   test('flare with the toe kept', () => {
     expect(say(setup(), withFigure(setup(), 'trailFlare', 15))).toEqual([
-      'Turn the trail foot out 15°, to 15° out, the toe kept on its line.',
+      'Turn the trail foot out 15°, to 15° out. Keep the toe on its line.',
     ]);
     expect(say(setup({ leadFlare: 20 }), withFigure(setup({ leadFlare: 20 }), 'leadFlare', 0))).toEqual([
-      'Turn the lead foot in 20°, to square, the toe kept on its line.',
+      'Turn the lead foot in 20°, to square. Keep the toe on its line.',
     ]);
   });
 
@@ -71,19 +71,19 @@ describe('what to say', () => {
         moved(setup(), (address) => setStanceWidth(address, 540)),
         { feet: 'left and right', hand: 'left' },
       )[0],
-    ).toMatch(/^Left foot/);
+    ).toMatch(/^Move the left foot/);
   });
 
   test('inches where the coach likes them', () => {
     const wider = moved(setup(), (address) => setStanceWidth(address, 525.4));
     expect(say(setup(), wider, { length: 'inches' })[0]).toBe(
-      'Trail foot 1 in wider, to 20.5 in between the heels.',
+      'Move the trail foot out 1 in, to 20.5 in between the heels.',
     );
   });
 
   test('weight', () => {
     expect(say(setup(), withFigure(setup(), 'leadShare', 55))).toEqual([
-      'Put 5 % more of the weight on the lead foot, to 55 %.',
+      'Put more weight on the lead foot: 55 %.',
     ]);
     expect(say(setup(), withFigure(setup(), 'leadHeelToe', 40))[0]).toMatch(
       /^Weight under the lead foot back to just behind mid-foot\.$/,

@@ -1,7 +1,7 @@
 import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../advice';
 import { questionOf, type BandException } from '../method';
 import { alongFoot, FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
-import { angleFigure } from '../units';
+import { angleFigure, saidLength } from '../units';
 import { bandWords, questionFigure } from './figures';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
@@ -191,6 +191,9 @@ export function doSentences(judgement: ToldJudgement, shoeLength: number, speech
     : ['Leave it as it is.'];
 }
 
+/** Likely is likely enough; almost sure needs no such word. */
+const isLikely = (chance: number): boolean => chance > 0.6 && chance <= 0.9;
+
 /** So much less turn is a cost that is told (starting value), degrees. */
 const COSTS_TURN = 3;
 
@@ -200,9 +203,11 @@ function turnBuys(way: string, turn: TurnBought | null, wasShort: boolean): stri
   const { from, to, needed, chanceTo } = turn;
   const frees = wasShort && to - from >= 1;
   if (!frees && from - to < COSTS_TURN) return [];
-  const chance = chanceTo === null ? '' : `: ${chanceWords(chanceTo)}${chanceTo > 0.6 ? ' enough' : ''}`;
-  const words = `${angleFigure(from)} → ${angleFigure(to)}, ${angleFigure(needed)} needed${chance}.`;
-  return [frees ? `${way} ${words}` : `It costs ${way.toLowerCase()} ${words}`];
+  const chance = chanceTo === null ? '' : `: ${chanceWords(chanceTo)}${isLikely(chanceTo) ? ' enough' : ''}`;
+  const words = `about ${angleFigure(to)}, ${angleFigure(needed)} needed${chance}.`;
+  return [
+    frees ? `${way} ${words}` : `It costs turn ${way === 'Through' ? 'through' : 'back'}. A${words.slice(1)}`,
+  ];
 }
 
 function pathBuys({ path }: ToldJudgement): string[] {
@@ -294,7 +299,7 @@ export const partingSentences = ({ partings }: ToldJudgement, speech: Speech): s
       : item === 'stanceWidth'
         ? questionFigure(question, needs, speech.length)
         : angleFigure(needs);
-    const words = `Your method wants ${name} at ${wants}; this body needs ${needed}.`;
+    const words = `Your method wants ${name} at ${wants}. This body needs ${needed}.`;
     return inFootWords(words, speech.feet, speech.hand);
   });
 
@@ -322,7 +327,9 @@ export const pulledSentence = ({ pulledBothWays }: ToldJudgement, speech: Speech
  */
 export const ownBandWords = ({ item, low, high }: BandException, speech: Speech): string =>
   inFootWords(
-    `${FIGURE_WORDS[item].name.toLowerCase()} ${bandWords(item, { low, high }, speech.length)}`,
+    item === 'stanceWidth'
+      ? `width ${saidLength(low, speech.length)} to ${saidLength(high, speech.length)}`
+      : `${FIGURE_WORDS[item].name.toLowerCase()} ${bandWords(item, { low, high }, speech.length)}`,
     speech.feet,
     speech.hand,
   );

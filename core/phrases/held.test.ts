@@ -7,10 +7,10 @@ test.each([
     { figure: 'trailFlare', verdict: 'drifted', agreed: 29.6, today: 12.2 },
     'Left flare drifted: 12°, not 30°.',
   ],
-  [{ figure: 'stanceWidth', verdict: 'held', agreed: 371, today: 374 }, 'Width, heel to heel held: 37 cm.'],
+  [{ figure: 'stanceWidth', verdict: 'held', agreed: 371, today: 374 }, 'Width held: 37 cm.'],
   [
     { figure: 'leadShare', verdict: 'not measured', agreed: 50, today: null },
-    'Weight on right foot: not measured since.',
+    'Weight on the right foot: not measured since.',
   ],
 ] as const)('%j', (held, words) => {
   expect(heldSentence(held, speech)).toBe(words);

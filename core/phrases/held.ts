@@ -1,4 +1,4 @@
-import { FIGURES, FIGURE_WORDS, type Held } from '../setup';
+import { alongFoot, FIGURES, type Held } from '../setup';
 import { angleFigure, rounded, saidLength, type LengthUnit } from '../units';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
@@ -11,10 +11,24 @@ import type { Speech } from './instruction';
  * @returns the figure with its unit
  */
 export function saidFigure(figure: Held['figure'], value: number, length: LengthUnit): string {
+  if (figure === 'leadHeelToe' || figure === 'trailHeelToe') return alongFoot(value);
   const { unit } = FIGURES[figure];
   if (unit === 'mm') return saidLength(value, length);
   return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)} %`;
 }
+
+/** What each figure is called where it is said. */
+const CALLED: Record<Held['figure'], string> = {
+  stanceWidth: 'Width',
+  leadFlare: 'Lead flare',
+  trailFlare: 'Trail flare',
+  setback: 'Trail foot back',
+  ballAlong: 'Ball inside the heel',
+  ballOut: 'Distance to the ball',
+  leadShare: 'Weight on the lead foot',
+  leadHeelToe: 'Weight under the lead foot',
+  trailHeelToe: 'Weight under the trail foot',
+};
 
 export const HELD_SHAPES: Record<Held['verdict'], string> = { held: '●', drifted: '▲', 'not measured': '○' };
 
@@ -26,7 +40,7 @@ export const HELD_SHAPES: Record<Held['verdict'], string> = { held: '●', drift
  * @example 'Trail flare drifted: 12°, not 30°.'
  */
 export function heldSentence(held: Held, speech: Speech): string {
-  const name = inFootWords(FIGURE_WORDS[held.figure].name, speech.feet, speech.hand);
+  const name = inFootWords(CALLED[held.figure], speech.feet, speech.hand);
   const said = (value: number) => saidFigure(held.figure, value, speech.length);
   switch (held.verdict) {
     case 'held':

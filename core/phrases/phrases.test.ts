@@ -32,7 +32,7 @@ test('never a minus zero', () => {
 });
 
 test('lines are open, square or closed', () => {
-  expect([lineWords(2.06), lineWords(-3), lineWords(0.04)]).toEqual(['2.1° closed', '3.0° open', 'square']);
+  expect([lineWords(2.06), lineWords(-3), lineWords(0.04)]).toEqual(['2° closed', '3° open', 'square']);
 });
 
 test.each([

@@ -13,7 +13,7 @@ const back = (inTrail: number | null) => turnBudget('back', body(inTrail), feet)
 test('the trail leg stops it, and so much is missing', () => {
   // Trail 10 + 10 + 7 = 27; lead 42 + 20 - 20 = 42; 45 needed.
   expect(budgetSentence(back(10), speech)).toMatch(
-    /^Going back: the trail leg stops the hips at 27°; 45° is needed, 18° missing\.$/,
+    /^Going back: the trail leg stops the hips at 27°\. 45° is needed: 18° short\.$/,
   );
 });
 
@@ -34,7 +34,7 @@ test('enough is said as enough', () => {
 test('a usual leg stands in for one that was not tested, and is named', () => {
   // 40 of a usual leg, 10 give and 7 of flare are 57; the lead leg stops it at 42.
   expect(budgetSentence(back(null), { ...speech, feet: 'left and right' })).toMatch(
-    /^Going back: the left leg stops the hips at 42°; .* A usual right leg stands in: it was not tested\.$/,
+    /^Going back: the left leg stops the hips at 42°\. .* A usual right leg stands in: it was not tested\.$/,
   );
   expect(stopSentence(back(null).stops[0]!, speech)).toMatch(/: 40° of a usual leg \+ 10° give/);
 });

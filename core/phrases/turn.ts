@@ -30,18 +30,18 @@ export function budgetSentence(budget: TurnBudget, speech: Speech): string {
   const told =
     missing! < 0.5
       ? `about ${angleFigure(limit)}, ${angleFigure(needed.value)} needed. ${enoughWords(chance)}`
-      : `the ${first.leg} leg stops the hips at ${angleFigure(limit)}; ${angleFigure(needed.value)} is needed, ${angleFigure(missing!)} missing.`;
+      : `the ${first.leg} leg stops the hips at ${angleFigure(limit)}. ${angleFigure(needed.value)} is needed: ${angleFigure(missing!)} short.`;
   return say(`${GOING[turn]}: ${told}${usual}`);
 }
 
 /**
- * Between which turns a way of turning ends, for a coach who asks how sure that is.
+ * Between which turns a way of turning ends 95 times in 100, for a coach who asks how sure that is.
  * @param budget degrees
  * @returns one sentence; empty where nothing was drawn
  */
 export const rangeSentence = ({ turn, interval }: TurnBudget): string =>
   interval
-    ? `${GOING[turn]}: 95 times in 100 between ${angleFigure(interval[0])} and ${angleFigure(interval[1])}.`
+    ? `${GOING[turn]} almost always ends between ${angleFigure(interval[0])} and ${angleFigure(interval[1])}.`
     : '';
 
 /**

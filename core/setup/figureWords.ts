@@ -61,7 +61,7 @@ const turnFoot =
   ({ by, to, toesStay }: ToldChange): string =>
     by === null
       ? `Point the ${foot} foot ${flareTarget(to)}.`
-      : `Turn the ${foot} foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${toesStay ? ', the toe kept on its line' : ''}.`;
+      : `Turn the ${foot} foot ${by > 0 ? 'out' : 'in'} ${angle(by)}, to ${flareTarget(to)}${toesStay ? '. Keep the toe on its line' : ''}.`;
 
 /** Where along a foot a load stands, percent from heel to toe, as a student feels it. */
 export function alongFoot(percentFromHeel: number): string {
@@ -127,7 +127,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     instruction: ({ by, to, length }) =>
       by === null
         ? `Heels ${saidLength(to, length)} apart.`
-        : `Trail foot ${size(by, length)} ${by > 0 ? 'wider' : 'narrower'}, to ${saidLength(to, length)} between the heels.`,
+        : `Move the trail foot ${by > 0 ? 'out' : 'in'} ${size(by, length)}, to ${saidLength(to, length)} between the heels.`,
   },
   leadFlare: { name: 'Lead flare', ...SQUARE_OUT, instruction: turnFoot('lead') },
   trailFlare: { name: 'Trail flare', ...SQUARE_OUT, instruction: turnFoot('trail') },
@@ -140,7 +140,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     instruction: ({ by, to, length, shoeLength }) =>
       by === null
         ? `Trail toe ${size(to, length)} ${to < 0 ? 'ahead of' : 'behind'} the lead toe${inShoes(to, shoeLength)}.`
-        : `Trail foot ${by > 0 ? 'back' : 'forward'} ${size(by, length)}${inShoes(by, shoeLength)}.`,
+        : `Move the trail foot ${by > 0 ? 'back' : 'forward'} ${size(by, length)}${inShoes(by, shoeLength)}.`,
   },
   stanceLine: { name: 'Stance line', ...OPEN_CLOSED, instruction: null },
   heelLine: { name: 'Heel line', ...OPEN_CLOSED, instruction: null },
@@ -155,7 +155,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     instruction: ({ by, to, length }) =>
       by === null
         ? `Ball ${saidLength(to, length)} inside the lead heel.`
-        : `Ball ${size(by, length)} further ${by > 0 ? 'back' : 'forward'}, to ${saidLength(to, length)} inside the lead heel.`,
+        : `Move the ball ${by > 0 ? 'back' : 'forward'} ${size(by, length)}, to ${saidLength(to, length)} inside the lead heel.`,
   },
   ballOut: { name: 'Ball, out from the toe line', ...BALL_OUT },
   leadToeOut: { name: 'Lead toe to the ball’s line', ...BALL_OUT },
@@ -168,7 +168,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     instruction: ({ by, to }) =>
       by === null
         ? `Put ${percent(to)} of the weight on the lead foot.`
-        : `Put ${percent(by)} ${by > 0 ? 'more' : 'less'} of the weight on the lead foot, to ${Math.round(to)} %.`,
+        : `Put ${by > 0 ? 'more' : 'less'} weight on the lead foot: ${percent(to)}.`,
   },
   leadHeelToe: { name: 'Heel to toe, lead foot', ...HEEL_TOE, instruction: shiftLoad('lead') },
   trailHeelToe: { name: 'Heel to toe, trail foot', ...HEEL_TOE, instruction: shiftLoad('trail') },
@@ -200,8 +200,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     tooLarge: 'pushed too far',
     instruction: ({ to, length }) =>
       Math.round(to) === 0
-        ? 'Hips back to the middle, breastbone still.'
-        : `Hips set ${size(to, length)} ${to > 0 ? 'toward' : 'away from'} the target, square, breastbone still.`,
+        ? 'Bring the hips back to the middle.'
+        : `Set the hips ${size(to, length)} ${to > 0 ? 'toward' : 'away from'} the target. Keep the breastbone still.`,
   },
   hipGap: {
     name: 'Lead hip to outside of lead foot',
@@ -215,12 +215,12 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
   hipLine: {
     name: 'Hip line',
     ...OPEN_CLOSED,
-    instruction: ({ to }) => `Hips ${lineWords(to)} to the target line.`,
+    instruction: ({ to }) => `Set the hips ${lineWords(to)} to the target line.`,
   },
   shoulderLine: {
     name: 'Shoulder line',
     ...OPEN_CLOSED,
-    instruction: ({ to }) => `Shoulders ${lineWords(to)} to the target line.`,
+    instruction: ({ to }) => `Set the shoulders ${lineWords(to)} to the target line.`,
   },
   shoulderTilt: {
     name: 'Trail shoulder lower',

@@ -1,12 +1,12 @@
 /**
- * A line's angle in words.
+ * A line's angle in words, no finer than a tape tells it.
  * @param angle degrees, closed positive
  * @returns the angle with its side
- * @example lineWords(-2) // '2.0° open'
+ * @example lineWords(-2.1) // '2° open'
  */
 export function lineWords(angle: number): string {
-  const size = Math.abs(angle).toFixed(1);
-  if (size === '0.0') return 'square';
+  const size = Math.abs(angle).toFixed(0);
+  if (size === '0') return 'square';
   return `${size}° ${angle > 0 ? 'closed' : 'open'}`;
 }
 

@@ -65,5 +65,5 @@ export const angleFigure = (degrees: number, decimals = 0): string => `${rounded
  */
 export function figureWithUnit(value: number, unit: Unit, length: LengthUnit): string {
   if (unit === 'mm') return lengthWithUnit(value, length);
-  return unit === 'degrees' ? angleFigure(value, 1) : `${rounded(value, 0)} %`;
+  return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)} %`;
 }

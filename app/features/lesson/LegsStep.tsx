@@ -180,7 +180,7 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
         <Body className="flex-1 font-semibold">{name}</Body>
         {mean !== null && (
           <Body className="figures">
-            {`${angleFigure(mean, 1)}${tries.length > 1 ? `, tries ${angleFigure(2 * spreadOf(tries))} apart` : ''}`}
+            {`${angleFigure(mean)}${tries.length > 1 ? `, tries ${angleFigure(2 * spreadOf(tries))} apart` : ''}`}
           </Body>
         )}
       </View>

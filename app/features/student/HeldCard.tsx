@@ -26,24 +26,26 @@ function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Spe
 /** What was agreed with each club, whether it held, and the figures of the newest from lesson to lesson. */
 export function HeldCard({ records, speech }: { records: readonly LogRecord[]; speech: Speech }) {
   const agreements = agreementsOf(records);
-  const [newest] = agreements;
-  if (!newest) return null;
+  if (agreements.length === 0) return null;
+  // One club's course is enough: the newest that was measured more than once.
+  const followed = agreements.find((each) => coursesOf(records, each).length > 0);
   return (
     <View className="gap-2" testID="held-card">
       <Heading>Agreed, and did it hold?</Heading>
       {agreements.map((each) => (
         <AgreementRow key={`${each.club} ${each.shot}`} agreement={each} speech={speech} />
       ))}
-      {coursesOf(records, newest).map(({ figure, agreed, found }) => (
-        <CourseChart
-          key={figure}
-          title={`${clubAndShot(newest.club, newest.shot)}: ${figureName(figure, speech).toLowerCase()}, lesson by lesson`}
-          points={found}
-          level={{ words: 'Agreed', value: agreed }}
-          leastSpan={leastSpan(figure)}
-          say={(value) => saidFigure(figure, value, speech.length)}
-        />
-      ))}
+      {followed &&
+        coursesOf(records, followed).map(({ figure, agreed, found }) => (
+          <CourseChart
+            key={figure}
+            title={`${clubAndShot(followed.club, followed.shot)}: ${figureName(figure, speech).toLowerCase()}, lesson by lesson`}
+            points={found}
+            level={{ words: 'Agreed', value: agreed }}
+            leastSpan={leastSpan(figure)}
+            say={(value) => saidFigure(figure, value, speech.length)}
+          />
+        ))}
     </View>
   );
 }

@@ -88,11 +88,11 @@ test('the difference is told in a sentence, with its size, its side and its reas
     '“Forward-posted” asks for 25.5 cm, 9.9 cm narrower than “By the shoulders, neutral”: A hand or so of ground between the shoes is enough: the weight is on the post already and has nowhere to travel.',
   );
   expect(sentence('shoulders-and-neutral', 'forward-posted', 'stanceLine')).toMatch(
-    /closed, \d+\.\d° more closed than “By the shoulders, neutral”: Leaning on the lead foot turns the chest open/,
+    /closed, \d+° more closed than “By the shoulders, neutral”: Leaning on the lead foot turns the chest open/,
   );
   expect(sentence('shoulders-and-neutral', 'free-the-hips', 'ballAlong')).toBe('Both take 3.5 to 6.5 cm.');
   expect(sentence('shoulders-and-neutral', 'by-the-arc', 'shoulderTilt')).toBe(
-    '“By the arc” asks for 10.0°; “By the shoulders, neutral” leaves it free.',
+    '“By the arc” asks for 10°; “By the shoulders, neutral” leaves it free.',
   );
   expect(sentence('shoulders-and-neutral', 'forward-posted', 'pressureRoute')).toMatch(
     /asks for forward-posted and “By the shoulders, neutral” for centred: Under the lead foot/,

@@ -1,0 +1,27 @@
+import { everySentence } from '../test/everySentence';
+
+const MOST_WORDS = 16;
+const MOST_FIGURES = 2;
+
+const SENTENCES = Object.values(everySentence()).flat();
+
+const figuresIn = (sentence: string): string[] => sentence.match(/\d+(?:\.\d+)?/g) ?? [];
+
+test('there is a sentence for everything', () => {
+  expect(SENTENCES.length).toBeGreaterThan(150);
+});
+
+test.each([
+  ['at most sixteen words', (sentence: string) => sentence.split(/\s+/).length <= MOST_WORDS],
+  ['at most two figures', (sentence: string) => figuresIn(sentence).length <= MOST_FIGURES],
+  ['no brackets', (sentence: string) => !/[()[\]{}]/.test(sentence)],
+  [
+    'whole degrees, centimetres and percents, whole and half inches',
+    (sentence: string) =>
+      !/\d\.\d+ ?(?:°|cm|%)/.test(sentence) &&
+      figuresIn(sentence).every((figure) => Number.isInteger(2 * Number(figure))),
+  ],
+  ['every word filled in', (sentence: string) => !/undefined|NaN|null/.test(sentence)],
+])('every sentence: %s', (_rule, keeps) => {
+  expect(SENTENCES.filter((sentence) => !keeps(sentence))).toEqual([]);
+});
