@@ -191,10 +191,7 @@ async function widePictures(page, shot) {
   await page.goBack();
   await page.getByTestId('plan').waitFor();
   await step(page, 'change');
-  await page
-    .getByRole('button', { name: /seen by|On to keeping/ })
-    .first()
-    .waitFor();
+  await page.getByRole('button', { name: 'Adjust on the plan' }).waitFor();
   await shot('change-wide-dusk');
 }
 
