@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View, type LayoutChangeEvent } from 'react-native';
 import { LineChart } from 'react-native-chart-kit';
 import { shortDay } from '../domain/students';
+import { GRID, INK, LAGOON, PAPER } from '../ui/colours';
 import { Body, Quiet } from '../ui/Words';
 
 interface CourseChartProps {
@@ -19,11 +20,6 @@ interface CourseChartProps {
 const HEIGHT = 168;
 /** More days than this have no room under a chart on a phone. */
 const MOST_LABELS = 4;
-
-const INK = 'rgb(var(--ink))';
-const LAGOON = 'rgb(var(--lagoon))';
-const GRID = 'rgb(var(--grid))';
-const PAPER = 'rgb(var(--paper))';
 
 /** Days under the points; where they are too many, the first, the last and some between. */
 function dayLabels(points: CourseChartProps['points']): string[] {

@@ -3,7 +3,6 @@ import {
   figureOf,
   FIGURES,
   heldSince,
-  isPlaced,
   PLACED_FIGURES,
   type Held,
   type PlacedFigure,
@@ -24,8 +23,8 @@ export interface Agreement {
 /** The figures of feet and load that a record's change moved. */
 export function agreedFigures({ address, agreed }: LogRecord): PlacedFigure[] {
   if (!agreed) return [];
-  const changed = differences(address.setup, agreed.setup).map(({ change }) => change);
-  return PLACED_FIGURES.filter((figure) => changed.some((change) => isPlaced(change) && change === figure));
+  const changed: readonly string[] = differences(address.setup, agreed.setup).map(({ change }) => change);
+  return PLACED_FIGURES.filter((figure) => changed.includes(figure));
 }
 
 /** Whether a record agreed on anything that can be measured at address; a lifted heel is no part of it. */
@@ -44,10 +43,8 @@ const sameShot = (a: LogRecord, b: LogRecord): boolean =>
 
 /** One agreement for each club and shot that has one, the newest first, against the newest record after it. */
 export function agreementsOf(records: readonly LogRecord[]): Agreement[] {
-  const newest = records.filter(
-    (record, at) =>
-      movesFeet(record) && !records.slice(0, at).some((later) => movesFeet(later) && sameShot(later, record)),
-  );
+  const moved = records.filter(movesFeet);
+  const newest = moved.filter((record, at) => moved.findIndex((each) => sameShot(each, record)) === at);
   return newest.flatMap((record): Agreement[] => {
     const later = records.slice(0, records.indexOf(record)).find((each) => sameShot(each, record));
     const held = heldOf(record, later?.address.setup ?? null);

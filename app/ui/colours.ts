@@ -1,4 +1,7 @@
-/** Colours for icons, which take no class. */
+/** Colours for icons and charts, which take no class. */
 export const INK = 'rgb(var(--ink))';
+export const LAGOON = 'rgb(var(--lagoon))';
+export const GRID = 'rgb(var(--grid))';
+export const PAPER = 'rgb(var(--paper))';
 export const ON_DESK = 'rgb(var(--on-desk))';
 export const ON_LAGOON = 'rgb(var(--on-lagoon))';

@@ -97,7 +97,8 @@ function holdPairs(searching: Searching, first: Candidate, others: readonly Cand
 
 /**
  * The plan of one or two things that leaves least short, goal by goal in order; half a step beyond what is needed
- * comes before the method's bands, the other half is weighed against them. Of plans alike in that the one of fewer things, then the smaller.
+ * comes before the method's bands, the other half is weighed against them. Of plans alike in that the one of fewer
+ * things, then the smaller.
  * @param measures how each goal is judged, in order
  * @param candidates every way of doing each thing
  * @param today the figures as they stand

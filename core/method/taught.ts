@@ -1,6 +1,6 @@
 import type { Build } from '../body';
 import type { Body } from '../turn';
-import { ITEMS, isPosture, withFigure, type Address, type Balance, type Item, type Setup } from '../setup';
+import { ITEMS, isPosture, withFigure, type Address, type Balance, type Setup } from '../setup';
 import { MM_PER_INCH } from '../units';
 import { bandsFor } from './bands';
 import type { Played } from './coverage';
@@ -31,16 +31,6 @@ export function startingSetup(build: Build, clubLengthInches: number): Setup {
   };
   return { address, balance: EVEN_BALANCE, measured: {} };
 }
-
-/**
- * A setup with items put to the middle of their bands, from the ground up. Flares are turned with
- * the toe kept on its line, width is made with the trail foot alone.
- * @param setup the setup to begin from
- * @param findings the items, each with the middle of its band
- * @returns the new setup
- */
-export const withSuggestions = (setup: Setup, findings: readonly { item: Item; middle: number }[]): Setup =>
-  findings.reduce((moved, { item, middle }) => withFigure(moved, item, middle), setup);
 
 /** The items that a drawing of the feet and the load alone can be put to. */
 const DRAWN_ITEMS = ITEMS.filter((item) => !isPosture(item));

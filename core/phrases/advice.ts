@@ -2,10 +2,10 @@ import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../a
 import { questionOf, type BandException } from '../method';
 import { alongFoot, FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
 import { angleFigure, saidLength } from '../units';
+import { chanceWords } from './chance';
 import { bandWords, questionFigure } from './figures';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
-import { liftWords } from './turn';
 
 /** What a coach says of a thing that moves no figure. */
 const SAID: Partial<Record<Thing, string>> = {
@@ -68,23 +68,10 @@ export function thingSentences(todo: ThingToDo, shoeLength: number, speech: Spee
   if (isRocked(todo)) return [say(rockSentence(todo))];
   const toesStay = !todo.moves.some(({ figure }) => figure === 'setback');
   return todo.moves.flatMap(({ figure, from, to }) => {
-    if (figure === 'leadHeelLift') return [liftWords(to, speech)];
     const told = { by: to - from, to, length: speech.length, shoeLength, toesStay };
     const sentence = FIGURE_WORDS[figure].instruction?.(told);
     return sentence === undefined ? [] : [say(sentence)];
   });
-}
-
-/**
- * A chance in words.
- * @param chance 0 to 1
- * @returns unlikely, an even chance, likely or almost sure
- * @example chanceWords(0.74) // 'likely'
- */
-export function chanceWords(chance: number): string {
-  if (chance < 0.4) return 'unlikely';
-  if (chance <= 0.6) return 'an even chance';
-  return chance <= 0.9 ? 'likely' : 'almost sure';
 }
 
 const stopsTurn = (way: string, { stoppedBy, from, needed }: TurnBought): string =>
@@ -191,9 +178,6 @@ export function doSentences(judgement: ToldJudgement, shoeLength: number, speech
     : ['Leave it as it is.'];
 }
 
-/** Likely is likely enough; almost sure needs no such word. */
-const isLikely = (chance: number): boolean => chance > 0.6 && chance <= 0.9;
-
 /** So much less turn is a cost that is told (starting value), degrees. */
 const COSTS_TURN = 3;
 
@@ -203,7 +187,9 @@ function turnBuys(way: string, turn: TurnBought | null, wasShort: boolean): stri
   const { from, to, needed, chanceTo } = turn;
   const frees = wasShort && to - from >= 1;
   if (!frees && from - to < COSTS_TURN) return [];
-  const chance = chanceTo === null ? '' : `: ${chanceWords(chanceTo)}${isLikely(chanceTo) ? ' enough' : ''}`;
+  // Likely is likely enough; almost sure needs no such word.
+  const said = chanceTo === null ? null : chanceWords(chanceTo);
+  const chance = said === null ? '' : `: ${said}${said === 'likely' ? ' enough' : ''}`;
   const words = `about ${angleFigure(to)}, ${angleFigure(needed)} needed${chance}.`;
   return [
     frees ? `${way} ${words}` : `It costs turn ${way === 'Through' ? 'through' : 'back'}. A${words.slice(1)}`,

@@ -1,3 +1,4 @@
+export * from './chance';
 export * from './feet';
 export * from './figures';
 export * from './instruction';

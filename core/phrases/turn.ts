@@ -1,6 +1,8 @@
 import type { FitAnswer } from '../fit';
+import { heelUp } from '../setup';
 import { OWN_CLOSING_BELOW, type Stop, type TurnBudget } from '../turn';
-import { angleFigure, saidLength, type Angle } from '../units';
+import { angleFigure, type Angle } from '../units';
+import { chanceWords } from './chance';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
 
@@ -9,8 +11,9 @@ const GOING = { back: 'Going back', through: 'Going through' } as const;
 /** How likely a turn that is as good as reached is to be reached. */
 function enoughWords(chance: number | null): string {
   if (chance === null) return 'Enough.';
-  if (chance <= 0.6) return 'An even chance.';
-  return chance <= 0.9 ? 'Likely enough.' : 'Almost surely enough.';
+  const said = chanceWords(chance);
+  if (said === 'likely') return 'Likely enough.';
+  return said === 'almost sure' ? 'Almost surely enough.' : 'An even chance.';
 }
 
 /**
@@ -96,10 +99,4 @@ export function gainWords({ back, through }: FitAnswer): string {
  * @returns words
  */
 export const liftWords = (leadHeelLift: number, speech: Speech): string =>
-  leadHeelLift > 0
-    ? inFootWords(
-        `Let the lead heel come up ${saidLength(leadHeelLift, speech.length)} going back.`,
-        speech.feet,
-        speech.hand,
-      )
-    : '';
+  leadHeelLift > 0 ? inFootWords(heelUp(leadHeelLift, speech.length), speech.feet, speech.hand) : '';

@@ -16,12 +16,12 @@ import {
   startingSetup,
   verdictFor,
   withFigure,
-  withSuggestions,
   type Item,
   type ReadingInput,
   type Setup,
 } from '..';
 import { build, estimated, method, setup } from '../test/example';
+import { withSuggestions } from '../test/suggestions';
 import { bodyOf } from '../test/turning';
 
 const read = (of: Setup, over: Partial<ReadingInput> = {}) =>

@@ -33,6 +33,15 @@ interface FigureWords {
   instruction: ((told: ToldChange) => string) | null;
 }
 
+/**
+ * How far the lead heel is let up, as a student is told.
+ * @param mm how far
+ * @param length the coach’s unit of length
+ * @returns one sentence, in lead and trail
+ */
+export const heelUp = (mm: number, length: LengthUnit): string =>
+  `Let the lead heel come up ${saidLength(mm, length)} going back.`;
+
 const size = (mm: number, length: LengthUnit): string => saidLength(Math.abs(mm), length);
 const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
 const angle = (value: number): string => `${Math.round(Math.abs(value))}°`;
@@ -268,7 +277,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     larger: 'further up',
     tooSmall: 'too little',
     tooLarge: 'too much',
-    instruction: ({ to, length }) => `Let the lead heel come up ${saidLength(to, length)} going back.`,
+    instruction: ({ to, length }) => heelUp(to, length),
   },
 };
 

@@ -14,19 +14,12 @@ import type {
   StandIn,
   TrialEntry,
 } from '@pedastance/contract';
-import {
-  bandsFor,
-  judge,
-  personalPath,
-  readSetup,
-  USUAL_GOAL,
-  withSuggestions,
-  type Posture,
-} from '@pedastance/core';
+import { bandsFor, judge, personalPath, readSetup, USUAL_GOAL, type Posture } from '@pedastance/core';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { build as exampleBuild, setup as exampleSetup } from '../../core/test/example';
+import { withSuggestions } from '../../core/test/suggestions';
 import type { Coach, World } from './world';
 
 const madeAt = '2026-05-01T10:00:00.000Z';

@@ -52,6 +52,12 @@ const SAME = 0.5;
 const liftIn = (things: readonly ThingToDo[]): number =>
   things.flatMap(({ moves }) => moves).find(({ figure }) => figure === 'leadHeelLift')?.to ?? 0;
 
+/** Agrees on things and nothing else; on none of them the feet are today's. */
+function agreeOn(setup: Setup, things: readonly ThingToDo[]): void {
+  const moves = things.flatMap((each) => each.moves);
+  replaceAgreed(things.length === 0 ? null : setupWith(setup, moves), liftIn(things));
+}
+
 /** Takes a thing, or leaves it again; the others that were taken stay. */
 function toggle(setup: Setup, agreed: Setup | null, things: readonly ThingToDo[], one: ThingToDo): void {
   const lift = lesson.getState().draft?.leadHeelLift ?? 0;
@@ -59,15 +65,10 @@ function toggle(setup: Setup, agreed: Setup | null, things: readonly ThingToDo[]
   if (!taken.includes(one)) {
     return replaceAgreed(setupWith(agreed ?? setup, one.moves), Math.max(lift, liftIn([one])));
   }
-  const left = taken.filter((each) => each !== one);
-  const moves = left.flatMap((each) => each.moves);
-  replaceAgreed(left.length === 0 ? null : setupWith(setup, moves), liftIn(left));
-}
-
-/** Takes every thing that moves a figure. */
-function takeAll(setup: Setup, things: readonly ThingToDo[]): void {
-  const moves = things.flatMap((each) => each.moves);
-  replaceAgreed(setupWith(setup, moves), liftIn(things));
+  agreeOn(
+    setup,
+    taken.filter((each) => each !== one),
+  );
 }
 
 interface TellProps {
@@ -241,7 +242,7 @@ function Buttons() {
         onPress={() => lesson.setState({ planLarge: true })}
       />
       {canUse ? (
-        <Button className="flex-1" words="Use it" onPress={() => takeAll(setup, things)} />
+        <Button className="flex-1" words="Use it" onPress={() => agreeOn(setup, things)} />
       ) : (
         <Button className="flex-1" words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
       )}

@@ -90,24 +90,32 @@ interface SharedRowsProps extends RowsProps {
   atDesk?: boolean;
 }
 
-/** What was last agreed of a figure with the lesson's club: beside today's, and never in its place. */
-function useAgreed(dial: Dial | LoadDial, speech: Speech): string | undefined {
+/** Says what was last agreed of a figure with the lesson's club: beside today's, and never in its place. */
+function useAgreed(speech: Speech): (dial: Dial | LoadDial) => string | undefined {
   const { student, build } = useLessonContext();
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const last = useLastRecord(student.id, build);
   const { agreed } = (club && last(club, shot)) || {};
-  if (!agreed) return undefined;
-  return `agreed ${shortDay(agreed.madeAt)}: ${figure(figureOf(agreed.setup, dial)!, FIGURES[dial].unit, speech)}`;
+  return (dial) =>
+    agreed
+      ? `agreed ${shortDay(agreed.madeAt)}: ${figure(figureOf(agreed.setup, dial)!, FIGURES[dial].unit, speech)}`
+      : undefined;
 }
 
 function DialRow({
   dial,
   speech,
   judge,
+  agreed,
   chosen,
   onPress,
-}: RowsProps & { dial: Dial | LoadDial; chosen: boolean; onPress: () => void }) {
+}: RowsProps & {
+  dial: Dial | LoadDial;
+  agreed: string | undefined;
+  chosen: boolean;
+  onPress: () => void;
+}) {
   const figures = useMemo(() => {
     const item = bandedItem(dial);
     const more = { stanceWidth: otherWidths(speech), setback: setbackWords }[dial as string];
@@ -116,7 +124,7 @@ function DialRow({
   return (
     <Row
       label={figureName(dial, speech)}
-      agreed={useAgreed(dial, speech)}
+      agreed={agreed}
       {...figures}
       chosen={chosen}
       onPress={onPress}
@@ -145,12 +153,14 @@ function LineRow({ line, speech, judge }: RowsProps & { line: 'toeLine' | 'heelL
 /** Every figure of the feet and the ball, live; a touch on a row takes it to the steppers. */
 export function FeetRows({ speech, judge, atDesk = true }: SharedRowsProps) {
   const dial = useStore(lesson, (state) => state.dial);
+  const agreed = useAgreed(speech);
   const row = (each: Dial) => (
     <DialRow
       key={each}
       dial={each}
       speech={speech}
       judge={judge}
+      agreed={agreed(each)}
       chosen={atDesk && dial === each}
       onPress={() => lesson.setState({ dial: each, deskFor: 'feet' })}
     />
@@ -172,6 +182,7 @@ export function FeetRows({ speech, judge, atDesk = true }: SharedRowsProps) {
 /** Where the load is, live. */
 export function LoadRows({ speech, judge, atDesk = true }: SharedRowsProps) {
   const dial = useStore(lesson, (state) => state.loadDial);
+  const agreed = useAgreed(speech);
   return (
     <View>
       {LOAD_FIGURES.map((each) => (
@@ -180,6 +191,7 @@ export function LoadRows({ speech, judge, atDesk = true }: SharedRowsProps) {
           dial={each}
           speech={speech}
           judge={judge}
+          agreed={agreed(each)}
           chosen={atDesk && dial === each}
           onPress={() => lesson.setState({ loadDial: each, deskFor: 'load' })}
         />

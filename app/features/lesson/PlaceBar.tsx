@@ -1,4 +1,4 @@
-import { FEET_FIGURES, LOAD_FIGURES } from '@pedastance/core/setup';
+import { notMeasured, PLACED_FIGURES } from '@pedastance/core/setup';
 import { Pressable, Text, View } from 'react-native';
 import { useStore } from 'zustand';
 import { hasChange, PLACE_NAMES, placeOf, type LessonDraft, type Place } from '../../domain/lessonDraft';
@@ -15,10 +15,8 @@ const NAMES: Record<Place, string> = {
   keep: 'Keep',
 };
 
-const PLACED = [...FEET_FIGURES, ...LOAD_FIGURES];
-
 const measuredWords = ({ setup }: LessonDraft): string =>
-  setup ? `${PLACED.filter((name) => setup.measured[name]).length} of ${PLACED.length}` : 'no club yet';
+  setup ? `${PLACED_FIGURES.length - notMeasured(setup).length} of ${PLACED_FIGURES.length}` : 'no club yet';
 
 function useThings(): string {
   const judgement = useJudgement();

@@ -45,7 +45,12 @@ const SIDES: Partial<Record<Taken, readonly [string, string]>> = {
 };
 
 /** Marks of the lead shoe that a trail toe is laid against, shoe lengths. */
-const MARKS = [0, 0.25, 0.5, 0.75, 1] as const;
+const MARKS = [
+  { mark: 0, words: '0' },
+  { mark: 0.25, words: '¼' },
+  { mark: 0.5, words: '½' },
+  { mark: 0.75, words: '¾' },
+] as const;
 
 /** What a row shows while nothing is typed into it: what was measured by whatever way, else a dash. */
 const useKnown = (figure: Taken, speech: Speech): string =>
@@ -135,7 +140,7 @@ function LaidFrom({ figure, datum, onDatum, otherSide, onSide, onMark }: DatumPr
         onChange={(side) => onSide(side === 'other')}
       />
       {figure === 'setback' &&
-        MARKS.slice(0, 4).map((mark) => (
+        MARKS.map(({ mark, words }) => (
           <Pressable
             key={mark}
             role="button"
@@ -143,9 +148,7 @@ function LaidFrom({ figure, datum, onDatum, otherSide, onSide, onMark }: DatumPr
             onPress={() => onMark(mark)}
             className="min-h-[48px] min-w-[48px] items-center justify-center rounded-md bg-desk-raised px-2"
           >
-            <Text className="font-text text-base font-semibold text-on-desk">
-              {['0', '¼', '½', '¾'][mark * 4]}
-            </Text>
+            <Text className="font-text text-base font-semibold text-on-desk">{words}</Text>
           </Pressable>
         ))}
     </View>

@@ -1,4 +1,5 @@
 import { saidFigure, type Speech } from '@pedastance/core/phrases';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { CourseChart } from '../../cards/CourseChart';
 import { HeldLines } from '../../cards/HeldLines';
@@ -25,10 +26,16 @@ function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Spe
 
 /** What was agreed with each club, whether it held, and the figures of the newest from lesson to lesson. */
 export function HeldCard({ records, speech }: { records: readonly LogRecord[]; speech: Speech }) {
-  const agreements = agreementsOf(records);
-  if (agreements.length === 0) return null;
+  const agreements = useMemo(() => agreementsOf(records), [records]);
   // One club's course is enough: the newest that was measured more than once.
-  const followed = agreements.find((each) => coursesOf(records, each).length > 0);
+  const followed = useMemo(
+    () =>
+      agreements
+        .map((agreement) => ({ agreement, courses: coursesOf(records, agreement) }))
+        .find(({ courses }) => courses.length > 0),
+    [agreements, records],
+  );
+  if (agreements.length === 0) return null;
   return (
     <View className="gap-2" testID="held-card">
       <Heading>Agreed, and did it hold?</Heading>
@@ -36,10 +43,10 @@ export function HeldCard({ records, speech }: { records: readonly LogRecord[]; s
         <AgreementRow key={`${each.club} ${each.shot}`} agreement={each} speech={speech} />
       ))}
       {followed &&
-        coursesOf(records, followed).map(({ figure, agreed, found }) => (
+        followed.courses.map(({ figure, agreed, found }) => (
           <CourseChart
             key={figure}
-            title={`${clubAndShot(followed.club, followed.shot)}: ${figureName(figure, speech).toLowerCase()}, lesson by lesson`}
+            title={`${clubAndShot(followed.agreement.club, followed.agreement.shot)}: ${figureName(figure, speech).toLowerCase()}, lesson by lesson`}
             points={found}
             level={{ words: 'Agreed', value: agreed }}
             leastSpan={leastSpan(figure)}
