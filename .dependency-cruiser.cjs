@@ -18,7 +18,7 @@ const CORE = [
   'formats',
   'phrases',
 ];
-const APP = ['domain', 'plan', 'workers', 'ui', 'state', 'cards', 'features', 'app'];
+const APP = ['domain', 'workers', 'ui', 'plan', 'state', 'cards', 'features', 'app'];
 const SERVER = ['config', 'store', 'recompute', 'accounts', 'devices', 'demo', 'http'];
 
 /** Tests stand beside what they test and may know helpers of the whole workspace. */

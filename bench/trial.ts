@@ -34,6 +34,7 @@ const theirs = Array.from({ length: 5 }, () => timed(() => reference(b, a, 'grea
 const plan: TrialPlan = {
   seed: 9,
   blockSize: 2,
+  length: 'full',
   primary: 'carry',
   margin: 5,
   mishits: 'left out',

@@ -1,7 +1,19 @@
 import { readSetup, clubById, type HouseMethod } from '@pedastance/core';
 import { PRESETS, SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
-import { AddressEntry, BuildFigures, Method, NewStudent, ReadingEntry, SignIn, faultsOf } from '.';
+import {
+  AddressEntry,
+  BuildFigures,
+  LookEntry,
+  Method,
+  NewStudent,
+  ReadingEntry,
+  ShotShape,
+  SignIn,
+  TrialEntry,
+  faultsOf,
+} from '.';
+import { upgradedEntry } from './earlier';
 import { build, setup } from '../core/test/example';
 
 const method = (): HouseMethod => ({ id: uuidv7(), version: 1, ...SHOULDERS_AND_NEUTRAL });
@@ -25,6 +37,18 @@ const KNEE = {
   notedOn: '2026-11-01',
   status: 'stands',
 };
+
+/** What every entry has. */
+const common = () => ({ id: uuidv7(), lessonId: uuidv7(), madeAt: '2026-05-01T10:00:00Z', replaces: null });
+const address = () => ({
+  ...common(),
+  kind: 'address',
+  standing: 'today',
+  club: '7-iron',
+  clubLengthInches: 37,
+  shot: 'full',
+  setup: setup(),
+});
 
 const student = () => ({
   id: uuidv7(),
@@ -172,17 +196,6 @@ describe('a rule', () => {
 });
 
 describe('entries', () => {
-  const common = () => ({ id: uuidv7(), lessonId: uuidv7(), madeAt: '2026-05-01T10:00:00Z', replaces: null });
-  const address = () => ({
-    ...common(),
-    kind: 'address',
-    standing: 'today',
-    club: '7-iron',
-    clubLengthInches: 37,
-    shot: 'full',
-    setup: setup(),
-  });
-
   test('an address with the trail foot ahead of the lead is refused', () => {
     const crossed = address();
     crossed.setup.address.trail.heel.x = 900;
@@ -218,6 +231,7 @@ describe('entries', () => {
       methodVersion: 1,
       facts: { cautions: '', age: 40, rests: { hand: 'left', facts: [], shoulderGoal: 90 } },
       judgement: null,
+      note: '',
       ...reading,
     };
     expect(faults(ReadingEntry as never, entry)).toEqual([]);
@@ -236,6 +250,72 @@ describe('entries', () => {
       expect(faults(ReadingEntry as never, forward(over))[0]?.expected).toMatch(/put forward only/);
     }
   });
+});
+
+describe('a quick try', () => {
+  const trial = {
+    kind: 'trial',
+    addressAId: uuidv7(),
+    addressBId: uuidv7(),
+    cueA: '',
+    cueB: '',
+    primary: 'straight path',
+    margin: 1,
+    scatter: 2,
+    mishits: 'left out',
+    warmUps: 0,
+    length: 'quick',
+    blockSize: 1,
+    seed: 7,
+    source: 'typed',
+    apart: null,
+  };
+  const look = {
+    kind: 'look',
+    trialId: uuidv7(),
+    shotIds: [],
+    modelVersion: '1.0.0',
+    length: 'quick',
+    look: 1,
+    painUp: false,
+    verdict: 'not shown',
+    because: 'never shown',
+    evidence: null,
+    effects: null,
+    decision: 'drop',
+    note: '',
+  };
+
+  test('is dealt shot by shot, and takes nothing apart', () => {
+    expect(faults(TrialEntry as never, { ...common(), ...trial })).toEqual([]);
+    expect(faults(TrialEntry as never, { ...common(), ...trial, blockSize: 2 })[0]?.field).toBe('length');
+  });
+
+  test('has one look, which is the last', () => {
+    expect(faults(LookEntry as never, { ...common(), ...look })).toEqual([]);
+    expect(faults(LookEntry as never, { ...common(), ...look, look: 2 })[0]?.expected).toMatch(
+      /of a quick try/,
+    );
+    const open = { verdict: 'not yet', decision: 'go on' };
+    expect(faults(LookEntry as never, { ...common(), ...look, ...open })[0]?.expected).toMatch(/last look/);
+    const full = { ...look, length: 'full' };
+    expect(faults(LookEntry as never, { ...common(), ...full })[0]?.expected).toMatch(/before the last look/);
+  });
+});
+
+test('a divot ends no nearer the target than it starts', () => {
+  expect(faults(ShotShape as never, { divotStart: 20, divotEnd: 120, mishit: false })).toEqual([]);
+  expect(faults(ShotShape as never, { divotStart: 20, divotEnd: 10, mishit: false })[0]?.field).toBe(
+    'divotEnd',
+  );
+});
+
+test('entries from before quick tries and notes are read as whole trials without a note', () => {
+  const before = (kind: string, over: object = {}) =>
+    upgradedEntry({ ...common(), kind, apart: null, ...over } as never) as unknown as Record<string, unknown>;
+  expect(before('trial').length).toBe('full');
+  expect(before('look').length).toBe('full');
+  expect(before('reading', { findings: [] }).note).toBe('');
 });
 
 test('an e-mail address is read without case or blanks', () => {

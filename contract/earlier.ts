@@ -8,6 +8,7 @@ import { upgradedSetup, type ChangeName, type Setup } from '@pedastance/core/set
 import { isRecord } from './isRecord';
 import type { ChangeEntry, LogEntry, NewEntry, ReadingEntry } from './lessons';
 import type { Person, StudentEdit } from './students';
+import type { LookEntry, TrialEntry } from './trials';
 import { CONTRACT_VERSION } from './wire';
 
 /** Fields of a finding that came with the reading of the whole body; older findings have nothing in them. */
@@ -39,9 +40,24 @@ function upgradedReading<Entry extends ReadingEntry>(entry: Entry): Entry {
     screenId: entry.screenId ?? null,
     choices: entry.choices ?? [],
     judgement: entry.judgement ?? null,
+    note: entry.note ?? '',
     facts: entry.facts ? { ...entry.facts, rests: entry.facts.rests ?? null } : null,
     findings,
   };
+}
+
+/** A look from before it named its shots, its model and the length of its trial. */
+const LOOK_DEFAULTS: Pick<LookEntry, 'shotIds' | 'modelVersion' | 'length'> = {
+  shotIds: null,
+  modelVersion: null,
+  length: 'full',
+};
+
+/** A trial of any earlier shape in today's: all of them were whole trials. */
+function upgradedTrial(entry: TrialEntry): TrialEntry {
+  const whole = { ...entry, length: entry.length ?? 'full' };
+  if (!Array.isArray(entry.apart?.changes)) return whole;
+  return { ...whole, apart: { ...entry.apart, changes: entry.apart.changes.map(renamedChange) } };
 }
 
 /** An entry of any earlier shape in today's. */
@@ -50,12 +66,9 @@ export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): 
     const { setup } = entry as { setup: unknown };
     return isRecord(setup) ? { ...entry, setup: upgradedSetup(setup as unknown as Setup) } : entry;
   }
-  if (entry.kind === 'trial' && Array.isArray(entry.apart?.changes)) {
-    return { ...entry, apart: { ...entry.apart, changes: entry.apart.changes.map(renamedChange) } };
-  }
+  if (entry.kind === 'trial') return upgradedTrial(entry) as Entry;
   if (entry.kind === 'change') return { ...CHANGE_DEFAULTS, ...entry };
-  if (entry.kind === 'look')
-    return { ...entry, shotIds: entry.shotIds ?? null, modelVersion: entry.modelVersion ?? null };
+  if (entry.kind === 'look') return { ...LOOK_DEFAULTS, ...entry };
   return entry.kind === 'reading' ? (upgradedReading(entry) as Entry) : entry;
 }
 

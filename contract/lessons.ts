@@ -155,6 +155,8 @@ export const ReadingEntry = z.strictObject({
     })
     .nullable(),
   modelVersion: ModelVersion,
+  /** What the coach noted where nothing was to be changed. */
+  note: text(0, 2000),
   findings: z
     .array(FindingShape)
     .min(1)

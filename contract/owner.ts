@@ -4,6 +4,8 @@ export interface Identity {
   academyName: string;
   instructorId: string;
   instructorName: string;
+  /** An owner says who is in; unknown in an identity from before roles. */
+  role?: 'owner' | 'instructor';
 }
 
 /** Names the owner a request was made for; the server refuses it under anybody else's session. */

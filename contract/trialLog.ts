@@ -51,8 +51,8 @@ export function placedShots(entries: readonly Logged<ShotsEntry>[]): PlacedShots
 
 /** What of a declared trial decides its looks. */
 export const planOfTrial = (entry: Pick<TrialEntry, keyof TrialPlan>): TrialPlan => {
-  const { primary, margin, mishits, warmUps, blockSize, seed } = entry;
-  return { primary, margin, mishits, warmUps, blockSize, seed };
+  const { primary, margin, mishits, warmUps, length, blockSize, seed } = entry;
+  return { primary, margin, mishits, warmUps, length, blockSize, seed };
 };
 
 /** A comparison as a look keeps it. */

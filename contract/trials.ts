@@ -9,10 +9,12 @@ import {
   OUTCOMES,
   SHOT_FIGURES,
   SHOT_RANGES,
+  TRIAL_LENGTHS,
   SIDES,
   STRIKES,
   VERDICTS,
   decisionOf,
+  isLastLook,
   type BlockSize,
   type ShotFigure,
 } from '@pedastance/core/trial';
@@ -20,8 +22,8 @@ import { z } from 'zod';
 import { entryCommon, figure as real, Id, ModelVersion, Moment, text } from './common';
 import { SetupShape } from './setup';
 
-/** Where shots come from while a trial is hit; the only monitor there is so far is a simulated one. */
-const TRIAL_SOURCES = ['simulated monitor', 'by hand'] as const;
+/** Where shots come from while a trial is hit: tapped, typed from a monitor, from its file at the end, or simulated. */
+export const TRIAL_SOURCES = ['by hand', 'typed', 'file', 'simulated monitor'] as const;
 
 /** What is declared before the first shot. */
 export const TrialEntry = z
@@ -39,6 +41,7 @@ export const TrialEntry = z
     scatter: z.number().positive().max(100),
     mishits: z.enum(MISHIT_RULES),
     warmUps: z.int().min(0).max(20),
+    length: z.enum(TRIAL_LENGTHS),
     blockSize: z.union(BLOCK_SIZES.map((size) => z.literal(size)) as [z.ZodLiteral<BlockSize>]),
     seed: z.int().min(0).max(0xffffffff),
     source: z.enum(TRIAL_SOURCES),
@@ -57,6 +60,10 @@ export const TrialEntry = z
   .refine(({ addressAId, addressBId, cueA, cueB }) => addressAId !== addressBId || cueA !== cueB, {
     path: ['cueB'],
     error: 'other feet, or another cue, than A',
+  })
+  .refine(({ length, apart, blockSize }) => length === 'full' || (apart === null && blockSize === 1), {
+    path: ['length'],
+    error: 'a full trial, where changes are taken apart or shots are hit in blocks',
   });
 export type TrialEntry = z.infer<typeof TrialEntry>;
 
@@ -70,15 +77,21 @@ const figures = Object.fromEntries(SHOT_FIGURES.map((name) => [name, figure(name
   ReturnType<typeof figure>
 >;
 
-export const ShotShape = z.strictObject({
-  ...figures,
-  startSide: z.enum(SIDES).optional(),
-  curveSide: z.enum(SIDES).optional(),
-  strike: z.enum(STRIKES).optional(),
-  balanceHeld: z.boolean().optional(),
-  feltTurn: z.enum(FELT_TURNS).optional(),
-  mishit: z.boolean(),
-});
+export const ShotShape = z
+  .strictObject({
+    ...figures,
+    startSide: z.enum(SIDES).optional(),
+    curveSide: z.enum(SIDES).optional(),
+    strike: z.enum(STRIKES).optional(),
+    balanceHeld: z.boolean().optional(),
+    feltTurn: z.enum(FELT_TURNS).optional(),
+    mishit: z.boolean(),
+  })
+  .refine(
+    ({ divotStart, divotEnd }) =>
+      divotStart === undefined || divotEnd === undefined || divotEnd >= divotStart,
+    { path: ['divotEnd'], error: 'no nearer the target than where the divot starts' },
+  );
 
 /** Shots one write may bring; how large a body may be is a limit of its own. */
 export const MOST_SHOTS = 500;
@@ -105,7 +118,7 @@ export const ShotsEntry = z
     kind: z.literal('shots'),
     addressId: Id,
     trialId: Id.nullable(),
-    source: z.enum([...TRIAL_SOURCES, 'file']),
+    source: z.enum(TRIAL_SOURCES),
     sitting: z.int().min(0).max(100),
     place: Place.nullable(),
     shots: z.array(ShotShape).max(MOST_SHOTS),
@@ -162,6 +175,8 @@ export const LookEntry = z
     shotIds: z.array(Id).max(MOST_LOOK_SHOTS).nullable(),
     /** The model that made it; null for one from before it was named. */
     modelVersion: ModelVersion.nullable(),
+    /** How long its trial is. */
+    length: z.enum(TRIAL_LENGTHS),
     look: z.int().min(1).max(3),
     painUp: z.boolean(),
     verdict: z.enum(VERDICTS),
@@ -172,14 +187,23 @@ export const LookEntry = z
     decision: z.enum(DECISIONS),
     note: text(0, 500),
   })
-  .refine(({ look, verdict, decision }) => look < 3 || (verdict !== 'not yet' && decision !== 'go on'), {
-    path: ['decision'],
-    error: 'keep or drop, after the last look',
+  .refine(({ length, look }) => length === 'full' || look === 1, {
+    path: ['look'],
+    error: '1, of a quick try',
   })
-  .refine(({ look, verdict, effects }) => verdict !== 'not shown' || look === 3 || effects !== null, {
-    path: ['verdict'],
-    error: 'not yet, before the last look',
-  })
+  .refine(
+    ({ length, look, verdict, decision }) =>
+      !isLastLook(length, look) || (verdict !== 'not yet' && decision !== 'go on'),
+    { path: ['decision'], error: 'keep or drop, after the last look' },
+  )
+  .refine(
+    ({ length, look, verdict, effects }) =>
+      verdict !== 'not shown' || isLastLook(length, look) || effects !== null,
+    {
+      path: ['verdict'],
+      error: 'not yet, before the last look',
+    },
+  )
   .refine(({ painUp, verdict }) => !painUp || verdict === 'drop', {
     path: ['verdict'],
     error: 'drop, when pain went up',

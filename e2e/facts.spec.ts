@@ -35,7 +35,7 @@ test('a left-hander whose left hip hurts: the note suggests, the coach confirms,
   await expect(page.getByTestId('fact')).toHaveCount(2);
   await expect(page.getByTestId('fact').first()).toContainText(/Left hip \(trail\): hurts, noted \d/);
   await expect(
-    page.getByText('A little more lead flare at a time, until the move onto the lead foot'),
+    page.getByText('A little more lead flare at a time, until moving onto the lead foot is smooth.'),
   ).toBeVisible();
   await expect(page.getByTestId('status-strip')).toHaveText('');
   const [row] = await product.sql<{ facts: { joint: string; side: string }[] }>(

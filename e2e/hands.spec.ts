@@ -3,6 +3,7 @@ import {
   drag,
   expect,
   figure,
+  LANTERN,
   openLesson,
   press,
   shellKept,
@@ -105,7 +106,7 @@ test('an address by tape: one key after another, in under 45 s at a key every 0.
   await expect(figure(page, 'row-stanceWidth')).toHaveText('47.5 cm');
   await expect(figure(page, 'row-leadFlare')).toHaveText('12°');
   await expect(figure(page, 'row-trailFlare')).toHaveText('18°');
-  await expect(figure(page, 'row-leadShare')).toHaveText('55 %');
+  await expect(figure(page, 'row-leadShare')).toHaveText('55%');
   await expect(page.getByTestId('row-setback')).toContainText('0.25 of its length');
   await expect(page.getByTestId('row-ballOut')).toContainText('not measured');
   await expect(places(page).getByRole('tab', { name: /^Address/ })).toContainText('6 of 9');
@@ -216,5 +217,61 @@ test('the five places are all in view at every size, and nothing of a step lies 
       });
       expect([width, name, covered]).toEqual([width, name, []]);
     }
+  }
+});
+
+test('text at twice its size: every step keeps its places, its desk and its button in view', async ({
+  page,
+  product,
+}) => {
+  await signIn(page, product);
+  await openLesson(page, 'Odile Brandvold', '9-iron');
+  await page.evaluate(() => {
+    document.documentElement.style.fontSize = '200%';
+  });
+  for (const name of [
+    'feet',
+    'tape',
+    'quickLook',
+    'body',
+    'read',
+    'change',
+    'keep',
+    'who',
+    'legs',
+  ] as const) {
+    await step(page, name);
+    const cut = await page.evaluate(() => {
+      const bar = document.querySelector('[aria-label="Places of the lesson"]')!.getBoundingClientRect();
+      const pressed = [...document.querySelectorAll('[role=button], [role=tab], [role=radio]')];
+      return pressed.flatMap((element) => {
+        const box = element.getBoundingClientRect();
+        const scrolled = element.closest('[tabindex="0"][aria-label]') !== null;
+        const aside = box.left < -1 || box.right > innerWidth + 1;
+        // What scrolls may lie below; what stands still has to be whole, and above the places.
+        const under =
+          !scrolled && !element.closest('[aria-label="Places of the lesson"]') && box.bottom > bar.top + 1;
+        const tall = element.scrollHeight > element.clientHeight + 2 || element.scrollWidth > box.width + 2;
+        return aside || under || tall ? [`${element.textContent}: ${JSON.stringify(box)}`] : [];
+      });
+    });
+    expect([name, cut]).toEqual([name, []]);
+  }
+});
+
+test('feet are left and right unless a coach chose otherwise, each student by their own hand', async ({
+  page,
+  product,
+}) => {
+  await page.context().addCookies([await product.sessionOf(LANTERN)]);
+  await page.goto(`${product.origin}/`);
+  for (const [name, trail] of [
+    ['Odile Brandvold', 'Right'],
+    ['Ferris Quillon', 'Left'],
+  ] as const) {
+    await openLesson(page, name, '8-iron');
+    await expect(page.getByTestId('row-trailFlare')).toContainText(`${trail} flare`);
+    await expect(page.getByTestId('row-setback')).toContainText(`${trail} foot set back`);
+    await page.goto(`${product.origin}/students`);
   }
 });

@@ -115,3 +115,26 @@ test('coach’s and student’s view; inches everywhere', async ({ page }) => {
   await page.goto(lesson);
   await expect(figure(page, 'row-stanceWidth')).toHaveText(`${(cm / 2.54).toFixed(2)} in`);
 });
+
+test('what the plan shows is told behind its question mark, and where a finger rests on it', async ({
+  page,
+}) => {
+  const legend = page.getByRole('dialog', { name: 'What the plan shows' });
+  await press(page, 'What the plan shows');
+  await expect(legend).toContainText('The leg that stops the turn');
+  await page.keyboard.press('Escape');
+  await expect(legend).toHaveCount(0);
+  const plan = (await page.getByTestId('plan').boundingBox())!;
+  await page.mouse.move(plan.x + plan.width / 2, plan.y + 12);
+  await page.mouse.down();
+  await expect(legend).toBeVisible();
+  await page.mouse.up();
+  await legend.getByRole('button', { name: 'Close' }).click();
+  // A shoe that is held is moved, and explains nothing.
+  const shoe = await partAt(page, '[data-part=lead] .grip');
+  await page.mouse.move(shoe.x, shoe.y);
+  await page.mouse.down();
+  await page.waitForTimeout(900);
+  await expect(legend).toHaveCount(0);
+  await page.mouse.up();
+});

@@ -202,9 +202,15 @@ export const test = base.extend<{ troubles: string[] }, { product: Product }>({
 
 export { expect };
 
-/** Opens the app as a coach who is signed in. */
+/**
+ * Opens the app as a coach who is signed in, and who speaks of lead and trail: so the tests read alike for either hand.
+ * What a coach finds who chose nothing is left and right; `hands.spec` and the pictures go by it.
+ */
 export async function signIn(page: Page, product: Product, email = LANTERN): Promise<void> {
   await page.context().addCookies([await product.sessionOf(email)]);
+  await page.goto(`${product.origin}/settings`);
+  await page.getByRole('radio', { name: 'Lead and trail' }).click();
+  await preferenceKept(page, 'feet', 'lead and trail');
   await page.goto(`${product.origin}/`);
   await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
 }
@@ -270,7 +276,7 @@ export async function typeFigure(page: Page, dial: string, name: string, value: 
 export async function agree(page: Page, reason: string): Promise<void> {
   await typeFigure(page, 'leadFlare', 'Lead flare', '2');
   await page.getByTestId('row-leadShare').click();
-  await press(page, 'Weight on lead foot plus 1 %');
+  await press(page, 'Weight on lead foot plus 1%');
   await step(page, 'change');
   await typeFigure(page, 'leadFlare', 'Lead flare', '15');
   await step(page, 'keep');

@@ -51,16 +51,35 @@ type Walk = (page: Page, product: Product, visit: Visit) => Promise<void>;
 /** Walks through every screen between them; each is a test of its own, so that they run side by side. */
 const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
   'signing in, the students and the settings': {
-    screens: ['/sign-in', '/settings', '/', '/students', '/outbox', '/+not-found', '/students/new'],
+    screens: [
+      '/sign-in',
+      '/start',
+      '/join',
+      '/reset',
+      '/academy',
+      '/settings',
+      '/',
+      '/students',
+      '/outbox',
+      '/+not-found',
+      '/students/new',
+    ],
     async walk(page, product, visit) {
       await page.goto(product.origin);
       await expect(page.getByLabel('Password')).toBeVisible();
+      await visit('/start', '/start');
+      await visit('/join', `/join#${'x'.repeat(43)}`);
+      await visit('/reset', `/reset#${'x'.repeat(43)}`);
+      await page.goto(product.origin);
       await visit('/sign-in');
       await press(page, 'Sign in');
       await expect(page.getByRole('alert').first()).toBeVisible();
       await visit('/sign-in');
       await signIn(page, product);
       await visit('/settings', '/settings');
+      await page.goto(`${product.origin}/academy`);
+      await expect(page.getByTestId('colleague').first()).toBeVisible();
+      await visit('/academy');
       await visit('/', '/');
       await expect(page.getByRole('link', { name: /Odile/ })).toBeVisible();
       await visit('/students', '/students');
@@ -130,7 +149,7 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await press(page, /What else was seen/);
       await visit('/students/[student]/trial/[trial]');
       await page.getByRole('button', { name: /^Back to Ferris/ }).click();
-      await page.getByRole('link', { name: 'Shots from a file, or to one' }).click();
+      await page.getByRole('link', { name: 'Shots: typed, from a file, or to one' }).click();
       await expect(page.getByRole('button', { name: 'Bring in a file …' })).toBeVisible();
       await visit('/students/[student]/shots');
     },

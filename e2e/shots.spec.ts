@@ -4,7 +4,7 @@ import { agree, expect, openLesson, press, signIn, step, student, test } from '.
 
 async function openShots(page: Page, name: string): Promise<void> {
   await student(page, name).click();
-  await page.getByRole('link', { name: 'Shots from a file, or to one' }).click();
+  await page.getByRole('link', { name: 'Shots: typed, from a file, or to one' }).click();
   await expect(page.getByRole('heading', { name: 'Shots' })).toBeVisible();
 }
 

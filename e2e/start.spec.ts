@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
+import { Client } from 'pg';
 import { ROOT } from './product';
 
 // Each starts on the project's own data folder.
@@ -11,10 +12,11 @@ test.describe.configure({ mode: 'serial' });
 function start(
   environment: Record<string, string>,
   until?: RegExp,
+  options: readonly string[] = [],
 ): Promise<{ code: number | null; output: string; ms: number }> {
   const startedAt = Date.now();
   return new Promise((resolve) => {
-    const script = spawn(process.execPath, [join(ROOT, 'scripts', 'start.mjs')], {
+    const script = spawn(process.execPath, [join(ROOT, 'scripts', 'start.mjs'), ...options], {
       cwd: ROOT,
       env: { ...process.env, ...environment },
     });
@@ -73,4 +75,23 @@ test('DATABASE_URL is respected, a second start is up within 10 s, and Ctrl-C st
   expect(second.output).toContain('Demo sign-in: coach@lanternhill.example');
   expect(second.code).toBe(0);
   await expect(fetch('http://127.0.0.1:47313/api/health')).rejects.toThrow();
+});
+
+test('--empty starts with no demo, and what it does not know is named', async () => {
+  test.setTimeout(120_000);
+  const strange = await start({ PORT: '47314' }, undefined, ['--full']);
+  expect(strange.output).toContain('Expected --empty or nothing, found "--full".');
+  const admin = new Client({ connectionString: process.env.TEST_DATABASE_URL! });
+  await admin.connect();
+  await admin.query('drop database if exists start_empty');
+  await admin.query('create database start_empty');
+  await admin.end();
+  const url = new URL(process.env.TEST_DATABASE_URL!);
+  url.pathname = '/start_empty';
+  const empty = await start({ PORT: '47314', DATABASE_URL: url.href }, /Ready at/, ['--empty']);
+  expect(empty.output).not.toContain('demo');
+  const database = new Client({ connectionString: url.href });
+  await database.connect();
+  expect((await database.query('select count(*)::int as n from academy')).rows).toEqual([{ n: 0 }]);
+  await database.end();
 });

@@ -22,6 +22,8 @@ async function agreeOnFlare(page: Page, name: string, club: string): Promise<voi
   await expect(page.getByTestId('declare-trial')).toContainText('B: Turn the trail foot out 20°');
 }
 
+const fullTrial = (page: Page) => page.getByRole('radio', { name: /^Full trial/ }).click();
+
 interface Kept {
   shots: number;
   places: number;
@@ -67,7 +69,10 @@ test.describe('with the shell kept', () => {
     await signIn(page, product);
     await shellKept(page);
     await agreeOnFlare(page, name, '7-iron');
-    // The simulator is chosen, never come upon.
+    // The simulator is asked for, never come upon.
+    await fullTrial(page);
+    await expect(page.getByRole('radio', { name: 'Monitor (simulated)' })).toHaveCount(0);
+    await press(page, 'No student here? Simulate one');
     await page.getByRole('radio', { name: 'Monitor (simulated)' }).click();
     // What cannot be is refused, and nothing is declared.
     await page.getByLabel(/^Warm-up shots/).fill('99');
@@ -146,6 +151,7 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   const name = 'Ferris Quillon';
   await signIn(page, product);
   await agreeOnFlare(page, name, '8-iron');
+  await fullTrial(page);
   await page.getByLabel('What counts').selectOption('balance held');
   await page.getByLabel(/^Warm-up shots/).fill('1');
   await press(page, 'Start');
@@ -231,6 +237,7 @@ test('several changes at once are taken apart, and what helped alone is agreed',
   await typeFigure(page, 'trailFlare', 'Trail flare', '25');
   await typeFigure(page, 'leadFlare', 'Lead flare', '25');
   await step(page, 'try');
+  await fullTrial(page);
   await page.getByRole('radio', { name: 'Take them apart' }).click();
   await page.getByLabel('What counts').selectOption('turn felt');
   await page.getByLabel(/^Warm-up shots/).fill('0');
@@ -274,4 +281,116 @@ test('several changes at once are taken apart, and what helped alone is agreed',
   await page.getByRole('button', { name: /^Back to Gunnar/ }).click();
   await page.getByTestId('trial-card').first().getByRole('link').click();
   await expect(page.getByTestId('trial-result')).toContainText('● 2  Trail flare');
+});
+
+/** Types a shot as a monitor shows it: the path with its way, the carry, the divot; Enter goes on, and ends the row. */
+async function typeShot(page: Page, { path, carry }: { path: number; carry: number }): Promise<void> {
+  const row = page.getByTestId('typed-row');
+  const way = row.getByRole('button', { name: /^Club path: / });
+  const wanted = path < 0 ? 'left' : 'right';
+  if (!(await way.innerText()).includes(wanted)) await way.click();
+  await row.getByLabel('Club path, °').fill(String(Math.abs(path)));
+  await row.getByLabel('Carry, m').fill(String(carry));
+  await row.getByLabel('Carry, m').press('Enter');
+  await expect(row.getByLabel('Divot starts, cm')).toBeFocused();
+  await page.keyboard.type('5');
+  await page.keyboard.press('Enter');
+}
+
+test('a quick try of five and five, typed from a monitor: dealt shot by shot, every shot shown, one look', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(120_000);
+  const name = 'Ferris Quillon';
+  await signIn(page, product);
+  await agreeOnFlare(page, name, '9-iron');
+  await page.getByRole('radio', { name: 'I’ll type it' }).click();
+  await expect(page.getByTestId('quick-shows')).toHaveText(
+    'Five and five show only a large change: 3.4°, four times in five.',
+  );
+  await press(page, 'Start');
+  // Only what this coach's monitor shows is asked for.
+  await press(page, 'Choose the columns');
+  await page.getByRole('checkbox', { name: 'Start line' }).click();
+  await page.getByRole('checkbox', { name: 'Divot starts' }).click();
+  await press(page, 'Less');
+  const running = page.getByTestId('run-trial');
+  await page.getByLabel('Club path, °').fill('95');
+  await press(page, 'Shot done');
+  await expect(running).toContainText('Club path: expected −30.0° to 30.0°, found “');
+  for (let shot = 1; shot <= 10; shot += 1) {
+    await expect(running).toContainText(`Shot ${shot} of 10, to the look`);
+    const arm = await page.getByTestId('next-arm').innerText();
+    // Right of the target is toward a left-hander: out-to-in.
+    await typeShot(page, { path: (arm === 'B' ? 1 : 6) + shot / 10, carry: 120 + shot });
+    if (shot === 4) {
+      await expect(page.getByTestId('shots-so-far').getByRole('row')).toHaveCount(5);
+      await press(page, 'Take the last shot back');
+      await expect(running).toContainText('Shot 4 of 10');
+      await typeShot(page, { path: (arm === 'B' ? 1 : 6) + shot / 10, carry: 120 + shot });
+    }
+    if (shot === 5)
+      await expect(page.getByTestId('ground-says')).toContainText('Move the ball 4 cm toward the target');
+  }
+  await expect(page.getByTestId('look')).toContainText('What the ten shots say');
+  await page.getByRole('radio', { name: 'No', exact: true }).click();
+  await expect(page.getByTestId('verdict')).toContainText('Keep. Your own shots show that B is better.');
+  await press(page, 'Keep it');
+  await expect(page.getByText('Tried, and to be kept.')).toBeVisible();
+  await expect(page.getByTestId('status-strip')).toHaveText('', { timeout: 20_000 });
+  const [row] = await product.sql<{ shots: string; least: number; divot: number; length: string }>(
+    `select count(*) as shots, min(shot.path) as least, max(divot_start) as divot, max(trial_entry.length) as length
+     from shot join shots_entry on shots_entry.id = shot.entry_id
+     join trial_entry on trial_entry.id = shots_entry.trial_id join student on student.id = shot.student_id
+     where student.name = $1 and trial_entry.source = 'typed'
+       and not exists (select 1 from log_entry as undo where undo.replaces_id = shots_entry.id)`,
+    [name],
+  );
+  expect(row).toMatchObject({ shots: '10', divot: 50, length: 'quick' });
+  // A path of 6° and more to the right is out-to-in for a left-hander, and kept so.
+  expect(row!.least).toBeLessThan(-6);
+});
+
+test('a monitor’s file straight into A and B: one row for each shot hit, in their order', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(120_000);
+  const name = 'Gunnar Oxthwaite';
+  await signIn(page, product);
+  await agreeOnFlare(page, name, '5-iron');
+  await page.getByRole('radio', { name: 'From its file' }).click();
+  await page.getByLabel('What counts').selectOption('carry');
+  await press(page, 'Start');
+  const arms: string[] = [];
+  for (let shot = 1; shot <= 10; shot += 1) {
+    await expect(page.getByTestId('run-trial')).toContainText(`Shot ${shot} of 10`);
+    arms.push(await page.getByTestId('next-arm').innerText());
+    await press(page, 'Hit');
+  }
+  const load = async (carries: readonly number[]) => {
+    const chosen = page.waitForEvent('filechooser');
+    await press(page, 'Choose the file …');
+    const text = ['Carry (m)', ...carries.map(String)].join('\n');
+    await (
+      await chosen
+    ).setFiles({
+      name: `${carries.length}.csv`,
+      mimeType: 'text/csv',
+      buffer: Buffer.from(text),
+    });
+  };
+  const panel = page.getByTestId('file-for-trial');
+  await expect(panel).toContainText('Load the monitor’s file: 10 rows');
+  await load([150, 151, 149]);
+  await expect(panel).toContainText('expected 10 rows, one for each shot hit, found 3');
+  await load(arms.map((arm, at) => (arm === 'B' ? 160 : 140) + at / 10));
+  const rows = panel.getByTestId('shots-so-far').getByRole('row');
+  await expect(rows).toHaveCount(11);
+  await expect(rows.nth(1)).toContainText(`1 ${arms[0]}`);
+  await press(page, 'Take these 10 shots');
+  await page.getByRole('radio', { name: 'No', exact: true }).click();
+  await expect(page.getByTestId('verdict')).toContainText('Keep. Your own shots show that B is better.');
+  await expect(page.getByTestId('trial-result')).toContainText('5 shots');
 });

@@ -60,8 +60,8 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   await expect(panel).toContainText(
     'Going back: the trail leg stops the hips at 33°. 45° is needed: 12° short.',
   );
-  await expect(page.locator('[data-part=fan-back-words]')).toHaveText('33°');
-  await expect(page.locator('[data-part=fan-back]')).toHaveAttribute('data-short', 'true');
+  await expect(page.locator('[data-part=back-figure]')).toHaveText('33° of 45°');
+  await expect(page.locator('[data-part=wing-back]')).toHaveAttribute('data-short', 'true');
   await press(page, 'Why, and what a step buys');
   await expect(page.getByTestId('turn-why')).toContainText(
     'The trail leg going back: 8° in the test + 10° give + 15° flare = 33° ± 8°.',
@@ -70,7 +70,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
 
   // The fit: the trail foot, twelve degrees; and another way when that is left alone.
   await page.getByTestId('row-leadShare').click();
-  await press(page, 'Weight on lead foot plus 1 %');
+  await press(page, 'Weight on lead foot plus 1%');
   await step(page, 'change');
   await press(page, 'Other ways to free the turn');
   const least = page.getByTestId('fit-fewest-moves');
@@ -93,7 +93,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   for (const _step of [1, 2]) await press(page, 'Shoulders are to turn 5° more');
   await expect(least).toContainText('Turn the trail foot out 7°');
   await press(page, 'Take: fewest moves');
-  await expect(page.locator('[data-part=fan-back-words]')).toHaveText('40°');
+  await expect(page.locator('[data-part=back-figure]')).toHaveText('40° needs 40°');
   await page.getByTestId('turn-panel').getByRole('radio', { name: '1.0 cm' }).click();
   await step(page, 'keep');
   await page.getByRole('textbox', { name: 'Reason' }).fill('Trail leg stops the turn.');

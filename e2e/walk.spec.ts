@@ -10,7 +10,7 @@ const SOLE_LENGTH = 28.4;
 const FLARE = (15 * Math.PI) / 180;
 /** 37 in is halfway from -1 sole breadth at 36 in to none at 38 in; plumb to the middle of shoes that are flared 15. */
 const WIDTH_MIDDLE = SHOULDERS - (SOLE_BREADTH / 2) * Math.cos(FLARE) - SOLE_LENGTH * Math.sin(FLARE);
-const WIDTH_BAND = `${(WIDTH_MIDDLE - 2.5).toFixed(1)} to ${(WIDTH_MIDDLE + 2.5).toFixed(1)} cm`;
+const WIDTH_BAND = `${(WIDTH_MIDDLE - 2.5).toFixed(1)} to ${(WIDTH_MIDDLE + 2.5).toFixed(1)}`;
 
 for (const hand of ['right', 'left'] as const) {
   test(`the whole walk, ${hand}-handed`, async ({ page, product }) => {
@@ -57,12 +57,12 @@ for (const hand of ['right', 'left'] as const) {
 
     // Balance, by touching a sole and by the steps.
     await page.getByTestId('row-leadShare').click();
-    await press(page, 'Weight on lead foot plus 1 %');
-    await expect(figure(page, 'row-leadShare')).toHaveText('51 %');
-    // A load that is stepped to is known to ± 5 %, and no band is narrower than that.
-    await expect(band(page, 'row-leadShare')).toHaveText('● fine 45 to 55 %');
+    await press(page, 'Weight on lead foot plus 1%');
+    await expect(figure(page, 'row-leadShare')).toHaveText('51%');
+    // A load that is stepped to is known to ± 5%, and no band is narrower than that.
+    await expect(band(page, 'row-leadShare')).toHaveText('● fine 45 to 55%');
     await drag(page, '[data-part=lead-load]', { x: 0, y: 14 });
-    await expect(figure(page, 'row-leadHeelToe')).not.toHaveText('50 %');
+    await expect(figure(page, 'row-leadHeelToe')).not.toHaveText('50%');
 
     // The body is looked at from the knees up; here it is skipped. Two are put forward, ground up.
     await step(page, 'body');
@@ -114,7 +114,7 @@ for (const hand of ['right', 'left'] as const) {
     // The log, newest first, from what to what.
     const card = page.getByTestId('log-card').first();
     await expect(card).toContainText('7-iron');
-    const [, agreedWidth] = /47\.5 cm → ([\d.]+ cm)/.exec(await card.innerText())!;
+    const [, agreedWidth] = /47\.5\scm → ([\d.]+\scm)/.exec(await card.innerText())!;
     expect(Math.abs(Number.parseFloat(agreedWidth!) - to)).toBeLessThanOrEqual(0.5);
     await expect(card).toContainText('3° → ');
     await expect(card).toContainText('The stance is too wide.');
@@ -185,7 +185,7 @@ test('bad input names the field, what was expected and what was found, and keeps
   await page.getByRole('radio', { name: 'Driver', exact: true }).click();
   await expect(page.getByRole('radio', { name: 'Pitch', exact: true })).toBeDisabled();
   await page.getByLabel('Club length, in').fill('49');
-  await expect(page.getByText(/expected 18 to 48 in \(Equipment Rules of golf.*found “49”/)).toBeVisible();
+  await expect(page.getByText(/expected 18 to 48\sin \(Equipment Rules of golf.*found “49”/)).toBeVisible();
   await press(page, 'Place the feet');
   await page.getByTestId('row-leadFlare').click();
   await press(page, 'Type Lead flare');

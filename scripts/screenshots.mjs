@@ -37,7 +37,7 @@ async function lessonFromFirstRecord(page, name) {
 async function standAsDrawn(page) {
   await step(page, 'read');
   await page.getByRole('button', { name: 'The feet stand as drawn' }).click();
-  await page.getByRole('button', { name: /on the lead foot, as drawn/ }).click();
+  await page.getByRole('button', { name: /foot, as drawn/ }).click();
   await step(page, 'feet');
   await page.getByTestId('plan').waitFor();
 }
@@ -98,7 +98,7 @@ async function methodPictures(page, shot) {
 async function declareByHand(page) {
   const another = page.getByRole('button', { name: 'Try something else' });
   if (await another.isVisible()) await another.click();
-  await page.getByRole('radio', { name: 'I’ll tap it' }).click();
+  await page.getByRole('radio', { name: /^Full trial/ }).click();
   await page.getByLabel(/^Warm-up shots/).fill('0');
   await page.getByLabel('Cue for B').fill('Big toe at the bag stand');
   await page.getByRole('button', { name: 'Start' }).click();
@@ -118,19 +118,19 @@ async function phonePictures(page, shot) {
   await page.goBack();
   await lessonFromFirstRecord(page, /Odile Brandvold/);
   await standAsDrawn(page);
-  await dial(page, 'trailFlare', 'Trail flare minus 5°', 2);
+  await dial(page, 'trailFlare', 'Right flare minus 5°', 2);
   await dial(page, 'stanceWidth', 'Width, heel to heel plus 2 cm', 2);
   await shot('feet');
   await step(page, 'legs');
   await shot('legs');
   await step(page, 'feet');
-  await dial(page, 'trailHeelToe', 'Heel to toe, trail foot plus 5 %', 3);
+  await dial(page, 'trailHeelToe', 'Heel to toe, right foot plus 5%', 3);
   await step(page, 'tape');
   await shot('tape');
   await step(page, 'quickLook');
   await shot('quick-look');
   await step(page, 'body');
-  await see(page, 'trailKneeFlex', 'Like the lead');
+  await see(page, 'trailKneeFlex', 'Like the left');
   await see(page, 'hipBump', 'Pushed');
   await see(page, 'seat', 'Over the heels');
   await page.getByTestId('body-trailKneeFlex').scrollIntoViewIfNeeded();
@@ -160,8 +160,8 @@ async function phonePictures(page, shot) {
   await step(page, 'keep');
   await page
     .getByRole('textbox', { name: 'Reason' })
-    .fill('Trail foot square: shoulders tip down instead of turning.');
-  await page.getByLabel('Feel: what the student should feel').fill('Trail hip pocket goes straight back.');
+    .fill('Right foot square: shoulders tip down instead of turning.');
+  await page.getByLabel('Feel: what the student should feel').fill('Right hip pocket goes straight back.');
   await shot('keep');
   await methodPictures(page, shot);
 }

@@ -1,4 +1,4 @@
-// Starts the product with its demo data: installs what is missing, database, web app, server.
+// Starts the product: installs what is missing, database, web app, server. With its demo data, or --empty.
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { dataHome, openCluster, readSecrets } from './database.mjs';
@@ -16,6 +16,13 @@ function wantedPort() {
     throw new Trouble(`PORT: expected a whole number from 1 to 65535, found "${given}".`);
   }
   return port;
+}
+
+/** Whether the demo is wanted: an academy that begins for real begins with none. */
+function wantsDemo() {
+  const strange = process.argv.slice(2).find((argument) => argument !== '--empty');
+  if (strange) throw new Trouble(`Expected --empty or nothing, found "${strange}".`);
+  return !process.argv.includes('--empty');
 }
 
 const isThisScript = (pid) => {
@@ -59,6 +66,7 @@ function samePlace(databaseUrl, adminUrl) {
 
 async function start() {
   const port = wantedPort();
+  const demo = wantsDemo();
   const host = process.env.HOST ?? '127.0.0.1';
   if (!(await portIsFree(port, host))) {
     throw new Trouble(
@@ -79,6 +87,7 @@ async function start() {
     const { databaseUrl, demoSignIn } = await prepareDatabase({
       DATABASE_ADMIN_URL: adminUrl(),
       APPLICATION_PASSWORD: applicationPassword,
+      ...(!demo && { DEMO: '0' }),
     });
     process.exitCode = await supervise({
       cluster,

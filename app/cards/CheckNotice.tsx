@@ -4,6 +4,7 @@ import { capitalised, type Speech } from '@pedastance/core/phrases';
 import { figureName } from '../domain/sentences';
 import { Notice } from '../ui/Notice';
 import { Body, Quiet } from '../ui/Words';
+import { messages } from './CheckNotice.messages';
 
 const MOST_SHOWN = 4;
 
@@ -42,20 +43,18 @@ const shown = (value: string): string => {
 export function CheckNotice({ check, speech }: { check: EntryCheck | null | undefined; speech: Speech }) {
   if (!check || check.verdict === 'agrees') return null;
   if (check.verdict === 'as told') {
-    return (
-      <Quiet>Kept as the device told it: its inputs or its version do not allow working it out again.</Quiet>
-    );
+    return <Quiet>{messages.keptAsTheDeviceTold}</Quiet>;
   }
   const more = check.differences.length - MOST_SHOWN;
   return (
     <Notice kind="caution">
-      <Body className="font-semibold">Worked out again, this comes out otherwise. Both are kept.</Body>
+      <Body className="font-semibold">{messages.workedOutAgainThisComes}</Body>
       {check.differences.slice(0, MOST_SHOWN).map(({ place, told, computed }) => (
         <Body key={place}>
-          {`${placeWords(place, speech)}: recorded ${shown(told)}, worked out ${shown(computed)}.`}
+          {messages.recordedWorkedOut(placeWords(place, speech), shown(told), shown(computed))}
         </Body>
       ))}
-      {more > 0 && <Quiet>{`And ${more} more.`}</Quiet>}
+      {more > 0 && <Quiet>{messages.andMore(more)}</Quiet>}
     </Notice>
   );
 }

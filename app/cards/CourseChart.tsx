@@ -4,6 +4,7 @@ import { LineChart } from 'react-native-chart-kit';
 import { shortDay } from '../domain/students';
 import { GRID, INK, LAGOON, PAPER } from '../ui/colours';
 import { Body, Quiet } from '../ui/Words';
+import { messages } from './CourseChart.messages';
 
 interface CourseChartProps {
   title: string;
@@ -89,7 +90,7 @@ export function CourseChart({ title, points, level, leastSpan, say }: CourseChar
           </View>
         )}
       </View>
-      {level && <Quiet>{`Dashed: ${level.words.toLowerCase()}, ${say(level.value)}.`}</Quiet>}
+      {level && <Quiet>{messages.dashed(level.words.toLowerCase(), say(level.value))}</Quiet>}
     </View>
   );
 }

@@ -1,11 +1,13 @@
 import { factorialSentence, effectSentences, OUTCOME_WORDS, type Speech } from '@pedastance/core/phrases';
 import { FACTORIAL_LEVEL, made, OUTCOME_DEFINITIONS, type FactorialVerdict } from '@pedastance/core/trial';
+import type { Units } from '@pedastance/core/units';
 import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../ui/Words';
 import { figureName } from '../domain/sentences';
 import { StripPlot } from './StripPlot';
 import { isSimulated } from '../domain/ownShots';
 import type { Trial } from '../domain/trials';
+import { messages } from './FactorialResult.messages';
 
 const SHAPES = { helps: '●', hurts: '▼', 'not shown': '◐' } as const;
 
@@ -14,10 +16,12 @@ export function FactorialResult({
   trial,
   verdict,
   speech,
+  units,
 }: {
   trial: Trial;
   verdict: FactorialVerdict;
   speech: Speech;
+  units: Units;
 }) {
   const { apart, primary, mishits, source } = trial.entry;
   if (!apart) return null;
@@ -42,10 +46,8 @@ export function FactorialResult({
       <Body className="text-lg font-semibold" testID="verdict">
         {factorialSentence(verdict, isSimulated({ source }))}
       </Body>
-      {isSimulated({ source }) && (
-        <Quiet>A simulated student hit these shots, and a simulated monitor measured them.</Quiet>
-      )}
-      <Quiet>{`${OUTCOME_WORDS[primary].name} decides. A: without the change; B: with it, the others made and not alike.`}</Quiet>
+      {isSimulated({ source }) && <Quiet>{messages.aSimulatedStudentHitThese}</Quiet>}
+      <Quiet>{messages.decidesAWithoutTheChange(OUTCOME_WORDS[primary].name)}</Quiet>
       {verdict.effects.map((effect, change) => (
         <View key={change} className="gap-1 border-b border-grid pb-2">
           <Heading>{`${effect ? SHAPES[effect.verdict] : '·'} ${change + 1}  ${figureName(apart.changes[change]!, speech)}`}</Heading>
@@ -53,20 +55,16 @@ export function FactorialResult({
             outcome={primary}
             shots={shotsBy(change)}
             leavesOut={mishits === 'left out'}
-            length={speech.length}
+            units={units}
           />
           {effect ? (
-            effectSentences(effect, primary, level, speech.length).map((line) => (
-              <Body key={line}>{line}</Body>
-            ))
+            effectSentences(effect, primary, level, units).map((line) => <Body key={line}>{line}</Body>)
           ) : (
-            <Body>Not seen in these shots.</Body>
+            <Body>{messages.notSeenInTheseShots}</Body>
           )}
         </View>
       ))}
-      <Quiet>
-        {`Said beforehand: 16 blocks of two shots, every way of combining the changes as often, in an order drawn at random; mishits are ${mishits}; unit ${OUTCOME_DEFINITIONS[primary].unit}. Whether two changes help or hinder each other is not looked at.`}
-      </Quiet>
+      <Quiet>{messages.saidBeforehandBlocksOfTwo(mishits, OUTCOME_DEFINITIONS[primary].unit)}</Quiet>
     </View>
   );
 }

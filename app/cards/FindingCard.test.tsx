@@ -24,6 +24,8 @@ test('a finding shows measured, how sure, band and verdict by word and shape; it
   fireEvent.click(screen.getByRole('button'));
   expect(screen.getByText(/lets the hips come through/)).toBeTruthy();
   expect(screen.getByText(/knee takes the twist/)).toBeTruthy();
+  expect(screen.queryByText(/common practice, no source/)).toBeNull();
+  fireEvent.click(screen.getByRole('button', { name: 'Why first' }));
   expect(screen.getByText(/common practice, no source/)).toBeTruthy();
 });
 

@@ -2,11 +2,15 @@ import { BUILD_FIGURES, type BuildFigureName } from '@pedastance/core/body';
 import { questionName, type Speech } from '@pedastance/core/phrases';
 import type { ChoiceFinding, Finding } from '@pedastance/core/reading';
 import { FIGURE_WORDS } from '@pedastance/core/setup';
+import { rounded } from '@pedastance/core/units';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
+import { Button } from '../ui/Button';
 import { VerdictMark } from '../ui/VerdictMark';
 import { Body, FigureWords, Quiet } from '../ui/Words';
 import { figure, findingBand, findingFigure, figureName, spoken } from '../domain/sentences';
+import { common } from '../domain/common.messages';
+import { messages } from './FindingCard.messages';
 
 const BUILD_WORDS: Record<BuildFigureName, string> = {
   height: 'height',
@@ -18,16 +22,16 @@ const BUILD_WORDS: Record<BuildFigureName, string> = {
 
 function widenedWords(widenedBy: readonly BuildFigureName[]): string {
   const names = BUILD_FIGURES.filter((name) => widenedBy.includes(name)).map((name) => BUILD_WORDS[name]);
-  return `Wider than the method’s own band, because the ${names.join(' and the ')} ${names.length > 1 ? 'are' : 'is'} only estimated. A tape narrows it.`;
+  return messages.widerThanTheMethodsOwn(names.join(' and the '), names.length);
 }
 
 /** Why a finding weighs what it does, in steps a coach can just notice. */
 export function weightWords({ weight }: Pick<Finding, 'weight'>): string {
-  const part = (value: number, words: string) => (value >= 0.05 ? `${words} ${value.toFixed(1)}` : '');
+  const part = (value: number, words: string) => (value >= 0.05 ? `${words} ${rounded(value, 1)}` : '');
   const parts = [part(weight.out, 'out'), part(weight.turn, 'turn'), part(weight.path, 'path')].filter(
     Boolean,
   );
-  return `Weighs ${weight.total.toFixed(1)}: ${parts.join(' + ')}, in steps that can just be noticed; what is nearer the ground counts more (starting values).`;
+  return messages.weighsInStepsThatCan(rounded(weight.total, 1), parts.join(' + '));
 }
 
 interface CardProps {
@@ -68,12 +72,39 @@ interface FindingCardProps {
 
 const because = ({ because: cause }: Finding, speech: Speech): string =>
   cause
-    ? `Because ${spoken(cause.words, speech)} (${spoken(FIGURE_WORDS[cause.item].name.toLowerCase(), speech)}).`
+    ? messages.because(
+        spoken(cause.words, speech),
+        spoken(FIGURE_WORDS[cause.item].name.toLowerCase(), speech),
+      )
     : '';
+
+/** What a finding weighs, and where its band comes from: behind a tap of its own. */
+function WhyFirst({ finding, speech }: Pick<FindingCardProps, 'finding' | 'speech'>) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <View className="flex-row">
+        <Button look="quiet" words={open ? common.less : messages.whyFirst} onPress={() => setOpen(!open)} />
+      </View>
+      {open && (
+        <>
+          {finding.weight.total > 0 && <Quiet>{weightWords(finding)}</Quiet>}
+          <Quiet>
+            {messages.bandMiddle(
+              findingBand(finding, speech),
+              findingFigure(finding, finding.middle, speech),
+              finding.mark,
+            )}
+          </Quiet>
+        </>
+      )}
+    </>
+  );
+}
 
 /** One finding: measured against its band, and behind one tap why, what it limits, what to do. */
 export function FindingCard({ finding, speech, effects = [], openAtFirst = false }: FindingCardProps) {
-  const { verdict, weight, withheld } = finding;
+  const { verdict, withheld } = finding;
   const head = (
     <>
       <View className="flex-1">
@@ -81,11 +112,13 @@ export function FindingCard({ finding, speech, effects = [], openAtFirst = false
         <View className="flex-row flex-wrap items-center gap-x-2">
           <VerdictMark question={finding.question} verdict={verdict} />
           <Quiet>{findingBand(finding, speech)}</Quiet>
-          {finding.close && <Quiet>· close call</Quiet>}
+          {finding.close && <Quiet>{messages.closeCall}</Quiet>}
           {finding.because && (
-            <Quiet>{`· from ${spoken(FIGURE_WORDS[finding.because.item].name.toLowerCase(), speech)}`}</Quiet>
+            <Quiet>
+              {messages.from(spoken(FIGURE_WORDS[finding.because.item].name.toLowerCase(), speech))}
+            </Quiet>
           )}
-          {withheld !== null && <Quiet>· left alone</Quiet>}
+          {withheld !== null && <Quiet>{messages.leftAlone}</Quiet>}
         </View>
       </View>
       <View className="items-end">
@@ -101,22 +134,18 @@ export function FindingCard({ finding, speech, effects = [], openAtFirst = false
       {finding.because && <Body>{because(finding, speech)}</Body>}
       {effects.map((effect) => (
         <Body key={effect.item}>
-          {`With it comes: ${spoken(FIGURE_WORDS[effect.item].name.toLowerCase(), speech)} ${findingFigure(effect, effect.measured, speech)}, because ${spoken(effect.because?.words ?? '', speech)}.`}
+          {messages.withItComesBecause(
+            spoken(FIGURE_WORDS[effect.item].name.toLowerCase(), speech),
+            findingFigure(effect, effect.measured, speech),
+            spoken(effect.because?.words ?? '', speech),
+          )}
         </Body>
       ))}
       {withheld !== null && <Body className="font-semibold">{`! ${spoken(withheld, speech)}`}</Body>}
-      {finding.close && (
-        <Quiet>
-          The edge of the band is within what the measuring can be off (one standard deviation): it could be
-          either.
-        </Quiet>
-      )}
+      {finding.close && <Quiet>{messages.theEdgeOfTheBand}</Quiet>}
       {finding.widenedBy.length > 0 && <Body>{widenedWords(finding.widenedBy)}</Body>}
-      {finding.untested && (
-        <Body>The legs decide this band and have not been tested: a usual figure stands in.</Body>
-      )}
-      {weight.total > 0 && <Quiet>{weightWords(finding)}</Quiet>}
-      <Quiet>{`Band ${findingBand(finding, speech)}, middle ${findingFigure(finding, finding.middle, speech)}: ${finding.mark}.`}</Quiet>
+      {finding.untested && <Body>{messages.theLegsDecideThisBand}</Body>}
+      <WhyFirst finding={finding} speech={speech} />
     </Folding>
   );
 }
@@ -128,7 +157,7 @@ export function ChoiceCard({ choice, speech }: { choice: ChoiceFinding; speech: 
       <Body className="font-semibold">{questionName(choice.question)}</Body>
       <View className="flex-row flex-wrap items-center gap-x-2">
         <Body tone={choice.asTaught ? 'moss' : 'rust'} className="text-sm font-semibold">
-          {choice.asTaught ? '● as taught' : '▲ otherwise'}
+          {choice.asTaught ? messages.asTaught : messages.otherwise}
         </Body>
         <Quiet>{choice.wanted.join(' or ')}</Quiet>
       </View>

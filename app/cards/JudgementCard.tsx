@@ -12,6 +12,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Notice } from '../ui/Notice';
 import { Body, Quiet } from '../ui/Words';
+import { messages } from './JudgementCard.messages';
 
 /** A line of a field book: what it says in the margin, and the sentences beside it. */
 function Line({ margin, children }: { margin: string; children: ReactNode }) {
@@ -25,41 +26,57 @@ function Line({ margin, children }: { margin: string; children: ReactNode }) {
   );
 }
 
-interface JudgementCardProps {
+interface ToldProps {
   judgement: ToldJudgement;
+  speech: Speech;
+}
+
+interface JudgementCardProps extends ToldProps {
   /** mm */
   shoeLength: number;
-  speech: Speech;
+}
+
+/** What stops the student, in its line. */
+export function StopsYou({ judgement, speech }: ToldProps) {
+  return (
+    <Line margin={messages.stopsYou}>
+      <Body className="text-lg">{stopsSentence(judgement, speech)}</Body>
+    </Line>
+  );
+}
+
+/** What the things to do buy, in its line; nothing where nothing can be told. */
+export function ItBuys({ judgement, speech }: ToldProps) {
+  const buys = buysSentences(judgement, speech);
+  if (buys.length === 0) return null;
+  return (
+    <Line margin={messages.itBuys}>
+      {buys.map((sentence) => (
+        <Body key={sentence} className="figures">
+          {sentence}
+        </Body>
+      ))}
+    </Line>
+  );
 }
 
 /** The one judgement, in three sentences a coach would say aloud: what stops you, what we do, what it buys. */
 export function JudgementCard({ judgement, shoeLength, speech }: JudgementCardProps) {
-  const buys = buysSentences(judgement, speech);
   const waits = waitsSentence(judgement, speech);
   const pulled = pulledSentence(judgement, speech);
   const partings = partingSentences(judgement, speech);
   return (
     <View className="gap-2" testID="judgement" aria-live="polite">
       <View className="bg-sheet">
-        <Line margin="Stops you">
-          <Body className="text-lg">{stopsSentence(judgement, speech)}</Body>
-        </Line>
-        <Line margin="We do">
+        <StopsYou judgement={judgement} speech={speech} />
+        <Line margin={messages.weDo}>
           {doSentences(judgement, shoeLength, speech).map((sentence) => (
             <Body key={sentence} className="text-lg font-semibold">
               {sentence}
             </Body>
           ))}
         </Line>
-        {buys.length > 0 && (
-          <Line margin="It buys">
-            {buys.map((sentence) => (
-              <Body key={sentence} className="figures">
-                {sentence}
-              </Body>
-            ))}
-          </Line>
-        )}
+        <ItBuys judgement={judgement} speech={speech} />
       </View>
       {pulled !== '' && <Notice kind="caution">{pulled}</Notice>}
       {partings.map((sentence) => (

@@ -2,15 +2,12 @@ import { useRecords } from '../state/records';
 import { Notice } from '../ui/Notice';
 import type { LogRecord } from '../domain/records';
 import { outgrown } from '../domain/outgrown';
+import { messages } from './Outgrown.messages';
 
 /** Says so where a student has grown so much since a record that its figures are another body's. */
 export function Outgrown({ record: { reading } }: { record: LogRecord }) {
   const then = useRecords((state) => state.builds[reading.buildId]);
   const now = useRecords((state) => state.students[reading.studentId]?.build);
   if (!outgrown(then, now)) return null;
-  return (
-    <Notice kind="caution">
-      Has grown by 2% or more since: these figures were another body’s. Measure again before going by them.
-    </Notice>
-  );
+  return <Notice kind="caution">{messages.hasGrownByOrMore}</Notice>;
 }

@@ -1,4 +1,3 @@
-import { shotFigure } from '@pedastance/core/phrases';
 import {
   OUTCOME_DEFINITIONS,
   type Arm,
@@ -6,9 +5,10 @@ import {
   type Shot,
   type TrialShot,
 } from '@pedastance/core/trial';
-import type { LengthUnit } from '@pedastance/core/units';
+import { shotFigure, type Units } from '@pedastance/core/units';
 import { View } from 'react-native';
 import { Quiet } from '../ui/Words';
+import { messages } from './StripPlot.messages';
 
 const WIDTH = 340;
 const ROW = 46;
@@ -33,14 +33,14 @@ interface StripPlotProps {
   shots: readonly TrialShot[];
   /** Mishits are left out of what decides. */
   leavesOut: boolean;
-  length: LengthUnit;
+  units: Units;
 }
 
 const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, each) => sum + each, 0) / values.length;
 
 /** Every shot a mark, A above B, so that their scatter is seen; what does not count is hollow. */
-export function StripPlot({ outcome, shots, leavesOut, length }: StripPlotProps) {
+export function StripPlot({ outcome, shots, leavesOut, units }: StripPlotProps) {
   const { score, unit, countsMishits } = OUTCOME_DEFINITIONS[outcome];
   const drawn = DRAWN[outcome] ?? ((shot: Shot) => score(shot) ?? undefined);
   const marks = (arm: Arm): Mark[] =>
@@ -61,8 +61,8 @@ export function StripPlot({ outcome, shots, leavesOut, length }: StripPlotProps)
   const told = (arm: Arm) => {
     const middle = mean(rows[arm].filter(({ out }) => !out).map(({ value }) => value));
     const left = rows[arm].filter(({ out }) => out).length;
-    const shots = `${rows[arm].length} shots${left > 0 ? `, ${left} mishit and left out` : ''}`;
-    return middle === null ? shots : `mean ${shotFigure(middle, unit, length)}, ${shots}`;
+    const shots = `${rows[arm].length} shots${left > 0 ? messages.mishitAndLeftOut(left) : ''}`;
+    return middle === null ? shots : `mean ${shotFigure(middle, unit, units)}, ${shots}`;
   };
   return (
     <View>
@@ -70,7 +70,7 @@ export function StripPlot({ outcome, shots, leavesOut, length }: StripPlotProps)
         className="strip"
         viewBox={`0 0 ${WIDTH} ${height}`}
         role="img"
-        aria-label={`Every shot. A: ${told('A')}. B: ${told('B')}.`}
+        aria-label={messages.everyShotAB(told('A'), told('B'))}
       >
         {DRAWN[outcome] && (
           <line className="strip-zero" x1={x(0)} x2={x(0)} y1={TOP - 6} y2={TOP + 2 * ROW} />
@@ -114,7 +114,7 @@ export function StripPlot({ outcome, shots, leavesOut, length }: StripPlotProps)
             y={height - 5}
             textAnchor={at === 0 ? 'start' : 'end'}
           >
-            {shotFigure(end, unit, length)}
+            {shotFigure(end, unit, units)}
           </text>
         ))}
       </svg>

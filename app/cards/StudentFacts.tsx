@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { Student } from '@pedastance/contract';
 import { BUILD_FIGURES, NOT_MEDICAL_ADVICE, type BuildFigureName } from '@pedastance/core/body';
@@ -6,21 +7,24 @@ import { usePreferences } from '../state/preferences';
 import { cautionsToday, openSuggestions } from '../domain/facts';
 import { factName, factWords, shownFacts } from '../domain/factWords';
 import { buildFigure, day } from '../domain/students';
+import { Button } from '../ui/Button';
 import { Quiet, Body } from '../ui/Words';
 import { Notice } from '../ui/Notice';
+import { common } from '../domain/common.messages';
+import { messages } from './StudentFacts.messages';
 
 export const BUILD_LABELS: Record<BuildFigureName, string> = {
-  height: 'Height',
-  shoulderBreadth: 'Shoulders, outer',
-  hipBreadth: 'Hips',
-  shoeLength: 'Sole length',
-  shoeBreadth: 'Sole breadth',
+  height: messages.height,
+  shoulderBreadth: messages.shouldersOuter,
+  hipBreadth: messages.hips,
+  shoeLength: messages.soleLength,
+  shoeBreadth: messages.soleBreadth,
 };
 
 /** The newest build, each figure with how it was obtained. */
 export function BuildTable({ student }: { student: Pick<Student, 'build'> }) {
   const length = usePreferences((state) => state.length);
-  if (!student.build) return <Body>No build yet. The bands that go by the body need one.</Body>;
+  if (!student.build) return <Body>{messages.noBuildYetTheBands}</Body>;
   const { figures, madeAt } = student.build;
   return (
     <View>
@@ -29,12 +33,30 @@ export function BuildTable({ student }: { student: Pick<Student, 'build'> }) {
           <Body className="flex-1">{BUILD_LABELS[name]}</Body>
           <Body className="figures font-semibold">{buildFigure(figures[name], length)}</Body>
           <Quiet className="w-20 text-right">
-            {figures[name].source === 'measured' ? '■ measured' : '□ estimated'}
+            {figures[name].source === 'measured' ? messages.measured : messages.estimated}
           </Quiet>
         </View>
       ))}
-      <Quiet className="pt-1">{`Taken ${day(madeAt)}`}</Quiet>
+      <Quiet className="pt-1">{messages.taken(day(madeAt))}</Quiet>
     </View>
+  );
+}
+
+/** What the cautions rest on, behind one tap. */
+function Sources({ of }: { of: readonly string[] }) {
+  const [open, setOpen] = useState(false);
+  if (of.length === 0) return null;
+  return (
+    <>
+      <View className="flex-row">
+        <Button
+          look="quiet"
+          words={open ? common.less : messages.whatItRestsOn}
+          onPress={() => setOpen(!open)}
+        />
+      </View>
+      {open && of.map((source) => <Quiet key={source}>{source}</Quiet>)}
+    </>
   );
 }
 
@@ -55,19 +77,24 @@ export function Cautions({ student }: { student: Student }) {
       {open.length > 0 && (
         <Link href={`/students/${student.id}/edit`} className="min-h-[48px] py-3">
           <Body tone="lagoon" className="font-semibold underline">
-            {`The note seems to say: ${open.map((each) => factName(each, student.hand)).join('; ')}. Confirm it or wave it away`}
+            {messages.theNoteSeemsToSay(open.map((each) => factName(each, student.hand)).join('; '))}
           </Body>
         </Link>
       )}
       {cautions.map(({ caution, notSuggested, instead }) => (
         <View key={caution} className="gap-0.5 pb-1">
           <Body>{caution}</Body>
-          <Quiet tone="ink">{`${notSuggested === '' ? '' : `Not suggested: ${notSuggested} `}Instead: ${instead}`}</Quiet>
+          <Quiet tone="ink">
+            {notSuggested === ''
+              ? messages.instead(instead)
+              : messages.notSuggestedInstead(notSuggested, instead)}
+          </Quiet>
         </View>
       ))}
       {[...new Set(cautions.map(({ deferTo }) => deferTo))].map(
         (deferTo) => deferTo !== '' && <Quiet key={deferTo}>{deferTo}</Quiet>,
       )}
+      <Sources of={cautions.map(({ source }) => source).filter(Boolean)} />
       {cautions.length > 0 && <Quiet>{NOT_MEDICAL_ADVICE}</Quiet>}
     </Notice>
   );

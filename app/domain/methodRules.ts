@@ -153,7 +153,7 @@ export const PLUMB_PLACES = [
 
 const placeWords = (place: number): string =>
   PLUMB_PLACES.find(({ value }) => value === place)?.words ??
-  `at ${times(100 * place)} % of the shoes from the heel`;
+  `at ${times(100 * place)}% of the shoes from the heel`;
 
 /** A width by the shoulders: which edge of the shoes, by the club, and where along them. */
 const shouldersWords = ({ marks, place }: ShouldersRule): string => {
@@ -193,7 +193,7 @@ export function ruleWords(question: Question, rule: Rule, length: LengthUnit): s
     case 'marks of the lead shoe':
       return `trail toe ${times(rule.marks)} of the lead shoe back`;
     case 'share of the club':
-      return `${times(rule.share * 100)} % of the club’s length`;
+      return `${times(rule.share * 100)}% of the club’s length`;
     case 'choice':
       return rule.choices.join(' or ');
     case 'no view':

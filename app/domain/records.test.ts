@@ -25,6 +25,7 @@ const reading = (id: string, addressId: string, minute: number): LogEntry => ({
   kind: 'reading',
   addressId,
   buildId: 'build',
+  note: '',
   screenId: null,
   methodId: 'method',
   methodVersion: 1,

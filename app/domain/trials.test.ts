@@ -35,6 +35,7 @@ const trial: LogEntry = {
   scatter: 7,
   mishits: 'left out',
   warmUps: 2,
+  length: 'full',
   blockSize: 2,
   seed: 1,
   source: 'by hand',
@@ -58,6 +59,7 @@ const shot = (
 const look = (at: number, decision: 'keep' | 'go on' | 'drop'): LogEntry => ({
   ...common(`look ${at}`, 30 + at),
   kind: 'look',
+  length: 'full',
   trialId: 't',
   shotIds: null,
   modelVersion: null,

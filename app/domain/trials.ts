@@ -14,6 +14,7 @@ import {
   type FactorialShot,
   type Arm,
   type Look,
+  type Shot,
   type TrialPlan,
   type TrialShot,
 } from '@pedastance/core/trial';
@@ -124,6 +125,24 @@ export function wayName({ entry, ways }: Trial, way: number): string {
   if (way === ways.length - 1 || !entry.apart) return 'B';
   return `A${entry.apart.changes.flatMap((_, change) => (made(way, change) ? [change + 1] : [])).join('+')}`;
 }
+
+/** A shot of a trial whose figures come from the monitor's file afterwards, and have not come yet. */
+export const isAwaited = ({ shot }: { shot: Shot }): boolean =>
+  Object.keys(shot).length === 1 && !shot.mishit;
+
+/** Whether a trial waits for its monitor's file: every shot up to the look is hit, and not all have figures. */
+export const awaitsFile = (trial: Trial): boolean =>
+  trial.entry.source === 'file' && hitsOf(trial).some(isAwaited);
+
+/** A trial's shots with what their setups are called, in the order they were hit; warm-ups only where asked for. */
+export const namedShots = (trial: Trial, withWarmUps = false) =>
+  hitsOf(trial)
+    .filter(({ place }) => withWarmUps || !place.warmUp)
+    .map((hit) => ({
+      name: hit.place.warmUp ? '~' : wayName(trial, wayOf(hit.place)),
+      shot: hit.shot,
+      awaited: isAwaited(hit),
+    }));
 
 /** How many shots of a student the log has. */
 export const shotCount = (entries: readonly LogEntry[], studentId: string): number =>

@@ -13,3 +13,7 @@ export { MethodsScreen } from './methods/MethodsScreen';
 export { ShotsScreen } from './shots/ShotsScreen';
 export { TrialScreen } from './trial/TrialScreen';
 export { EditStudentScreen, NewStudentScreen } from './students/StudentFormScreen';
+export { AcademyScreen } from './academy/AcademyScreen';
+export { JoinScreen } from './account/JoinScreen';
+export { ResetScreen } from './account/ResetScreen';
+export { StartScreen } from './account/StartScreen';

@@ -1,22 +1,27 @@
 import type { Hand } from '@pedastance/core/body';
+import type { FootWords } from '@pedastance/core/phrases';
 import type { Setup } from '@pedastance/core/setup';
 import { TURNS } from '@pedastance/core/turn';
 import type { LengthUnit } from '@pedastance/core/units';
-import { useEffect, useId, useRef } from 'react';
+import { useCallback, useEffect, useId, useRef } from 'react';
+import { Explain } from './Explain';
 import {
   drawPlan,
   solePath,
-  viewOf,
   type DrawingInput,
   type DrawingMemory,
   type Ghost,
-  type Turning,
   type VerdictOf,
 } from './drawing';
 import { frameFor, projection, type Frame, type Projection } from './frame';
+import { HALF_NAMES, type Turning } from './hips';
+import { LABELS, type LabelPart } from './labels';
+import { layoutOf, type Layout } from './layout';
 import { createPainter, type Painter } from './painter';
+import { holdAt } from './touch';
 import { planWords } from './words';
 import type { Viewpoint } from './frame';
+import { messages } from './Plan.messages';
 
 /** Where a plan gets its feet from: a lesson in progress, or something that stands still. */
 export interface Scene {
@@ -47,17 +52,44 @@ function widestFrame(setups: readonly Setup[]): Frame {
 /** Hands over the svg element and how the ground is laid out on it now, to whoever moves things on it. */
 export interface PlanSurface {
   element: SVGSVGElement;
-  layout: () => Layout | null;
+  layout: () => LaidOut | null;
 }
 
 /** How the ground is laid out on the screen just now. */
-export interface Layout {
+export interface LaidOut extends Layout {
   setup: Setup;
   place: Projection;
-  /** Millimetres a pixel, and where the drawing's left and top edges are, mm. */
-  mmPerPx: number;
-  left: number;
-  top: number;
+}
+
+/** Fingers are broad: what lies within this of a touch is taken hold of. */
+const REACH_PX = 30;
+
+/**
+ * What is under a pointer on a plan, and where that is.
+ * @param box where the drawing is on the page, px
+ * @param load whether the soles alone can be taken hold of
+ */
+export function underPointer(
+  layout: LaidOut,
+  box: { left: number; top: number },
+  event: PointerEvent,
+  load: boolean,
+) {
+  const at = {
+    x: layout.left + (event.clientX - box.left) * layout.mmPerPx,
+    y: layout.top + (event.clientY - box.top) * layout.mmPerPx,
+  };
+  return {
+    ground: layout.place.toGround(at),
+    hold: () => holdAt(layout.setup, layout, at, REACH_PX * layout.mmPerPx, load),
+  };
+}
+
+function held(surface: PlanSurface | null, event: PointerEvent, load: boolean): boolean {
+  const layout = surface?.layout();
+  return Boolean(
+    surface && layout && underPointer(layout, surface.element.getBoundingClientRect(), event, load).hold(),
+  );
 }
 
 export interface PlanProps {
@@ -65,11 +97,12 @@ export interface PlanProps {
   hand: Hand;
   viewpoint: Viewpoint;
   length: LengthUnit;
+  footWords: FootWords;
   shoulderBreadth: number;
   /** Other feet, drawn dashed under these. */
   ghosts?: readonly Ghost[];
   verdictOf?: VerdictOf | undefined;
-  /** What the student brings to a turn: draws the fan. */
+  /** What the student brings to a turn: draws the hips and how far they go. */
   turning?: Turning | null;
   /** What this student's setup does to the path. */
   path?: DrawingInput['path'];
@@ -156,22 +189,15 @@ function Ghosts({ ghosts }: { ghosts: readonly Ghost[] }) {
 }
 
 /** Words in a group of their own, which is what is moved. */
-function Label({ part, className, anchor, size, children }: LabelProps) {
+function Label({ part, children }: { part: LabelPart; children?: string }) {
+  const { className, anchor, letters } = LABELS[part];
   return (
     <g data-part={`${part}-at`}>
-      <text className={className} data-part={part} textAnchor={anchor} fontSize={size}>
+      <text className={className} data-part={part} textAnchor={anchor} fontSize={`${letters}em`}>
         {children}
       </text>
     </g>
   );
-}
-
-interface LabelProps {
-  part: string;
-  className: string;
-  anchor?: 'middle';
-  size: string;
-  children?: string;
 }
 
 /** What is drawn beside a shoe and goes with its heel: where square is, how far it is turned, and the figure. */
@@ -179,7 +205,41 @@ function BesideShoe({ foot }: { foot: 'lead' | 'trail' }) {
   return (
     <g data-part={`${foot}-beside`}>
       <path className="arc" data-part={`${foot}-arc`} />
-      <Label part={`${foot}-flare`} className="strong halo" anchor="middle" size="1.15em" />
+      <Label part={`${foot}-flare`} />
+    </g>
+  );
+}
+
+/** The turn at the hips: the legs under the hips, a wing for each half, and the words beside. */
+function Hips({ id }: { id: string }) {
+  return (
+    <g data-part="hips" opacity="0">
+      {FEET.map((foot) => (
+        <line key={foot} className="leg" data-part={`${foot}-leg`} strokeLinecap="round" />
+      ))}
+      <g data-part="hips-at">
+        {TURNS.map((turn) => (
+          <g key={turn}>
+            <path className="wing" data-part={`wing-${turn}`} />
+            <path className="missing" data-part={`missing-${turn}`} fill={`url(#${id}-hatch)`} />
+            <line className="wing-end" data-part={`end-${turn}`} />
+            <line className="pin" data-part={`pin-${turn}`} />
+            <circle className="pin-head" data-part={`pin-${turn}-head`} />
+          </g>
+        ))}
+        <ellipse className="hips" data-part="hips-oval" />
+        <Label part="hips-word">{messages.hips}</Label>
+      </g>
+      {TURNS.map((turn) => (
+        <g key={turn}>
+          <Label part={`${turn}-name`}>{HALF_NAMES[turn]}</Label>
+          <Label part={`${turn}-figure`} />
+          <Label part={`${turn}-enough`} />
+        </g>
+      ))}
+      <Label part="stops-0" />
+      <Label part="stops-1" />
+      <Label part="stops-2" />
     </g>
   );
 }
@@ -196,6 +256,7 @@ export function Plan(props: PlanProps) {
     hand,
     viewpoint,
     length,
+    footWords,
     shoulderBreadth,
     verdictOf,
     holds,
@@ -209,6 +270,11 @@ export function Plan(props: PlanProps) {
   const root = useRef<SVGSVGElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const description = useRef<HTMLParagraphElement>(null);
+  const surface = useRef<PlanSurface | null>(null);
+  const free = useCallback(
+    (event: PointerEvent) => holds === 'none' || !held(surface.current, event, holds === 'load'),
+    [holds],
+  );
   const id = useId();
   const first = scene.setup();
   const frame = scene.frame();
@@ -224,20 +290,20 @@ export function Plan(props: PlanProps) {
       const setup = scene.setup();
       const shown = scene.frame();
       return setup && shown && size.width > 0 && size.height > 0
-        ? { setup, frame: shown, size, viewpoint }
+        ? { setup, frame: shown, size, viewpoint, hand, hips: turning !== null }
         : null;
     };
-    const layout = (): Layout | null => {
+    const layout = (): LaidOut | null => {
       const now = seen();
-      return now && { setup: now.setup, place: projection(now.frame, hand, viewpoint), ...viewOf(now) };
+      return now && { setup: now.setup, place: projection(now.frame, hand, viewpoint), ...layoutOf(now) };
     };
     const input = (): DrawingInput | null => {
       const now = seen();
       return (
         now && {
           ...now,
-          hand,
           length,
+          footWords,
           shoulderBreadth,
           ghosts,
           turning,
@@ -252,7 +318,7 @@ export function Plan(props: PlanProps) {
       const setup = scene.setup();
       if (setup === described || !setup || !description.current) return;
       described = setup;
-      description.current.textContent = planWords(setup, length);
+      description.current.textContent = planWords(setup, { length, feet: footWords, hand }, turning);
     };
     const paint = () => {
       const drawn = input();
@@ -268,14 +334,15 @@ export function Plan(props: PlanProps) {
     resized.observe(element);
     paint();
     const unsubscribe = scene.subscribe(paint);
-    const unmount = onMount?.({ element, layout });
+    surface.current = { element, layout };
+    const unmount = onMount?.(surface.current);
     return () => {
       clearTimeout(words);
       resized.disconnect();
       unsubscribe();
       unmount?.();
     };
-  }, [scene, hand, viewpoint, length, shoulderBreadth, verdictOf, onMount, ghosts, turning, path]);
+  }, [scene, hand, viewpoint, length, footWords, shoulderBreadth, verdictOf, onMount, ghosts, turning, path]);
 
   if (!first || !frame) return null;
   return (
@@ -291,9 +358,21 @@ export function Plan(props: PlanProps) {
         tabIndex={holds === 'none' ? undefined : 0}
         data-testid="plan"
       >
+        <defs>
+          <pattern
+            id={`${id}-hatch`}
+            data-part="hatch"
+            className="hatch"
+            width="5"
+            height="5"
+            patternUnits="userSpaceOnUse"
+          >
+            <path d="M0 0V5" />
+          </pattern>
+        </defs>
         <g data-part="shoulders-at">
           <path className="plumb" data-part="shoulders" />
-          <Label part="shoulders-figure" className="quiet" anchor="middle" size="0.85em" />
+          <Label part="shoulders-figure" />
         </g>
         {FEET.map((foot) => (
           <g key={foot} data-part={`${foot}-under`}>
@@ -304,37 +383,33 @@ export function Plan(props: PlanProps) {
         <Shoe foot="trail" setup={first} holds={holds} plumbPlace={plumbPlace} />
         <Shoe foot="lead" setup={first} holds={holds} plumbPlace={plumbPlace} />
         {ghosts.length > 0 && <Ghosts ghosts={ghosts} />}
-        <g data-part="fan" opacity="0">
-          {TURNS.map((turn) => (
-            <g key={turn}>
-              <path className="fan" data-part={`fan-${turn}`} />
-              <line className="fan-leg" data-part={`fan-${turn}-leg`} />
-              <line className="fan-needed" data-part={`fan-${turn}-needed`} />
-              <Label part={`fan-${turn}-words`} className="strong halo" anchor="middle" size="0.95em" />
-            </g>
-          ))}
-        </g>
         {FEET.map((foot) => (
           <BesideShoe key={foot} foot={foot} />
         ))}
         <line className="heel-line" data-part="heel-line" />
         <line className="toe-line" data-part="toe-line" />
+        <Hips id={id} />
         <g data-part="width-at">
           <path className="measure" data-part="width" />
-          <Label part="width-figure" className="strong" anchor="middle" size="1.15em" />
+          <Label part="width-figure" />
         </g>
         <path className="break" data-part="break" />
         <line className="target-line" data-part="target" />
         <path className="target-line" data-part="target-arrow" />
-        <Label part="target-word" className="quiet" size="0.9em">
-          target
-        </Label>
+        <Label part="target-word">{messages.target}</Label>
         <line className="path" data-part="path" />
-        <Label part="path-figure" className="strong halo" size="0.9em" />
+        <Label part="path-figure" />
         <line className="face" data-part="face" />
         <circle className="ball" data-part="ball" />
-        <Label part="ball-figure" className="quiet halo" size="0.9em" />
+        <Label part="ball-figure" />
       </svg>
+      <Explain
+        sheet={sheet}
+        free={free}
+        turn={turning !== null}
+        path={path !== null}
+        ghosts={ghosts.length > 0}
+      />
       <p ref={description} id={`${id}-words`} className="sr-only" />
     </div>
   );

@@ -1,7 +1,7 @@
 import type { Hand } from '@pedastance/core/body';
 import type { BandVerdict } from '@pedastance/core/method';
 import { predictedPath, type PersonalPath } from '@pedastance/core/path';
-import { pathFigure } from '@pedastance/core/phrases';
+import { pathOnPlan, type FootWords } from '@pedastance/core/phrases';
 import {
   heelToToe,
   outwardSign,
@@ -15,23 +15,14 @@ import {
   uncertaintyOf,
   type Item,
 } from '@pedastance/core/setup';
-import {
-  inOrderMet,
-  neededTurn,
-  stopsOf,
-  type Goal,
-  type Turn,
-  type TurningBody,
-  type TurningFeet,
-} from '@pedastance/core/turn';
+import type { Turn } from '@pedastance/core/turn';
 import { radians, angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
-import { MARGINS_MM, STRIP_MM, projection, type Frame, type Projection } from './frame';
-import type { Viewpoint } from './frame';
+import { projection, type Frame, type Projection, type Viewpoint } from './frame';
+import { halfTurns, hipsParts, type HalfTurn, type Turning } from './hips';
+import { layoutOf, type Layout } from './layout';
+import { label, moved, n, segment, type Drawing } from './parts';
 import { VERDICT_SHAPES } from '../domain/verdicts';
 import { measuredOf } from '../domain/measured';
-
-/** Attributes of the drawing's parts by part and attribute; `text` is a part's words. */
-export type Drawing = Record<string, Record<string, string>>;
 
 export interface DrawingInput {
   setup: Setup;
@@ -39,6 +30,8 @@ export interface DrawingInput {
   hand: Hand;
   viewpoint: Viewpoint;
   length: LengthUnit;
+  /** How the coach speaks of feet. */
+  footWords: FootWords;
   /** Outer shoulder breadth, mm. */
   shoulderBreadth: number;
   /** Where a figure is to its band; null where nothing is read. */
@@ -68,28 +61,6 @@ const BOTH_FEET = ['trail', 'lead'] as const;
 
 export const wholeGhost = (setup: Setup): Ghost => ({ setup, feet: BOTH_FEET });
 
-/** A body with how far its lead heel may come up going back, mm, and the turn it works toward. */
-export interface Turning {
-  body: TurningBody;
-  leadHeelLift: number;
-  goal: Goal;
-  /** By how much the method itself has the trail foot further out than the lead foot, degrees. */
-  ownDifference: number;
-}
-
-const n = (value: number): string => (Math.round(value * 100) / 100).toString();
-
-const moved = (x: number, y: number): string => `translate(${n(x)} ${n(y)})`;
-
-/**
- * Words at a place. The place is the transform of a group around them: a text whose own transform
- * changes has its letters laid out again, one that is carried along has not.
- */
-const label = (part: string, x: number, y: number, attributes: Drawing[string]): Drawing => ({
-  [`${part}-at`]: { transform: moved(x, y) },
-  [part]: attributes,
-});
-
 const closedPath = (points: readonly Point[]): string =>
   `M${points.map((point) => `${n(point.x)} ${n(point.y)}`).join('L')}Z`;
 
@@ -107,8 +78,6 @@ export function footMatrix(setup: Setup, foot: FootName, { toScreen, signs }: Pr
   return `matrix(${cells.map((cell) => (Math.round(cell * 1e4) / 1e4).toString()).join(' ')})`;
 }
 
-const segment = (from: Point, to: Point) => ({ x1: n(from.x), y1: n(from.y), x2: n(to.x), y2: n(to.y) });
-
 const OVERHANG_MM = 55;
 
 /** A line through two points, drawn on a little beyond both. */
@@ -119,43 +88,22 @@ function extended(from: Point, to: Point) {
   return segment({ x: from.x - x, y: from.y - y }, { x: to.x + x, y: to.y + y });
 }
 
-type Viewed = Pick<DrawingInput, 'frame' | 'size' | 'viewpoint'>;
-
-/** What is written behind the heels and beyond the ball's strip, px; it is as large on any drawing. */
-const WORDS_PX = 90;
-
-function scaleOf({ frame, size }: Viewed): number {
-  const drawn = frame.depth - MARGINS_MM;
-  return Math.max(
-    frame.width / size.width,
-    frame.depth / size.height,
-    // A low drawing keeps room for its words.
-    drawn / Math.max(1, size.height - WORDS_PX),
-  );
-}
-
-const BALL_MARGIN_MM = 75;
 /** A golf ball is at least 42.67 mm across (Equipment Rules of golf). */
 const BALL_RADIUS_MM = 42.67 / 2;
-
-/** The drawing's box in mm, and how many mm a pixel is. */
-export function viewOf(input: Viewed) {
-  const mmPerPx = scaleOf(input);
-  const width = input.size.width * mmPerPx;
-  const height = input.size.height * mmPerPx;
-  const spare = (height - input.frame.depth) / 2;
-  const ballSide = STRIP_MM + BALL_MARGIN_MM + spare;
-  const top = input.viewpoint === 'coach' ? ballSide - height : -ballSide;
-  return { mmPerPx, left: -width / 2, top, width, height };
-}
 
 /** Where along the sole its handle for moving is. */
 const GRIP_SHARE = 0.24;
 const ARC_SHARE = 0.62;
-/** How far along the sole its flare is written beside it. */
-const LABEL_SHARE = 0.6;
+/** How far before the heel its flare is written, as a share of the shoe: a foot turned out leaves most room there. */
+const LABEL_SHARE = 0.27;
 
-function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPerPx: number): Drawing {
+/** How far out from its heel a sole reaches, so far before the heel, mm. */
+function outerEdge({ address }: Setup, foot: FootName, before: number): number {
+  const flare = radians(address[foot].flare);
+  return Math.max(0, before * Math.tan(flare)) + address.shoe.breadth / 2 / Math.cos(flare);
+}
+
+function footParts(input: DrawingInput, foot: FootName, place: Projection, { mmPerPx, em }: Layout): Drawing {
   const { setup } = input;
   const { heel, flare } = setup.address[foot];
   const { length } = setup.address.shoe;
@@ -167,8 +115,9 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
   const arcFrom = aboutHeel({ x: 0, y: radius });
   const arcTo = aboutHeel(heelToToe(foot, flare, radius));
   const sweep = outwardSign(foot) * place.signs.x * place.signs.y * Math.sign(flare) > 0 ? 0 : 1;
-  const sole = aboutHeel(heelToToe(foot, flare, length * LABEL_SHARE));
-  const aside = outwardSign(foot) * place.signs.x * (setup.address.shoe.breadth / 2 + 30 * mmPerPx);
+  const outward = outwardSign(foot) * place.signs.x;
+  const beside = aboutHeel({ x: 0, y: length * LABEL_SHARE });
+  const aside = outward * (outerEdge(setup, foot, length * LABEL_SHARE + 0.5 * em) + 6 * mmPerPx);
   const verdict = input.verdictOf?.(setup, `${foot}Flare`) ?? null;
   const along = setup.balance[foot === 'lead' ? 'leadHeelToe' : 'trailHeelToe'] / 100;
   const share = (foot === 'lead' ? setup.balance.leadShare : 100 - setup.balance.leadShare) / 50;
@@ -191,7 +140,8 @@ function footParts(input: DrawingInput, foot: FootName, place: Projection, mmPer
     [`${foot}-arc`]: {
       d: `M${n(arcFrom.x)} ${n(arcFrom.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(arcTo.x)} ${n(arcTo.y)}`,
     },
-    ...label(`${foot}-flare`, sole.x + aside, sole.y + 5 * mmPerPx, {
+    ...label(`${foot}-flare`, aside, beside.y + 0.38 * em, {
+      'text-anchor': outward > 0 ? 'start' : 'end',
       text: shaped(angleFigure(flare), verdict),
       'data-verdict': verdict ?? 'none',
       'data-measured': String(setup.measured[`${foot}Flare`] !== undefined),
@@ -210,122 +160,138 @@ const loadMeasured = ({ measured }: Setup, foot: FootName): boolean =>
 const shaped = (words: string, verdict: BandVerdict | null): string =>
   verdict && verdict !== 'in' ? `${VERDICT_SHAPES[verdict]} ${words}` : words;
 
-/** Behind the heels: the width between them, and the shoulders' edges dropped as plumb marks. */
-function behindHeels(
+/** Before the toes: the width between the heels, and the shoulders' edges dropped as plumb marks. */
+function widthParts(
   input: DrawingInput,
   measures: AddressMeasures,
   place: Projection,
-  mmPerPx: number,
+  layout: Layout,
 ): Drawing {
+  const { mmPerPx, em } = layout;
   const { lead, trail } = input.setup.address;
-  const back = Math.min(lead.heel.y, trail.heel.y);
-  const rowY = (px: number) => place.toScreen({ x: 0, y: back }).y - place.signs.y * px * mmPerPx;
   const leadX = place.toScreen(lead.heel).x;
   const trailX = place.toScreen(trail.heel).x;
   const middle = (leadX + trailX) / 2;
-  const half = input.shoulderBreadth / 2;
   const tick = 6 * mmPerPx;
   const verdict = input.verdictOf?.(input.setup, 'stanceWidth') ?? null;
   const widthMeasured = String(input.setup.measured.stanceWidth !== undefined);
-  const widthY = rowY(16);
-  const plumbY = rowY(40);
   const widthWords = shaped(lengthWithUnit(measures.stanceWidth, input.length), verdict);
   const shoulderWords = `shoulders ${lengthWithUnit(input.shoulderBreadth, input.length)}`;
-  // A dimension line leaves room for its words, which are about half as wide as high for each letter.
-  const dimension = (length: number, words: string, letterPx: number) => {
+  // A dimension line leaves room for its words.
+  const dimension = (length: number, words: string, letters: number) => {
     const end = length / 2;
-    const room = Math.min(end, (words.length * letterPx * mmPerPx) / 2 + 6 * mmPerPx);
+    const room = Math.min(end, (words.length * 0.5 * letters * em) / 2 + 6 * mmPerPx);
     const tickAt = (x: number) => `M${n(x)} ${n(-tick)}V${n(tick)}`;
     return `${tickAt(-end)}M${n(-end)} 0H${n(-room)}M${n(room)} 0H${n(end)}${tickAt(end)}`;
   };
+  const shown = { opacity: layout.shouldersY === null ? '0' : '1' };
   return {
-    'width-at': { transform: moved(middle, widthY) },
-    width: { d: dimension(Math.abs(leadX - trailX), widthWords, 8.6), 'data-measured': widthMeasured },
-    ...label('width-figure', 0, 5 * mmPerPx, {
+    'width-at': { transform: moved(middle, place.signs.y * layout.widthY) },
+    width: { d: dimension(Math.abs(leadX - trailX), widthWords, 1.15), 'data-measured': widthMeasured },
+    ...label('width-figure', 0, 0.38 * em, {
       text: widthWords,
       'data-verdict': verdict ?? 'none',
       'data-measured': widthMeasured,
     }),
-    'shoulders-at': { transform: moved(middle, plumbY) },
-    shoulders: { d: dimension(2 * half, shoulderWords, 6.2) },
-    ...label('shoulders-figure', 0, 4 * mmPerPx, { text: shoulderWords }),
+    'shoulders-at': { transform: moved(middle, place.signs.y * (layout.shouldersY ?? 0)), ...shown },
+    shoulders: { d: dimension(input.shoulderBreadth, shoulderWords, 0.85) },
+    ...label('shoulders-figure', 0, 0.29 * em, { text: layout.shouldersY === null ? '' : shoulderWords }),
   };
 }
 
+/** The ball, where on its line it is drawn, and how large. */
+function ballOn(place: Projection, layout: Layout) {
+  return {
+    x: place.toScreen({ x: 0, y: 0 }).x,
+    y: place.signs.y * layout.lineY,
+    radius: Math.max(BALL_RADIUS_MM, 9 * layout.mmPerPx),
+  };
+}
+
+/** The line to the target begins so far from the edge: there the button that explains the plan stands. */
+const LINE_BEGINS_PX = 46;
+
 /** The target line's strip: the line, ball and club face, and the break that cuts the distance short. */
-function strip(
-  input: DrawingInput,
-  measures: AddressMeasures,
-  place: Projection,
-  view: ReturnType<typeof viewOf>,
-): Drawing {
-  const { mmPerPx, left, width } = view;
-  const y = place.signs.y * STRIP_MM;
-  const breakY = place.signs.y * (STRIP_MM - 48);
-  const ballX = place.toScreen({ x: 0, y: 0 }).x;
+function strip(input: DrawingInput, measures: AddressMeasures, place: Projection, layout: Layout): Drawing {
+  const { mmPerPx, left, width, em } = layout;
+  const ball = ballOn(place, layout);
+  const { y } = ball;
   const leadHeel = place.toScreen(input.setup.address.lead.heel);
   const toTarget = place.signs.x;
-  const ballMeasured = String(input.setup.measured.ballAlong !== undefined);
-  const ballRadius = Math.max(BALL_RADIUS_MM, 9 * mmPerPx);
-  const faceX = ballX - toTarget * (ballRadius + 6 * mmPerPx);
+  const measured = String(input.setup.measured.ballAlong !== undefined);
+  const faceX = ball.x - toTarget * (ball.radius + 6 * mmPerPx);
   const zig = 9 * mmPerPx;
-  const right = left + width;
-  const end = toTarget > 0 ? right : left;
+  const end = (toTarget * width) / 2;
+  const begin = -end + toTarget * LINE_BEGINS_PX * mmPerPx;
   const arrow = 10 * mmPerPx;
   const tip = end - toTarget * 3 * mmPerPx;
-  const below = (px: number) => y + (place.signs.y > 0 ? px : -px + 9) * mmPerPx;
+  const breakY = place.signs.y * (layout.breakY ?? 0);
   return {
-    target: segment({ x: left, y }, { x: right, y }),
+    target: segment({ x: begin, y }, { x: end, y }),
     'target-arrow': {
       d: `M${n(tip - toTarget * arrow)} ${n(y - arrow * 0.7)}L${n(tip)} ${n(y)}L${n(tip - toTarget * arrow)} ${n(y + arrow * 0.7)}`,
     },
-    ...label('target-word', end - toTarget * 14 * mmPerPx, y + (place.signs.y > 0 ? -10 : 20) * mmPerPx, {
+    ...label('target-word', end - toTarget * 14 * mmPerPx, y + (place.signs.y > 0 ? -0.5 : 1.1) * em, {
       'text-anchor': toTarget > 0 ? 'end' : 'start',
     }),
     break: {
-      d: `M${n(left - 5)} ${n(breakY)}H${n(-2 * zig)}L${n(-zig)} ${n(breakY - zig)}L${n(zig)} ${n(breakY + zig)}L${n(2 * zig)} ${n(breakY)}H${n(right + 5)}`,
+      d:
+        layout.breakY === null
+          ? ''
+          : `M${n(left - 5)} ${n(breakY)}H${n(-2 * zig)}L${n(-zig)} ${n(breakY - zig)}L${n(zig)} ${n(breakY + zig)}L${n(2 * zig)} ${n(breakY)}H${n(left + width + 5)}`,
     },
-    ball: { cx: n(ballX), cy: n(y), r: n(ballRadius), 'data-measured': ballMeasured },
-    face: segment({ x: faceX, y: y - 16 * mmPerPx }, { x: faceX, y: y + 16 * mmPerPx }),
+    ball: { cx: n(ball.x), cy: n(y), r: n(ball.radius), 'data-measured': measured },
+    face: segment({ x: faceX, y: y - 15 * mmPerPx }, { x: faceX, y: y + 15 * mmPerPx }),
     'ball-drop': segment(leadHeel, { x: leadHeel.x, y }),
-    ...label('ball-figure', left + 10 * mmPerPx, below(30), {
-      'data-measured': ballMeasured,
-      text: `ball ${lengthWithUnit(measures.ballAlong, input.length)} inside the lead heel`,
+    ...label('ball-figure', left + 0.7 * em, place.signs.y * layout.wordsY + 0.3 * em, {
+      'data-measured': measured,
+      text: `ball ${lengthWithUnit(measures.ballAlong, input.length)} inside heel`,
     }),
+    explain: explainAt(place, layout),
+  };
+}
+
+/** Where the button that explains the plan stands, px from the drawing's corner: where the target line begins. */
+function explainAt(place: Projection, { mmPerPx, left, top, width, lineY }: Layout): Drawing[string] {
+  const edge = 24 * mmPerPx;
+  const x = place.signs.x > 0 ? left + edge : left + width - edge;
+  return {
+    '--across': `${n((x - left) / mmPerPx)}px`,
+    '--down': `${n((place.signs.y * lineY - top) / mmPerPx)}px`,
   };
 }
 
 /** How far from the ball the path is drawn, px. */
-const PATH_PX = 120;
+const PATH_PX = 95;
 
-const NO_PATH: Drawing = { path: { opacity: '0' }, 'path-figure': { opacity: '0' } };
+const NO_PATH: Drawing = { path: { opacity: '0' }, 'path-figure': { opacity: '0', text: '' } };
 
 /** Where the club is likely to go through the ball on these feet, at its true angle. */
 function pathParts(
   { path, setup }: DrawingInput,
   measures: AddressMeasures,
   place: Projection,
-  { mmPerPx, left, width }: ReturnType<typeof viewOf>,
+  layout: Layout,
 ): Drawing {
   if (!path) return NO_PATH;
+  const { left, width, mmPerPx, em } = layout;
   const predicted = predictedPath(path, setup, measures);
   const { value: angle, guess } = predicted;
-  const ball = place.toScreen({ x: 0, y: 0 });
-  const y = place.signs.y * STRIP_MM;
+  const ball = ballOn(place, layout);
   const reach = PATH_PX * mmPerPx;
   const along = place.signs.x * Math.cos(radians(angle)) * reach;
   const aside = place.signs.y * Math.sin(radians(angle)) * reach;
   return {
     path: {
-      ...segment({ x: ball.x - along, y: y - aside }, { x: ball.x + along, y: y + aside }),
+      ...segment({ x: ball.x - along, y: ball.y - aside }, { x: ball.x + along, y: ball.y + aside }),
       opacity: '1',
       'data-guess': String(guess),
     },
-    // Across from what is said of the ball, and a line further on.
-    ...label('path-figure', left + width - 10 * mmPerPx, y + (place.signs.y > 0 ? 48 : -39) * mmPerPx, {
+    // Across from what is said of the ball.
+    ...label('path-figure', left + width - 0.7 * em, place.signs.y * layout.wordsY + 0.3 * em, {
       opacity: '1',
       'text-anchor': 'end',
-      text: `${pathFigure(predicted)}${path.simulated ? ', simulated' : ''}`,
+      text: pathOnPlan(predicted, path.simulated),
     }),
   };
 }
@@ -335,7 +301,7 @@ type Made = { from: readonly unknown[]; parts: Drawing };
 
 /** Reuses the parts that did not change since the last move, so that the painter can skip them. */
 export interface DrawingMemory {
-  fan?: { from: readonly unknown[]; fan: Fan };
+  halves?: { from: readonly unknown[]; halves: Record<Turn, HalfTurn> };
   lead?: Made;
   trail?: Made;
 }
@@ -353,137 +319,46 @@ function remembered(
   return parts;
 }
 
-/** How far the fan reaches, as a share of the shoe's length. */
-const FAN_SHARE = 0.82;
+/** The turn is worked out anew for so much of the line, degrees: less of it is not seen. */
+const TURN_LINE_STEP = 0.5;
 
-const NO_FAN: Drawing = { fan: { opacity: '0' } };
-
-/** Where a turn ends on the fan, seen from its middle. */
-interface FanEnd {
-  at: Point;
-  leg: FootName;
-  short: boolean;
-  known: boolean;
-}
-
-interface Fan {
-  parts: Drawing;
-  ends: Record<Turn, FanEnd>;
-}
-
-/**
- * The fan about its own middle: how far the pelvis can go back and through before a leg stops it,
- * and how far it needs to. It changes when a foot is turned or the line of the toes, not when both feet are moved.
- */
-function fanAboutMiddle(
-  { body, leadHeelLift, goal, ownDifference }: Turning,
+/** Both turns on these feet; worked out again when a foot is turned or the line, not when both feet are moved. */
+function rememberedHalves(
+  turning: Turning,
+  setup: Setup,
   measures: AddressMeasures,
-  flaresMeasured: boolean,
-  toeLine: number,
-  shoeLength: number,
-  place: Projection,
-  mmPerPx: number,
-): Fan {
-  const feet: TurningFeet = {
-    flare: { lead: measures.leadFlare, trail: measures.trailFlare },
-    // The drawing shows the middle; how sure it is stands in the words.
-    flareUncertainty: { lead: 0, trail: 0 },
-    toeLine: { value: toeLine, uncertainty: 0 },
-    ownDifference,
-    leadHeelLift,
-  };
-  const radius = shoeLength * FAN_SHARE;
-  const parts: Drawing = {};
-  const end = (turn: Turn): FanEnd => {
-    const away = (turn === 'back' ? -1 : 1) * place.signs.x;
-    const at = (angle: number, share: number): Point => ({
-      x: away * radius * share * Math.sin(radians(angle)),
-      y: place.signs.y * radius * share * Math.cos(radians(angle)),
-    });
-    const stops = stopsOf(turn, body, feet).filter(({ name }) => name !== 'trail through');
-    const known = flaresMeasured && stops.every((stop) => stop.at !== null);
-    const first = inOrderMet(stops)[0]!;
-    const limit = known ? Math.max(0, Math.min(90, first.at!.value)) : 0;
-    const needed = neededTurn(turn, body, goal).value;
-    const short = known && limit < needed - 0.5;
-    const from = at(0, 1);
-    const to = at(limit, 1);
-    const words = at(Math.max(limit, 30) / 2, 0.72);
-    const sweep = away * place.signs.y > 0 ? 0 : 1;
-    parts[`fan-${turn}`] = {
-      d: `M0 0L${n(from.x)} ${n(from.y)}A${n(radius)} ${n(radius)} 0 0 ${sweep} ${n(to.x)} ${n(to.y)}Z`,
-      'data-short': String(short),
-    };
-    parts[`fan-${turn}-needed`] = segment(at(needed, 0.72), at(needed, 1.12));
-    Object.assign(
-      parts,
-      label(`fan-${turn}-words`, words.x, words.y + 4 * mmPerPx, {
-        text: known ? angleFigure(limit) : '?',
-        'data-verdict': short ? 'below' : 'none',
-      }),
-    );
-    return { at: to, leg: first.leg, short, known };
-  };
-  return { ends: { back: end('back'), through: end('through') }, parts };
-}
-
-/** The fan is drawn anew for so much of the line, degrees: less of it is not seen. */
-const FAN_LINE_STEP = 0.5;
-
-/** The fan between the heels, and from where each turn ends a line to the heel of the leg that ends it. */
-function fanParts(
-  input: DrawingInput,
-  measures: AddressMeasures,
-  place: Projection,
-  mmPerPx: number,
   memory: DrawingMemory,
-): Drawing {
-  const { turning, setup, frame, hand, viewpoint, size } = input;
-  if (!turning) return NO_FAN;
-  const { shoe, lead, trail } = setup.address;
+): Record<Turn, HalfTurn> {
+  const { lead, trail } = setup.address;
   const flaresMeasured = Boolean(setup.measured.leadFlare && setup.measured.trailFlare);
   const lineMeasured = uncertaintyOf({ setup, measures }, 'stanceLine') !== null;
-  const toeLine = lineMeasured ? Math.round(measures.toeLine / FAN_LINE_STEP) * FAN_LINE_STEP : 0;
-  const from = [
-    turning,
-    flaresMeasured,
-    toeLine,
-    lead.flare,
-    trail.flare,
-    shoe,
-    frame,
-    hand,
-    viewpoint,
-    size,
-  ];
-  const before = memory.fan;
-  const same = before?.from.every((value, at) => value === from[at]) ?? false;
-  const fan = same
-    ? before!.fan
-    : fanAboutMiddle(turning, measures, flaresMeasured, toeLine, shoe.length, place, mmPerPx);
-  memory.fan = { from, fan };
-  const middle = place.toScreen({ x: (lead.heel.x + trail.heel.x) / 2, y: (lead.heel.y + trail.heel.y) / 2 });
-  const leg = (turn: Turn) => {
-    const { at, leg: foot, short, known } = fan.ends[turn];
-    const heel = place.toScreen(setup.address[foot].heel);
-    const toHeel = segment(at, { x: heel.x - middle.x, y: heel.y - middle.y });
-    return { ...toHeel, 'data-short': String(short), opacity: known ? '1' : '0' };
-  };
-  return {
-    ...fan.parts,
-    fan: {
-      opacity: '1',
-      transform: moved(middle.x, middle.y),
-    },
-    'fan-back-leg': leg('back'),
-    'fan-through-leg': leg('through'),
-  };
+  const toeLine = lineMeasured ? Math.round(measures.toeLine / TURN_LINE_STEP) * TURN_LINE_STEP : 0;
+  const from = [turning, flaresMeasured, toeLine, lead.flare, trail.flare];
+  const before = memory.halves;
+  if (before?.from.every((value, at) => value === from[at])) return before.halves;
+  const halves = halfTurns(turning, setup, measures, toeLine);
+  memory.halves = { from, halves };
+  return halves;
+}
+
+const NO_HIPS: Drawing = { hips: { opacity: '0' }, legs: { opacity: '0' } };
+
+function turnParts(
+  { turning, setup, hand, footWords }: DrawingInput,
+  measures: AddressMeasures,
+  place: Projection,
+  layout: Layout,
+  memory: DrawingMemory,
+): Drawing {
+  if (!turning) return NO_HIPS;
+  const halves = rememberedHalves(turning, setup, measures, memory);
+  return hipsParts({ halves, setup, hand, footWords }, place, layout);
 }
 
 /** How far beyond its toe a ghost's mark stands, as a share of the shoe. */
 const MARK_SHARE = 1.09;
 
-function ghostParts({ ghosts = [] }: DrawingInput, place: Projection, mmPerPx: number): Drawing {
+function ghostParts({ ghosts = [] }: DrawingInput, place: Projection, { em }: Layout): Drawing {
   const parts: Drawing = {};
   for (const [at, { setup, feet, mark }] of ghosts.entries()) {
     for (const foot of feet) {
@@ -492,7 +367,7 @@ function ghostParts({ ghosts = [] }: DrawingInput, place: Projection, mmPerPx: n
       const { heel, flare } = setup.address[foot];
       const beyond = heelToToe(foot, flare, setup.address.shoe.length * MARK_SHARE);
       const end = place.toScreen({ x: heel.x + beyond.x, y: heel.y + beyond.y });
-      parts[`ghost-${foot}-${at}-mark`] = { transform: moved(end.x, end.y + 5 * mmPerPx) };
+      parts[`ghost-${foot}-${at}-mark`] = { transform: moved(end.x, end.y + 0.35 * em) };
     }
   }
   return parts;
@@ -501,7 +376,7 @@ function ghostParts({ ghosts = [] }: DrawingInput, place: Projection, mmPerPx: n
 /** Everything that the placing of feet, ball and load decides about the drawing. */
 export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawing {
   const place = projection(input.frame, input.hand, input.viewpoint);
-  const view = viewOf(input);
+  const layout = layoutOf({ ...input, hips: Boolean(input.turning) });
   const measured = measuredOf(input.setup);
   const { measures } = measured;
   const footOf = (foot: FootName) => {
@@ -519,30 +394,28 @@ export function drawPlan(input: DrawingInput, memory: DrawingMemory = {}): Drawi
       size,
       verdictOf?.(setup, item) ?? null,
     ];
-    return remembered(memory, foot, from, () => footParts(input, foot, place, view.mmPerPx));
+    return remembered(memory, foot, from, () => footParts(input, foot, place, layout));
   };
   const { address } = input.setup;
   const at = (foot: FootName) => place.toScreen(toePoint(address, foot));
-  const viewBox = `${n(view.left)} ${n(view.top)} ${n(view.width)} ${n(view.height)}`;
+  const viewBox = `${n(layout.left)} ${n(layout.top)} ${n(layout.width)} ${n(layout.height)}`;
+  const { mmPerPx } = layout;
   return {
-    'grid-root': { viewBox, '--px': String(view.mmPerPx) },
-    root: {
-      viewBox,
-      'font-size': n(14 * view.mmPerPx),
-      '--px': String(view.mmPerPx),
-    },
-    grid: { x: n(view.left), y: n(view.top), width: n(view.width), height: n(view.height) },
+    'grid-root': { viewBox, '--px': String(mmPerPx) },
+    root: { viewBox, 'font-size': n(layout.em), '--px': String(mmPerPx) },
+    hatch: { patternTransform: `rotate(45) scale(${n(mmPerPx)})` },
+    grid: { x: n(layout.left), y: n(layout.top), width: n(layout.width), height: n(layout.height) },
     ...footOf('trail'),
     ...footOf('lead'),
-    ...ghostParts(input, place, view.mmPerPx),
-    ...fanParts(input, measures, place, view.mmPerPx, memory),
+    ...ghostParts(input, place, layout),
+    ...turnParts(input, measures, place, layout, memory),
     'toe-line': {
       ...extended(at('trail'), at('lead')),
       'data-measured': String(uncertaintyOf(measured, 'stanceLine') !== null),
     },
     'heel-line': extended(place.toScreen(address.trail.heel), place.toScreen(address.lead.heel)),
-    ...behindHeels(input, measures, place, view.mmPerPx),
-    ...strip(input, measures, place, view),
-    ...pathParts(input, measures, place, view),
+    ...widthParts(input, measures, place, layout),
+    ...strip(input, measures, place, layout),
+    ...pathParts(input, measures, place, layout),
   };
 }

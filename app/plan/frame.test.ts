@@ -74,6 +74,7 @@ const input = (of: Setup, over: Partial<DrawingInput> = {}): DrawingInput => ({
   hand: 'right',
   viewpoint: 'coach',
   length: 'cm',
+  footWords: 'left and right',
   shoulderBreadth: 480,
   verdictOf: null,
   size: { width: 390, height: 440 },
@@ -167,7 +168,8 @@ describe('the drawing', () => {
 describe('what a finger has hold of', () => {
   const of = setup({ leadFlare: 20 });
   const place = projection(frame, 'right', 'coach');
-  const hold = (x: number, y: number, load = false) => holdAt(of, place, place.toScreen({ x, y }), 40, load);
+  const hold = (x: number, y: number, load = false) =>
+    holdAt(of, { place, lineY: 150 }, place.toScreen({ x, y }), 40, load);
 
   test('a toe by its tip, a shoe by its body, nothing in between the feet', () => {
     const toe = toePoint(of.address, 'lead');
@@ -178,7 +180,7 @@ describe('what a finger has hold of', () => {
 
   test('the ball where it is drawn', () => {
     const ball = { x: place.toScreen({ x: 0, y: 0 }).x, y: place.signs.y * 150 };
-    expect(holdAt(of, place, ball, 40, false)).toEqual({ kind: 'ball' });
+    expect(holdAt(of, { place, lineY: 150 }, ball, 40, false)).toEqual({ kind: 'ball' });
   });
 
   test('for the balance, soles alone', () => {

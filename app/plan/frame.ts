@@ -11,17 +11,11 @@ export interface Frame {
   centre: Point;
   /** What the drawing has to show across the target line, mm. */
   width: number;
-  /** And at right angles to it, from the furthest heel to the ball's strip, mm. */
+  /** And at right angles to it, from the furthest heel to the furthest toe, mm. */
   depth: number;
 }
 
-/** Between the toes and the drawn target line, mm; the ball's true distance is cut short by a break. */
-export const STRIP_MM = 150;
-const MARGIN_ACROSS_MM = 150;
-const MARGIN_HEELS_MM = 110;
-const MARGIN_BALL_MM = 75;
-/** Both margins of a frame's depth together. */
-export const MARGINS_MM = MARGIN_HEELS_MM + MARGIN_BALL_MM;
+const MARGIN_ACROSS_MM = 165;
 const LEAST_WIDTH_MM = 700;
 
 /** A frame that shows both feet with room to move them. */
@@ -33,18 +27,22 @@ export function frameFor(address: Address): Frame {
   return {
     centre: { x: (left + right) / 2, y: toes },
     width: Math.max(LEAST_WIDTH_MM, right - left + 2 * MARGIN_ACROSS_MM),
-    depth: MARGIN_HEELS_MM + (toes - heels) + STRIP_MM + MARGIN_BALL_MM,
+    depth: toes - heels,
   };
 }
+
+/** The feet may come so much nearer to what is written beside them, and behind and before them, mm. */
+const ROOM_ACROSS_MM = 35;
+const ROOM_ALONG_MM = 20;
 
 /** Whether the feet have left the room a frame gives them, or shrunk well below it. */
 export function needsNewFrame(frame: Frame, address: Address): boolean {
   const wanted = frameFor(address);
   const aside = Math.abs(wanted.centre.x - frame.centre.x) + (wanted.width - frame.width) / 2;
   return (
-    aside > MARGIN_ACROSS_MM * 0.5 ||
-    Math.abs(wanted.centre.y - frame.centre.y) > 60 ||
-    wanted.depth > frame.depth + 40
+    aside > ROOM_ACROSS_MM ||
+    Math.abs(wanted.centre.y - frame.centre.y) > ROOM_ALONG_MM ||
+    wanted.depth > frame.depth + ROOM_ALONG_MM
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Drawing } from './drawing';
+import type { Drawing } from './parts';
 
 /** Sets a drawing's attributes on the parts of a mounted plan, and only those that changed. */
 export interface Painter {

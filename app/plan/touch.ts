@@ -7,7 +7,7 @@ import {
   type Setup,
 } from '@pedastance/core/setup';
 import { radians } from '@pedastance/core/units';
-import { STRIP_MM, type Projection } from './frame';
+import type { Projection } from './frame';
 
 /** What a finger has hold of. */
 export type Hold =
@@ -41,12 +41,12 @@ function shoeUnder(setup: Setup, point: Point, reach: number): FootName | undefi
 }
 
 /**
- * What is under a finger at a screen point of the drawing (mm). `reach` is how far off it may be,
+ * What is under a finger at a screen point of the drawing (mm); `lineY` is where the ball's line is drawn. `reach` is how far off it may be,
  * mm; `load` asks for the soles alone.
  */
 export function holdAt(
   setup: Setup,
-  place: Projection,
+  { place, lineY }: { place: Projection; lineY: number },
   at: Point,
   reach: number,
   load: boolean,
@@ -59,7 +59,7 @@ export function holdAt(
     .sort((a, b) => a.off - b.off);
   if (toes[0]) return { kind: 'toe', foot: toes[0].foot };
   if (shoe) return { kind: 'shoe', foot: shoe };
-  const ball = { x: place.toScreen({ x: 0, y: 0 }).x, y: place.signs.y * STRIP_MM };
+  const ball = { x: place.toScreen({ x: 0, y: 0 }).x, y: place.signs.y * lineY };
   return distance(at, ball) < reach * 1.2 ? { kind: 'ball' } : null;
 }
 

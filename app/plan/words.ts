@@ -1,6 +1,8 @@
 import { lineWords, setbackMark, type Setup, notMeasured, FIGURE_WORDS } from '@pedastance/core/setup';
-import { angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
+import { angleFigure, lengthWithUnit } from '@pedastance/core/units';
+import { inFootWords, type Speech } from '@pedastance/core/phrases';
 import { measuredOf } from '../domain/measured';
+import { halfTurns, hipsWords, type Turning } from './hips';
 
 /** What of the plan only stands as it is drawn. */
 function notMeasuredWords(setup: Setup): string[] {
@@ -9,17 +11,21 @@ function notMeasuredWords(setup: Setup): string[] {
 }
 
 /** The plan in words, for those who do not see it. */
-export function planWords(setup: Setup, length: LengthUnit): string {
+export function planWords(setup: Setup, { length, feet, hand }: Speech, turning: Turning | null): string {
   const { balance } = setup;
   const { measures } = measuredOf(setup);
   const mm = (value: number) => lengthWithUnit(value, length);
-  return [
+  const told = [
     `Heels ${mm(measures.stanceWidth)} apart.`,
     `Lead foot flared ${angleFigure(measures.leadFlare)}, trail foot ${angleFigure(measures.trailFlare)}.`,
     `Toe line ${lineWords(measures.toeLine)}, heel line ${lineWords(measures.heelLine)}.`,
     `Trail toe ${setbackMark(measures.setbackMarks)}.`,
     `Ball ${mm(measures.ballAlong)} inside the lead heel and ${mm(measures.ballOut)} out from the toe line.`,
     `${Math.round(balance.leadShare)} percent of the weight on the lead foot.`,
+    ...(turning
+      ? [hipsWords({ halves: halfTurns(turning, setup, measures, measures.toeLine), hand, footWords: feet })]
+      : []),
     ...notMeasuredWords(setup),
   ].join(' ');
+  return inFootWords(told, feet, hand);
 }

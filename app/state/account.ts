@@ -1,4 +1,4 @@
-import type { SignIn } from '@pedastance/contract';
+import type { AcceptInvite, SignIn, StartAcademy } from '@pedastance/contract';
 import { ownerOf, type Identity } from '@pedastance/contract/owner';
 import { create } from 'zustand';
 import { api, Refused, type Session } from './api';
@@ -80,16 +80,24 @@ export async function startAccount(): Promise<void> {
 }
 
 /** @throws Refused, ServerFailed or ServerAway; nothing has changed then. */
-export async function signIn(body: SignIn): Promise<void> {
+async function enterBy(open: () => Promise<Session>): Promise<void> {
   const session = await inTurn(async () => {
     await endSession();
-    return api.signIn(body);
+    return open();
   });
   await (await deviceDatabase()).delete('device', SIGNING_OUT);
   await keep(session);
   useAccount.setState({ status: 'signed in', identity: session.identity });
   tellTabs({ kind: 'account' });
 }
+
+export const signIn = (body: SignIn): Promise<void> => enterBy(() => api.signIn(body));
+
+/** Begins an academy of one's own, and enters it. */
+export const startAcademy = (body: StartAcademy): Promise<void> => enterBy(() => api.startAcademy(body));
+
+/** Joins a colleague's academy by an invitation, and enters it. */
+export const joinAcademy = (body: AcceptInvite): Promise<void> => enterBy(() => api.joinAcademy(body));
 
 export const sessionExpired = (): void => {
   if (useAccount.getState().identity) useAccount.setState({ status: 'expired' });

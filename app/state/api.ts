@@ -1,3 +1,14 @@
+import type {
+  AcademyPeople,
+  AcceptInvite,
+  ChangeColleague,
+  ChangePassword,
+  InviteTo,
+  NewInvite,
+  OwnSession,
+  ResetOf,
+  StartAcademy,
+} from '@pedastance/contract';
 import type { LogEntry, NewBuild, NewScreen, Problem, SignIn, StandIn, Student } from '@pedastance/contract';
 import { OWNER_HEADER, type Identity } from '@pedastance/contract/owner';
 import { CONTRACT_HEADER, LANDED_HEADER } from '@pedastance/contract/wire';
@@ -111,6 +122,25 @@ export interface StudentPage {
 export const api = {
   session: () => read<Session | null>('/api/session', null),
   signIn: async (body: SignIn) => (await ask('POST', '/api/session', null, body)).value as Session,
+  startAcademy: async (body: StartAcademy) =>
+    (await ask('POST', '/api/academy', null, body)).value as Session,
+  invitedTo: async (code: string) => (await ask('POST', '/api/invitation', null, { code })).value as InviteTo,
+  joinAcademy: async (body: AcceptInvite) =>
+    (await ask('POST', '/api/colleagues', null, body)).value as Session,
+  people: (owner: string) => read<AcademyPeople>('/api/colleagues', owner),
+  changeColleague: (owner: string, body: ChangeColleague) => ask('PUT', '/api/colleagues', owner, body),
+  /** The secret of the invitation is answered this once. */
+  invite: async (owner: string, body: NewInvite) =>
+    (await ask('POST', '/api/invites', owner, body)).value as { code: string; expiresAt: string },
+  withdrawInvite: (owner: string, id: string) => ask('DELETE', '/api/invites', owner, { id }),
+  /** The secret of the link that sets a colleague's password is answered this once. */
+  resetColleague: async (owner: string, id: string) =>
+    (await ask('POST', '/api/resets', owner, { id })).value as { code: string; expiresAt: string },
+  resetOf: async (code: string) => (await ask('POST', '/api/reset', null, { code })).value as ResetOf,
+  resetPassword: (code: string, password: string) => ask('PUT', '/api/reset', null, { code, password }),
+  changePassword: (owner: string, body: ChangePassword) => ask('PUT', '/api/password', owner, body),
+  sessions: (owner: string) => read<OwnSession[]>('/api/sessions', owner),
+  endSession: (owner: string, id: string) => ask('DELETE', '/api/sessions', owner, { id }),
   signOut: (owner: string) => ask('DELETE', '/api/session', owner),
   /** What changed since a place, or without one what changed last. */
   changes: (owner: string, after: string | null) =>

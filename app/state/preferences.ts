@@ -1,14 +1,14 @@
 import type { ColumnSource } from '@pedastance/core/formats';
 import type { FootWords } from '@pedastance/core/phrases';
-import type { LengthUnit } from '@pedastance/core/units';
+import type { ShotFigure } from '@pedastance/core/trial';
+import type { Units } from '@pedastance/core/units';
 import { create } from 'zustand';
 import { deviceDatabase } from './database';
 import type { Viewpoint } from '../plan/frame';
 
 export type Light = 'paper' | 'dusk' | 'as the device';
 
-interface Preferences {
-  length: LengthUnit;
+interface Preferences extends Units {
   feet: FootWords;
   viewpoint: Viewpoint;
   light: Light;
@@ -16,22 +16,33 @@ interface Preferences {
   methodId: string | null;
   /** How files of shots were mapped, by their header. */
   shotFiles: Record<string, ColumnSource[]>;
+  /** Which figures of a shot are typed, as this coach’s monitor shows them. */
+  shotColumns: ShotFigure[];
 }
 
 export const usePreferences = create<Preferences>(() => ({
   length: 'cm',
-  feet: 'lead and trail',
+  distance: 'metres',
+  speed: 'metres a second',
+  feet: 'left and right',
   viewpoint: 'coach',
   light: 'paper',
   methodId: null,
   shotFiles: {},
+  shotColumns: ['path', 'startLine', 'carry'],
 }));
 
 const KEPT = 'preferences';
 
+/** Before each quantity had its own unit, yards and miles an hour went with inches, metres and metres a second with centimetres. */
+const oneSystem = ({ length }: Partial<Preferences>): Partial<Preferences> =>
+  length === 'inches'
+    ? { distance: 'yards', speed: 'miles an hour' }
+    : { distance: 'metres', speed: 'metres a second' };
+
 export async function startPreferences(): Promise<void> {
   const kept = (await (await deviceDatabase()).get('device', KEPT)) as Partial<Preferences> | undefined;
-  if (kept) usePreferences.setState(kept);
+  if (kept) usePreferences.setState({ ...oneSystem(kept), ...kept });
 }
 
 export function prefer(preference: Partial<Preferences>): void {

@@ -48,10 +48,10 @@ export function Button({
       disabled={disabled}
       onPress={onPress}
       testID={testID}
-      className={`min-h-[48px] flex-row items-center justify-center gap-2 rounded-md px-4 ${BOX[look]} ${disabled ? 'opacity-50' : ''} ${className}`}
+      className={`min-h-[48px] max-w-full flex-row items-center justify-center gap-2 rounded-md px-4 ${BOX[look]} ${disabled ? 'opacity-50' : ''} ${className}`}
     >
       {icon}
-      <Text className={`font-text text-base font-semibold ${WORDS[look]}`}>{words}</Text>
+      <Text className={`shrink font-text text-base font-semibold ${WORDS[look]}`}>{words}</Text>
     </Pressable>
   );
 }

@@ -19,7 +19,7 @@ export function Chips({ label, chips }: { label: string; chips: readonly Chip[] 
           aria-label={spokenLabel}
           aria-pressed={chosen}
           onPress={onPress}
-          className={`min-h-[48px] justify-center rounded-md border border-ink px-3 ${chosen ? 'bg-ink' : 'bg-sheet'}`}
+          className={`min-h-[48px] max-w-full justify-center rounded-md border border-ink px-3 ${chosen ? 'bg-ink' : 'bg-sheet'}`}
         >
           <Text className={`font-text text-base ${chosen ? 'font-semibold text-paper' : 'text-ink'}`}>
             {words}

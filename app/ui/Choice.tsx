@@ -44,9 +44,11 @@ export function Choice<Value extends string>({
               aria-disabled={option.disabled}
               disabled={option.disabled}
               onPress={() => onChange(option.value)}
-              className={`min-h-[48px] items-center justify-center rounded-md border px-3 ${chosen ? filled : rest} ${option.disabled ? 'opacity-40' : ''}`}
+              className={`min-h-[48px] max-w-full items-center justify-center rounded-md border px-3 ${chosen ? filled : rest} ${option.disabled ? 'opacity-40' : ''}`}
             >
-              <Text className={`font-text text-base ${chosen ? 'font-semibold' : ''} ${words}`}>
+              <Text
+                className={`font-text ${onDesk ? 'text-[16px]' : 'text-base'} ${chosen ? 'font-semibold' : ''} ${words}`}
+              >
                 {option.words}
               </Text>
             </Pressable>

@@ -5,6 +5,8 @@ import { ScrollView, View } from 'react-native';
 import { IconButton } from './Button';
 import { INK } from './colours';
 import { Quiet, Title } from './Words';
+import { common } from '../domain/common.messages';
+import { messages } from './Page.messages';
 
 /** Back to a place that is always the same, wherever one came from. */
 export const BackTo = ({ label, href }: { label: string; href: string }) => (
@@ -26,7 +28,7 @@ export function Page({ title, children }: { title: string; children: ReactNode }
     >
       <View role="main" className="w-full max-w-xl gap-5 self-center">
         <View className="flex-row items-center gap-1">
-          <BackTo label="Back to the students" href="/students" />
+          <BackTo label={messages.backToTheStudents} href="/students" />
           <Title>{title}</Title>
         </View>
         {children}
@@ -56,7 +58,7 @@ export function StudentPage({ student, label, title, under, children }: StudentP
     >
       <View role="main" className="gap-4">
         <View className="flex-row items-start gap-1">
-          <BackTo label={`Back to ${student.name}`} href={`/students/${student.id}`} />
+          <BackTo label={common.backTo(student.name)} href={`/students/${student.id}`} />
           <View className="flex-1">
             <Title>{title}</Title>
             <Quiet>{under}</Quiet>

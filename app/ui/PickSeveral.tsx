@@ -24,7 +24,7 @@ export function PickSeveral<Value extends string>({
             role="checkbox"
             aria-checked={on}
             onPress={() => onToggle(value)}
-            className={`min-h-[48px] justify-center rounded-md border border-ink px-3 ${on ? 'bg-ink' : 'bg-sheet'}`}
+            className={`min-h-[48px] max-w-full justify-center rounded-md border border-ink px-3 ${on ? 'bg-ink' : 'bg-sheet'}`}
           >
             <Text className={`font-text text-base ${on ? 'font-semibold text-paper' : 'text-ink'}`}>
               {words}

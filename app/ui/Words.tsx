@@ -14,9 +14,18 @@ const TONES = {
 
 type Words = TextProps & { children?: ReactNode; className?: string; tone?: keyof typeof TONES };
 
+/** A figure and its unit stay on one line. */
+const UNITS = /(\d) (cm|mm|in|m|yd|mph|m\/s|km\/h)\b/g;
+const withUnitsKept = (children: ReactNode): ReactNode =>
+  typeof children === 'string' ? children.replace(UNITS, '$1\u00a0$2') : children;
+
 const words = (look: string, usual: keyof typeof TONES) =>
-  function Words({ className = '', tone = usual, ...props }: Words) {
-    return <Text className={`${look} ${TONES[tone]} ${className}`} {...props} />;
+  function Words({ className = '', tone = usual, children, ...props }: Words) {
+    return (
+      <Text className={`${look} ${TONES[tone]} ${className}`} {...props}>
+        {withUnitsKept(children)}
+      </Text>
+    );
   };
 
 const TitleWords = words('font-heading text-2xl font-bold', 'ink');

@@ -20,7 +20,7 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
     const [back, through] = TURNS.map((turn) => turnBudget(turn, body, feet, goal));
     return { back: back!, through: through! };
   },
-  chances: ({ margin, scatter, blockSize }) => powerByLook(margin, scatter, blockSize),
+  chances: ({ margin, scatter, blockSize }) => powerByLook(margin, scatter, { blockSize, length: 'full' }),
   rows: ({ text }) => Papa.parse<string[]>(text, { skipEmptyLines: false }).data,
   shots: ({ rows, sources, hand }) => readShots(rows, sources, hand),
   apart: ({ plan, changes, shots, painUp }) => factorialVerdict(plan, changes, shots, painUp),

@@ -135,7 +135,7 @@ const LOAD_ITEMS = ['leadShare', 'leadHeelToe', 'trailHeelToe'] as const;
 /**
  * How the load is judged. A load that was measured in its bands does not explain a tell-tale.
  * @param given the case
- * @returns the measure, in steps of 5 %
+ * @returns the measure, in steps of 5%
  */
 export function load(given: Case): Measured {
   const measured = outside(given, LOAD_ITEMS);

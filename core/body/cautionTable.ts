@@ -25,6 +25,8 @@ export interface CautionRow {
   reason: string;
   /** Whose limits overrule what is read here; empty where nobody has to be asked. */
   deferTo: string;
+  /** What a word of it rests on; left out where it is common practice. */
+  source?: string;
 }
 
 const more = (item: TableMove['item']): TableMove => ({ item, by: 'more' });
@@ -56,7 +58,8 @@ export const CAUTION_TABLE: readonly CautionRow[] = [
     limited: [],
     preferred: [more('flare of that foot')],
     caution:
-      'A square lead foot stuck in the ground at speed is hard on the knee. A small study found the lead knee’s adduction moment lower with the foot turned out (Lynn & Noffal 2010, J Sports Sci Med 9:275–281, from memory); it says nothing of twist.',
+      'A square lead foot stuck in the ground at speed is hard on the knee. A small study found less load on the lead knee with the foot turned out. It says nothing of twist.',
+    source: 'Lead knee adduction moment: Lynn & Noffal 2010, J Sports Sci Med 9:275–281, from memory.',
     notSuggested: 'A squarer lead foot.',
     instead: 'Leave the flare, and let the lead foot come round at the finish.',
     reason: 'The lead knee is noted: its foot is not turned squarer.',
@@ -97,7 +100,7 @@ export const CAUTION_TABLE: readonly CautionRow[] = [
     preferred: [more('leadFlare')],
     caution: 'A sore trail hip is helped from the other foot first.',
     notSuggested: 'A squarer trail foot, a wider stance or more bump.',
-    instead: 'A little more lead flare at a time, until the move onto the lead foot feels smooth.',
+    instead: 'A little more lead flare at a time, until moving onto the lead foot is smooth.',
     reason: 'The trail hip is noted: no squarer trail foot, no wider stance and no more bump.',
     deferTo: DOCTOR,
   },
@@ -124,7 +127,7 @@ export const CAUTION_TABLE: readonly CautionRow[] = [
     caution: 'Wide plus a bump, reverse tilt or a locked trail knee load the lower back. Go in small steps.',
     notSuggested: 'A wider stance, more bump, more tilt or a straighter trail knee.',
     instead: 'Flare first, then a narrower stance, in small steps.',
-    reason: 'The lower back is noted: no wider stance, no more bump, no more tilt and no straighter knee.',
+    reason: 'The lower back is noted: no wider stance, no more bump or tilt, no straighter knee.',
     deferTo: DOCTOR,
   },
   {

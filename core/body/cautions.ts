@@ -12,6 +12,8 @@ export interface Caution {
   instead: string;
   /** Whose limits overrule what is read here; empty where nobody has to be asked. */
   deferTo: string;
+  /** What a word of it rests on; empty where it is common practice. */
+  source: string;
   /** Said beside a finding whose remedy is left out. */
   reason: string;
   withholds: readonly Remedy[];
@@ -50,12 +52,13 @@ function cautionOf(row: CautionRow, about: readonly { leg: FootName; cleared: bo
   const cleared = about.filter((each) => each.cleared);
   const uncleared = about.filter((each) => !each.cleared);
   const withholds = once(moves('barred', uncleared));
-  const { caution, notSuggested, instead, deferTo, reason } = row;
+  const { caution, notSuggested, instead, deferTo, reason, source = '' } = row;
   return {
     caution,
     notSuggested: withholds.length > 0 ? notSuggested : '',
     instead,
     deferTo,
+    source,
     reason,
     withholds,
     limits: once([...moves('limited'), ...moves('barred', cleared)]),

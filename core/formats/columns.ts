@@ -1,4 +1,5 @@
 import { SHOT_FIGURES, type ShotFigure } from '../trial';
+import { METRES_PER_FOOT, METRES_PER_YARD, MM_PER_CM, MM_PER_INCH, MPS_PER_KMH, MPS_PER_MPH } from '../units';
 
 /** What a column of a file of shots can be. */
 export const COLUMNS = [...SHOT_FIGURES, 'strike', 'mishit'] as const;
@@ -6,19 +7,23 @@ export type Column = (typeof COLUMNS)[number];
 
 /** In what a column is counted, where files differ. */
 export const COLUMN_UNITS = {
-  length: ['metres', 'yards', 'feet'],
+  distance: ['metres', 'yards', 'feet'],
+  length: ['millimetres', 'centimetres', 'inches'],
   speed: ['metres a second', 'miles an hour', 'kilometres an hour'],
 } as const;
-export type FileUnit = (typeof COLUMN_UNITS)['length' | 'speed'][number];
+export type FileUnit = (typeof COLUMN_UNITS)[keyof typeof COLUMN_UNITS][number];
 
-/** Yard, foot and mile are exact since 1959. */
+/** In metres, metres a second or millimetres; yard, foot, inch and mile are exact since 1959. */
 export const PER_UNIT: Record<FileUnit, number> = {
   metres: 1,
-  yards: 0.9144,
-  feet: 0.3048,
+  yards: METRES_PER_YARD,
+  feet: METRES_PER_FOOT,
+  millimetres: 1,
+  centimetres: MM_PER_CM,
+  inches: MM_PER_INCH,
   'metres a second': 1,
-  'miles an hour': 0.44704,
-  'kilometres an hour': 1 / 3.6,
+  'miles an hour': MPS_PER_MPH,
+  'kilometres an hour': MPS_PER_KMH,
 };
 
 /** Which way a file's sideways figures count as positive. */
@@ -28,11 +33,17 @@ export type Sign = (typeof SIGNS)[number];
 /** What has to be known of a figure before it can be taken: its unit, its sign, both or neither. */
 export const NEEDS: Record<ShotFigure, { unit: keyof typeof COLUMN_UNITS | null; sign: boolean }> = {
   path: { unit: null, sign: true },
+  face: { unit: null, sign: true },
   startLine: { unit: null, sign: true },
+  curve: { unit: 'distance', sign: true },
   clubSpeed: { unit: 'speed', sign: false },
   ballSpeed: { unit: 'speed', sign: false },
-  carry: { unit: 'length', sign: false },
-  side: { unit: 'length', sign: true },
+  carry: { unit: 'distance', sign: false },
+  side: { unit: 'distance', sign: true },
+  attack: { unit: null, sign: false },
+  divotStart: { unit: 'length', sign: false },
+  divotEnd: { unit: 'length', sign: false },
+  teeHeight: { unit: 'length', sign: false },
 };
 
 /** Where a column of ours is found in a file, with what was said of it. */
@@ -47,11 +58,17 @@ export interface ColumnSource {
 /** Words that name a column in a header, the more telling first (common practice, no source). */
 const NAMES: Record<Column, readonly RegExp[]> = {
   path: [/club ?path/, /swing ?path/, /^path/],
+  face: [/face ?(angle|to ?target)/, /^face/],
   startLine: [/start ?line/, /launch ?direction/, /start ?direction/, /azimuth/],
+  curve: [/^curve/, /curvature/],
   clubSpeed: [/club ?(head)? ?speed/, /head ?speed/],
   ballSpeed: [/ball ?speed/],
   carry: [/carry ?(dist|flat)?/, /^carry/],
   side: [/carry ?side/, /^side/, /off ?line/, /lateral/],
+  attack: [/attack/, /^aoa/],
+  divotStart: [/divot ?start/],
+  divotEnd: [/divot ?end/],
+  teeHeight: [/tee ?height/],
   strike: [/^strike/, /contact/],
   mishit: [/mis-?hit/],
 };
@@ -59,6 +76,9 @@ const NAMES: Record<Column, readonly RegExp[]> = {
 const UNIT_NAMES: readonly [RegExp, FileUnit][] = [
   [/\b(yd|yds|yards?)\b/, 'yards'],
   [/\b(ft|feet|foot)\b/, 'feet'],
+  [/\b(mm|millimet(er|re)s?)\b/, 'millimetres'],
+  [/\b(cm|centimet(er|re)s?)\b/, 'centimetres'],
+  [/\b(in|inch|inches)\b/, 'inches'],
   [/\b(mph|miles?)\b/, 'miles an hour'],
   [/\b(km\/?h|kph|kmh)\b/, 'kilometres an hour'],
   [/m\/s|\bmps\b|metres a second|meters per second/, 'metres a second'],

@@ -7,21 +7,30 @@ import { OUR_HEADERS, readShots, shotRows } from './shotFile';
 import '../test/properties';
 
 const parsed = (text: string): string[][] => Papa.parse<string[]>(text, { skipEmptyLines: false }).data;
-const anyShot: fc.Arbitrary<Shot> = fc.record(
-  {
-    ...Object.fromEntries(
-      SHOT_FIGURES.map((name) => [
-        name,
-        fc
-          .double({ min: SHOT_RANGES[name].least, max: SHOT_RANGES[name].most, noNaN: true })
-          .map((value) => Math.round(value * 1e6) / 1e6 + 0),
-      ]),
-    ),
-    strike: fc.constantFrom(...STRIKES),
-    mishit: fc.boolean(),
-  },
-  { requiredKeys: ['mishit'] as never },
-) as fc.Arbitrary<Shot>;
+const anyShot: fc.Arbitrary<Shot> = (
+  fc.record(
+    {
+      ...Object.fromEntries(
+        SHOT_FIGURES.map((name) => [
+          name,
+          fc
+            .double({ min: SHOT_RANGES[name].least, max: SHOT_RANGES[name].most, noNaN: true })
+            .map((value) => Math.round(value * 1e6) / 1e6 + 0),
+        ]),
+      ),
+      strike: fc.constantFrom(...STRIKES),
+      mishit: fc.boolean(),
+    },
+    { requiredKeys: ['mishit'] as never },
+  ) as fc.Arbitrary<Shot>
+)
+  // A divot ends no nearer the target than it starts.
+  .map((shot: Shot): Shot => {
+    const { divotStart, divotEnd } = shot;
+    return divotStart !== undefined && divotEnd !== undefined && divotEnd < divotStart
+      ? { ...shot, divotStart: divotEnd, divotEnd: divotStart }
+      : shot;
+  });
 
 test('what is written is read again exactly, whatever was seen, by either hand', () => {
   fc.assert(

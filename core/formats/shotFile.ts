@@ -1,5 +1,5 @@
 import type { Hand } from '../body';
-import { SHOT_RANGES, STRIKES, type Shot, type ShotFigure, type Strike } from '../trial';
+import { SHOT_FIGURES, SHOT_RANGES, STRIKES, type Shot, type ShotFigure, type Strike } from '../trial';
 import { NEEDS, PER_UNIT, type ColumnSource } from './columns';
 
 /** A row that cannot be taken: its line in the file, and what is wrong with it. */
@@ -98,6 +98,10 @@ export function readShots(
         read.faults.push({ line, field: source.column, expected: cell.expected, found: shown(text) });
       }
     }
+    if (shot.divotStart !== undefined && shot.divotEnd !== undefined && shot.divotEnd < shot.divotStart) {
+      const found = `${shot.divotEnd} after ${shot.divotStart}`;
+      read.faults.push({ line, field: 'divotEnd', expected: 'no nearer the target than its start', found });
+    }
     if (read.faults.length > before) return;
     if (Object.keys(shot).length === 1 && !shot.mishit) {
       read.faults.push({ line, field: 'row', expected: 'at least one figure', found: 'none' });
@@ -106,35 +110,41 @@ export function readShots(
   return read;
 }
 
-/** What our own files begin with: everything is said in the header, so nothing is asked on the way back. */
-export const OUR_HEADERS = [
-  'path, degrees (right positive)',
-  'start line, degrees (right positive)',
-  'club speed, metres a second',
-  'ball speed, metres a second',
-  'carry, metres',
-  'side, metres (right positive)',
+/** A column of our own files: its header says all that has to be known, so that nothing is asked on the way back. */
+const OUR_COLUMNS: Record<ShotFigure, string> = {
+  path: 'path, degrees (right positive)',
+  face: 'face, degrees (right positive)',
+  startLine: 'start line, degrees (right positive)',
+  curve: 'curve, metres (right positive)',
+  clubSpeed: 'club speed, metres a second',
+  ballSpeed: 'ball speed, metres a second',
+  carry: 'carry, metres',
+  side: 'side, metres (right positive)',
+  attack: 'attack, degrees (up positive)',
+  divotStart: 'divot start, millimetres (ahead of the ball positive)',
+  divotEnd: 'divot end, millimetres (ahead of the ball positive)',
+  teeHeight: 'tee height, millimetres',
+};
+
+export const OUR_HEADERS: readonly string[] = [
+  ...SHOT_FIGURES.map((figure) => OUR_COLUMNS[figure]),
   'strike',
   'mishit',
-] as const;
+];
 
 /**
  * Shots as rows under our own headers, as exact as they are kept.
  * @param shots the shots
  * @param hand the student’s
- * @returns a row for each shot, metres, degrees and metres a second, right positive
+ * @returns a row for each shot, metres, degrees, metres a second and millimetres, right positive
  */
 export function shotRows(shots: readonly Shot[], hand: Hand): string[][] {
-  const cell = (value: number | undefined) => (value === undefined ? '' : String(value));
-  const sided = (value: number | undefined) =>
-    value === undefined ? '' : String((hand === 'right' ? value : -value) + 0);
+  const cell = (figure: ShotFigure, value: number | undefined) => {
+    if (value === undefined) return '';
+    return String((NEEDS[figure].sign && hand === 'left' ? -value : value) + 0);
+  };
   return shots.map((shot) => [
-    sided(shot.path),
-    sided(shot.startLine),
-    cell(shot.clubSpeed),
-    cell(shot.ballSpeed),
-    cell(shot.carry),
-    sided(shot.side),
+    ...SHOT_FIGURES.map((figure) => cell(figure, shot[figure])),
     shot.strike ?? '',
     shot.mishit ? 'yes' : 'no',
   ]);

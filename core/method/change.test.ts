@@ -83,7 +83,7 @@ describe('what to say', () => {
 
   test('weight', () => {
     expect(say(setup(), withFigure(setup(), 'leadShare', 55))).toEqual([
-      'Put more weight on the lead foot: 55 %.',
+      'Put more weight on the lead foot: 55%.',
     ]);
     expect(say(setup(), withFigure(setup(), 'leadHeelToe', 40))[0]).toMatch(
       /^Weight under the lead foot back to just behind mid-foot\.$/,

@@ -24,9 +24,26 @@ export function bandWords(
   { low, high }: { low: number; high: number },
   length: LengthUnit,
 ): string {
+  const unit = FIGURE_QUESTIONS[question].unit === 'mm' ? (length === 'cm' ? ' cm' : ' in') : '';
+  return `${bandBeside(question, { low, high }, length)}${unit}`;
+}
+
+/**
+ * The same beside a figure that has its unit of length already.
+ * @param question the question
+ * @param band its ends, in the question’s unit
+ * @param length the coach’s unit of length
+ * @returns words
+ * @example bandBeside('stanceWidth', { low: 276, high: 326 }, 'cm') // '27.6 to 32.6'
+ */
+export function bandBeside(
+  question: FigureQuestion,
+  { low, high }: { low: number; high: number },
+  length: LengthUnit,
+): string {
   if (isLine(question)) return `${lineWords(low)} to ${lineWords(high)}`;
   const { unit } = FIGURE_QUESTIONS[question];
   const bare = (value: number): string => (unit === 'mm' ? lengthFigure(value, length) : rounded(value, 0));
-  const unitWord = { mm: length === 'cm' ? ' cm' : ' in', degrees: '°', percent: ' %' }[unit];
-  return `${bare(low)} to ${bare(high)}${unitWord}`;
+  const sign = { mm: '', degrees: '°', percent: '%' }[unit];
+  return `${bare(low)} to ${bare(high)}${sign}`;
 }

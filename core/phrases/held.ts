@@ -14,7 +14,7 @@ export function saidFigure(figure: Held['figure'], value: number, length: Length
   if (figure === 'leadHeelToe' || figure === 'trailHeelToe') return alongFoot(value);
   const { unit } = FIGURES[figure];
   if (unit === 'mm') return saidLength(value, length);
-  return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)} %`;
+  return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)}%`;
 }
 
 /** What each figure is called where it is said. */

@@ -5,5 +5,6 @@ export * from './instruction';
 export * from './compare';
 export * from './turn';
 export * from './trial';
+export * from './lowPoint';
 export * from './advice';
 export * from './held';

@@ -1,8 +1,7 @@
 import type { Hand } from '../body';
 import type { PredictedPath } from '../path';
 import {
-  LEVELS,
-  LOOKS,
+  TRIAL_LOOKS,
   OUTCOME_DEFINITIONS,
   type FactorialVerdict,
   type Comparison,
@@ -10,11 +9,10 @@ import {
   type Interval,
   type MissPattern,
   type Outcome,
-  type ShotUnit,
   type Side,
   type LookResult,
 } from '../trial';
-import type { LengthUnit } from '../units';
+import { plural, rounded, shotFigure, type ShotUnit, type Units } from '../units';
 
 /** What each outcome is called, and what more of it is. */
 export const OUTCOME_WORDS: Record<Outcome, { name: string; better: string; worse: string }> = {
@@ -34,52 +32,6 @@ export const OUTCOME_WORDS: Record<Outcome, { name: string; better: string; wors
   'turn felt': { name: 'Turn felt', better: 'more', worse: 'less' },
 };
 
-/** International yard and mile, exact since 1959. */
-const YARD = 0.9144;
-const MILE_AN_HOUR = 0.44704;
-
-const minus = (text: string): string => text.replace('-', '\u2212');
-
-/**
- * A shot's figure in the coach's units: yards and miles an hour go with inches.
- * @param value in the unit
- * @param unit of the value
- * @param length the coach’s unit of length
- * @returns words
- * @example shotFigure(100, 'metres', 'inches') // '109 yd'
- */
-export function shotFigure(value: number, unit: ShotUnit, length: LengthUnit): string {
-  const imperial = length === 'inches';
-  switch (unit) {
-    case 'degrees':
-      return `${minus(value.toFixed(1))}°`;
-    case 'metres':
-      return imperial ? `${minus((value / YARD).toFixed(0))} yd` : `${minus(value.toFixed(0))} m`;
-    case 'metres a second':
-      return imperial ? `${minus((value / MILE_AN_HOUR).toFixed(1))} mph` : `${minus(value.toFixed(1))} m/s`;
-    case 'of shots':
-      return `${minus((100 * value).toFixed(0))} in 100`;
-  }
-}
-
-/** A margin as it is typed, and back: the number that goes with the unit. */
-export const shotNumber = {
-  shown(value: number, unit: ShotUnit, length: LengthUnit): number {
-    const per = { degrees: 1, metres: YARD, 'metres a second': MILE_AN_HOUR, 'of shots': 0.01 }[unit];
-    return length === 'inches' || unit === 'of shots' ? value / per : value;
-  },
-  stored(value: number, unit: ShotUnit, length: LengthUnit): number {
-    const per = { degrees: 1, metres: YARD, 'metres a second': MILE_AN_HOUR, 'of shots': 0.01 }[unit];
-    return length === 'inches' || unit === 'of shots' ? value * per : value;
-  },
-  unit(unit: ShotUnit, length: LengthUnit): string {
-    const imperial = length === 'inches';
-    if (unit === 'metres') return imperial ? 'yd' : 'm';
-    if (unit === 'metres a second') return imperial ? 'mph' : 'm/s';
-    return unit === 'degrees' ? '°' : 'in 100';
-  },
-};
-
 /**
  * Which way a side is for this hand: away from a right-hander is right.
  * @param side near is the golfer’s own side
@@ -93,13 +45,23 @@ export const sideWords = (side: Exclude<Side, 'none'>, hand: Hand): 'left' | 'ri
 /** How much better or worse B is, in words. */
 function byHowMuch(
   { outcome, difference }: Pick<Comparison, 'outcome' | 'difference'>,
-  length: LengthUnit,
+  units: Units,
 ): string {
   const { unit } = OUTCOME_DEFINITIONS[outcome];
   const { better, worse } = OUTCOME_WORDS[outcome];
-  const size = shotFigure(Math.abs(difference), unit, length);
+  const size = shotFigure(Math.abs(difference), unit, units);
   return `${size} ${difference >= 0 ? better : worse}`;
 }
+
+/** A path with so many decimals and its way; straight where those decimals show nothing. */
+function whichWay(path: number, decimals: number): string {
+  const size = Math.abs(path).toFixed(decimals);
+  return Number(size) === 0 ? 'straight' : `${size}° ${path > 0 ? 'in-to-out' : 'out-to-in'}`;
+}
+
+/** A decimal only where a predicted path is known to less than half a degree. */
+const pathDecimals = ({ deviation, guess }: Pick<PredictedPath, 'deviation' | 'guess'>): number =>
+  guess || deviation >= 0.5 ? 0 : 1;
 
 /**
  * A path's angle with its way; in-to-out positive.
@@ -107,11 +69,7 @@ function byHowMuch(
  * @returns words
  * @example pathWords(-2) // '2.0° out-to-in'
  */
-export function pathWords(path: number): string {
-  const size = Math.abs(path).toFixed(1);
-  if (size === '0.0') return 'straight';
-  return `${size}° ${path > 0 ? 'in-to-out' : 'out-to-in'}`;
-}
+export const pathWords = (path: number): string => whichWay(path, 1);
 
 /**
  * Where these feet likely send the club, in a few words: a guess in whole degrees and called one, else to the tenth.
@@ -119,62 +77,67 @@ export function pathWords(path: number): string {
  * @returns words, with one standard deviation
  * @example pathFigure({ value: -6.2, deviation: 4.1, guess: true }) // 'path about 6° out-to-in ± 4°, a guess'
  */
-export function pathFigure({
-  value,
-  deviation,
-  guess,
-}: Pick<PredictedPath, 'value' | 'deviation' | 'guess'>): string {
-  if (!guess) return `path ${pathWords(value)} ± ${deviation.toFixed(1)}°`;
-  const size = Math.round(Math.abs(value));
-  const where = size === 0 ? 'straight' : `${size}° ${value > 0 ? 'in-to-out' : 'out-to-in'}`;
-  return `path about ${where} ± ${Math.max(1, Math.round(deviation))}°, a guess`;
+export function pathFigure(path: Pick<PredictedPath, 'value' | 'deviation' | 'guess'>): string {
+  const { value, deviation, guess } = path;
+  const decimals = pathDecimals(path);
+  const sure = rounded(Math.max(decimals === 0 ? 1 : 0.1, deviation), decimals);
+  return `path ${guess ? 'about ' : ''}${whichWay(value, decimals)} ± ${sure}°${guess ? ', a guess' : ''}`;
 }
 
 /**
- * The same as a sentence, with where 95% lie.
+ * The same on the plan, where there is room for few words: a decimal only where it is known to less than half a degree.
+ * @param path predicted, degrees in-to-out positive
+ * @param simulated whether the shots behind it are
+ * @returns words
+ * @example pathOnPlan({ value: -3.3, deviation: 0.8, guess: false }, true) // 'path 3° out-to-in, simulated'
+ */
+export function pathOnPlan(
+  path: Pick<PredictedPath, 'value' | 'deviation' | 'guess'>,
+  simulated: boolean,
+): string {
+  const where = whichWay(path.value, pathDecimals(path));
+  return `path ${where}${simulated ? ', simulated' : path.guess ? ', a guess' : ''}`;
+}
+
+/**
+ * The same in sentences, with where it almost always lies.
  * @param path predicted, degrees in-to-out positive
  * @returns words
  */
 export function pathSentence(path: PredictedPath): string {
-  const [least, most] = path.interval.map(pathWords);
-  return `these feet give a ${pathFigure(path)} (95%: ${least} to ${most}).`;
+  const [least, most] = path.interval.map((end) => whichWay(Math.round(end), 0));
+  return `these feet give a ${pathFigure(path)}. Almost always it lies between ${least} and ${most}.`;
 }
 
 /**
  * Where a true difference likely lies, in a sentence; what the shots do not bound has no bound.
  * @param interval its ends, null where there is none
  * @param unit of the ends
- * @param length the coach’s unit of length
- * @param note said in brackets behind it
+ * @param units the coach’s, each quantity by itself
  * @returns words
- * @example intervalSentence([null, 3], 'degrees', 'cm', '95%') // 'The true difference is likely at most 3.0°; how far below that, these shots do not say (95%).'
+ * @example intervalSentence([null, 3], 'degrees', { length: 'cm', distance: 'metres', speed: 'miles an hour' }) // 'The true difference is likely at most 3.0°. How far below, these shots do not say.'
  */
-export function intervalSentence(
-  [least, most]: Interval,
-  unit: ShotUnit,
-  length: LengthUnit,
-  note: string,
-): string {
-  const figure = (end: number) => shotFigure(end, unit, length);
+export function intervalSentence([least, most]: Interval, unit: ShotUnit, units: Units): string {
+  const figure = (end: number) => shotFigure(end, unit, units);
   if (least !== null && most !== null)
-    return `The true difference is likely between ${figure(least)} and ${figure(most)} (${note}).`;
+    return `The true difference is likely between ${figure(least)} and ${figure(most)}.`;
   if (least !== null)
-    return `The true difference is likely at least ${figure(least)}; how far above that, these shots do not say (${note}).`;
+    return `The true difference is likely at least ${figure(least)}. How far above, these shots do not say.`;
   if (most !== null)
-    return `The true difference is likely at most ${figure(most)}; how far below that, these shots do not say (${note}).`;
-  return `So few blocks set no bounds to the true difference (${note}).`;
+    return `The true difference is likely at most ${figure(most)}. How far below, these shots do not say.`;
+  return 'So few blocks set no bounds to the true difference.';
 }
 
 /**
  * An interval in figures; an end that the shots do not bound is a dash.
  * @param interval its ends, null where there is none
  * @param unit of the ends
- * @param length the coach’s unit of length
+ * @param units the coach’s, each quantity by itself
  * @returns words
- * @example intervalFigures([1, null], 'degrees', 'cm') // '1.0° to no bound'
+ * @example intervalFigures([1, null], 'degrees', { length: 'cm', distance: 'metres', speed: 'miles an hour' }) // '1.0° to no bound'
  */
-export const intervalFigures = (interval: Interval, unit: ShotUnit, length: LengthUnit): string =>
-  interval.map((end) => (end === null ? 'no bound' : shotFigure(end, unit, length))).join(' to ');
+export const intervalFigures = (interval: Interval, unit: ShotUnit, units: Units): string =>
+  interval.map((end) => (end === null ? 'no bound' : shotFigure(end, unit, units))).join(' to ');
 
 /**
  * How many of how many, of a setup's shots.
@@ -186,18 +149,25 @@ export const howMany = ({ count, mean }: Pick<Comparison, 'count' | 'mean'>, arm
   `${Math.round(mean[arm] * count[arm])} of ${count[arm]}`;
 
 /** What was seen of each setup. */
-function seenSentence(comparison: Comparison, length: LengthUnit): string {
+function seenSentences(comparison: Comparison, units: Units): string[] {
   const { outcome, count, shift } = comparison;
   if (shift === null)
-    return `${OUTCOME_WORDS[outcome].name}: ${howMany(comparison, 'B')} with B, ${howMany(comparison, 'A')} with A.`;
-  return `B was ${byHowMuch(comparison, length)} on average, ${byHowMuch({ outcome, difference: shift }, length)} by the median of all pairs: ${count.B} shots against ${count.A} of A.`;
+    return [
+      `${OUTCOME_WORDS[outcome].name} with B: ${howMany(comparison, 'B')}.`,
+      `With A: ${howMany(comparison, 'A')}.`,
+    ];
+  return [
+    `B was ${byHowMuch(comparison, units)} on average.`,
+    `By the median of all pairs, ${byHowMuch({ outcome, difference: shift }, units)}.`,
+    `It rests on ${count.B} shots with B and ${count.A} with A.`,
+  ];
 }
 
 /** A share as so many times in a hundred; finer only where it is small. */
 function inHundred(share: number): string {
   const times = 100 * share;
   if (Math.round(10 * times) < 10) return `${times.toFixed(1)} times in 100`;
-  return Math.round(times) === 1 ? 'once in 100' : `${Math.round(times)} times in 100`;
+  return plural(Math.round(times), 'once in 100', `${Math.round(times)} times in 100`);
 }
 
 /** What luck alone would show, against what was agreed on before a shot was hit. */
@@ -212,25 +182,26 @@ function luckSentence(p: number, level: number): string {
  * @param comparison of the two setups
  * @param margin the difference worth having
  * @param level of the look
- * @param length the coach’s unit of length
+ * @param units the coach’s, each quantity by itself
  * @returns one sentence after another
  */
 export function evidenceSentences(
   comparison: Comparison,
   margin: number,
   level: number,
-  length: LengthUnit,
+  units: Units,
 ): string[] {
   const { p, chance, outcome, interval } = comparison;
   const { unit } = OUTCOME_DEFINITIONS[outcome];
   return [
-    seenSentence(comparison, length),
-    intervalSentence(interval, unit, length, '95%, this look by itself; above 0 B is better'),
+    ...seenSentences(comparison, units),
+    intervalSentence(interval, unit, units),
+    'Sure to 95%, by this look alone. Above 0, B is better.',
     luckSentence(p, level),
     ...(chance === null
       ? []
       : [
-          `${Math.round(100 * chance)}% likely to be worth having: ${shotFigure(margin, unit, length)} or more.`,
+          `${Math.round(100 * chance)}% likely to be worth having: ${shotFigure(margin, unit, units)} or more.`,
         ]),
   ];
 }
@@ -254,7 +225,7 @@ function verdictWords(because: LookResult['because'], simulated: boolean): strin
     case 'unclear':
       return `Not yet. T${these.slice(1)} do not tell B from A.`;
     case 'never shown':
-      return `Not shown. T${these.slice(1)} leave open whether B is better; the old setup stays unless you say otherwise.`;
+      return `Not shown. T${these.slice(1)} leave open whether B is better. The old setup stays unless you say otherwise.`;
     case 'not seen':
       return `Nothing to go by: what was declared to decide was not seen in ${these}.`;
   }
@@ -270,9 +241,9 @@ export function verdictSentence({ because, more }: LookResult, simulated: boolea
   const words = [verdictWords(because, simulated)];
   if (more && more.toNextLook > 0) words.push(`${more.toNextLook} more a side until the next look.`);
   if (more && more.inAll !== null) {
-    const most = LOOKS[LOOKS.length - 1]!;
-    const end = more.toNextLook > 0 && more.inAll > most ? `; this trial ends at ${most}` : '';
-    words.push(`If the difference is what it looks like, about ${more.inAll} a side would show it${end}.`);
+    const most = TRIAL_LOOKS.full.shots.at(-1)!;
+    words.push(`If the difference is real, about ${more.inAll} a side would show it.`);
+    if (more.toNextLook > 0 && more.inAll > most) words.push(`This trial ends at ${most}.`);
   }
   return words.join(' ');
 }
@@ -282,14 +253,14 @@ export function verdictSentence({ because, more }: LookResult, simulated: boolea
  * @param effect of the change
  * @param outcome what was declared to decide
  * @param level of each change
- * @param length the coach’s unit of length
+ * @param units the coach’s, each quantity by itself
  * @returns one sentence after another
  */
 export function effectSentences(
   { difference, interval, p, pairs, verdict }: Effect,
   outcome: Outcome,
   level: number,
-  length: LengthUnit,
+  units: Units,
 ): string[] {
   const { unit } = OUTCOME_DEFINITIONS[outcome];
   const { better, worse } = OUTCOME_WORDS[outcome];
@@ -299,8 +270,8 @@ export function effectSentences(
     'not shown': 'Neither help nor harm was shown.',
   }[verdict];
   return [
-    `${says} With it ${shotFigure(Math.abs(difference), unit, length)} ${difference >= 0 ? better : worse} on average, in ${pairs} pairs of blocks that differ in it alone.`,
-    intervalSentence(interval, unit, length, '95%'),
+    `${says} With it ${shotFigure(Math.abs(difference), unit, units)} ${difference >= 0 ? better : worse} on average. ${pairs} pairs of blocks differ in it alone.`,
+    intervalSentence(interval, unit, units),
     luckSentence(p, level),
   ];
 }
@@ -330,19 +301,36 @@ export function factorialSentence({ because, effects }: FactorialVerdict, simula
 
 /**
  * Why so many shots: how often each look would show what is worth having.
- * @param chances one for each look, 0 to 1
+ * @param chances one for each look of a full trial, 0 to 1
  * @param margin in words
  * @returns words
  */
 export function planSentence(chances: readonly number[], margin: string): string {
-  const said = chances.map((chance, at) => `${Math.round(100 * chance)} in 100 by ${LOOKS[at]!} a side`);
+  const { shots, levels } = TRIAL_LOOKS.full;
+  const said = chances.map((chance, at) => `${Math.round(100 * chance)}% by ${shots[at]!} a side.`);
   const enough = chances.findIndex((chance) => chance >= 0.8);
   const end =
     enough < 0
-      ? `It may well not show in ${LOOKS[LOOKS.length - 1]!} a side: a larger difference, or a less scattered outcome, is easier to see.`
-      : `Plan for ${LOOKS[enough]!} a side.`;
-  return `If B is better by ${margin}, such trials show it ${said.join(', ')}. ${end} With nothing there, ${Math.round(100 * LEVELS.reduce((sum, level) => sum + level, 0))} in 100 at the very most are kept by chance, all looks together.`;
+      ? `It may well not show in ${shots.at(-1)!} a side. A larger difference, or less scatter, is easier to see.`
+      : `Plan for ${shots[enough]!} a side.`;
+  const luck = Math.round(100 * levels.reduce((sum, level) => sum + level, 0));
+  return `If B is better by ${margin}, such trials show it this often. ${said.join(' ')} ${end} With nothing there, luck alone is kept ${luck} times in 100 at most.`;
 }
+
+/** So many scatters of a shot a quick try shows four times in five: by simulation, see the tests. */
+const QUICK_SHOWS = 1.7;
+
+/**
+ * What so few shots can show, said before they are hit.
+ * @param scatter one standard deviation of a shot, in its unit
+ * @param unit of the scatter
+ * @param units the coach’s, each quantity by itself
+ * @returns words
+ */
+export const quickSentence = (scatter: number, unit: ShotUnit, units: Units): string =>
+  unit === 'of shots'
+    ? 'Five and five show only a large change. Say, one with A and all five with B.'
+    : `Five and five show only a large change: ${shotFigure(QUICK_SHOWS * scatter, unit, units)}, four times in five.`;
 
 /**
  * The miss pattern in a sentence.
@@ -350,18 +338,16 @@ export function planSentence(chances: readonly number[], margin: string): string
  * @param hand the student’s
  * @returns words
  */
-export function missSentence(
-  { pattern, near, far, shots, side, share, interval }: MissPattern,
-  hand: Hand,
-): string {
+export function missSentence({ pattern, near, far, shots, side, interval }: MissPattern, hand: Hand): string {
   if (pattern === 'no misses') return `No misses in ${shots} shots.`;
   const to = sideWords(side, hand);
-  const counted = `${near + far} misses in ${shots} shots: ${near} ${sideWords('near', hand)}, ${far} ${sideWords('far', hand)}`;
-  const sure = `${Math.round(100 * share)} in 100 go ${to} (95%: ${Math.round(100 * interval[0])} to ${Math.round(100 * interval[1])})`;
+  const counted = `${near + far} misses in ${shots} shots. ${near} ${sideWords('near', hand)}, ${far} ${sideWords('far', hand)}.`;
+  const [least, most] = interval.map((end) => Math.round(100 * end));
+  const sure = `Likely ${least} to ${most}% of misses go ${to}.`;
   const says = {
     'one way': `Misses go one way, ${to}.`,
     'both ways': 'Misses go both ways.',
     'not clear yet': 'One way or both is not clear yet.',
   }[pattern];
-  return `${says} ${counted}; ${sure}.`;
+  return `${says} ${counted} ${sure}`;
 }

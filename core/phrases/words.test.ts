@@ -3,7 +3,10 @@ import { everySentence } from '../test/everySentence';
 const MOST_WORDS = 16;
 const MOST_FIGURES = 2;
 
-const SENTENCES = Object.values(everySentence()).flat();
+const { trials, ...OTHERS } = everySentence();
+const SENTENCES = [...Object.values(OTHERS), trials!].flat();
+/** A mean of a dozen shots is known to a fraction of a degree, and luck is told to the tenth: trials keep a decimal. */
+const WITHOUT_TRIALS = Object.values(OTHERS).flat();
 
 const figuresIn = (sentence: string): string[] => sentence.match(/\d+(?:\.\d+)?/g) ?? [];
 
@@ -22,6 +25,7 @@ test.each([
       figuresIn(sentence).every((figure) => Number.isInteger(2 * Number(figure))),
   ],
   ['every word filled in', (sentence: string) => !/undefined|NaN|null/.test(sentence)],
-])('every sentence: %s', (_rule, keeps) => {
-  expect(SENTENCES.filter((sentence) => !keeps(sentence))).toEqual([]);
+])('every sentence: %s', (rule, keeps) => {
+  const held = rule.startsWith('whole') ? WITHOUT_TRIALS : SENTENCES;
+  expect(held.filter((sentence) => !keeps(sentence))).toEqual([]);
 });

@@ -139,7 +139,7 @@ describe('a reading', () => {
     const forward = read(moved)
       .findings.filter((finding) => finding.putForward)
       .map((finding) => finding.item);
-    // 65 mm outside is 6.5 just noticeable widths, 12 degrees 2.4 flares, 5 degrees 1, 3 % 0.6.
+    // 65 mm outside is 6.5 just noticeable widths, 12 degrees 2.4 flares, 5 degrees 1, 3% 0.6.
     expect(forward).toEqual(['stanceWidth', 'leadFlare']);
   });
 

@@ -43,7 +43,7 @@ export const heelUp = (mm: number, length: LengthUnit): string =>
   `Let the lead heel come up ${saidLength(mm, length)} going back.`;
 
 const size = (mm: number, length: LengthUnit): string => saidLength(Math.abs(mm), length);
-const percent = (value: number): string => `${Math.round(Math.abs(value))} %`;
+const percent = (value: number): string => `${Math.round(Math.abs(value))}%`;
 const angle = (value: number): string => `${Math.round(Math.abs(value))}°`;
 
 /** An angle as a place to turn to: out, in, or square. */

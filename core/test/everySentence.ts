@@ -1,4 +1,19 @@
 import {
+  cautionsOf,
+  evidenceSentences,
+  groundSentences,
+  JOINTS,
+  missSentence,
+  OUTCOME_DEFINITIONS,
+  OUTCOMES,
+  planSentence,
+  quickSentence,
+  shotFigure,
+  verdictSentence,
+  type Comparison,
+  type LookResult,
+  type Outcome,
+  type Units,
   budgetSentence,
   buysSentences,
   doSentences,
@@ -93,6 +108,121 @@ const agreed = (speech: Speech): string[] => [
   exceptionWords({ item: 'stanceLine', low: -2, high: 6 }, speech),
 ];
 
+const METRIC: Units = { length: 'cm', distance: 'metres', speed: 'miles an hour' };
+
+/** A comparison of each outcome, better and worse, with and without an end that nothing bounds. */
+const compared = (outcome: Outcome): Comparison[] => {
+  const { yesOrNo, scatter } = OUTCOME_DEFINITIONS[outcome];
+  const common = {
+    outcome,
+    count: { A: 12, B: 11 },
+    mean: { A: 0.25, B: 0.75 },
+    exact: true,
+    arrangements: 924,
+  };
+  return [
+    {
+      ...common,
+      difference: scatter,
+      shift: yesOrNo ? null : scatter,
+      interval: [0.1, 2 * scatter],
+      p: 0.01,
+      chance: 0.8,
+    },
+    {
+      ...common,
+      difference: -scatter,
+      shift: yesOrNo ? null : -scatter,
+      interval: [null, scatter],
+      p: 0.6,
+      chance: null,
+    },
+    {
+      ...common,
+      difference: scatter,
+      shift: yesOrNo ? null : scatter,
+      interval: [0.1, null],
+      p: 0.0001,
+      chance: 0.9,
+    },
+    {
+      ...common,
+      difference: scatter,
+      shift: yesOrNo ? null : scatter,
+      interval: [null, null],
+      p: 0.2,
+      chance: null,
+    },
+  ];
+};
+
+const BECAUSE: readonly LookResult['because'][] = [
+  'pain',
+  'better',
+  'worse',
+  'unclear',
+  'never shown',
+  'not seen',
+];
+
+/** What trials say: their plan, their evidence, their verdicts, their misses. */
+const tried = ({ hand }: Speech): string[] => [
+  ...OUTCOMES.flatMap((outcome) => {
+    const { unit, margin, scatter } = OUTCOME_DEFINITIONS[outcome];
+    return [
+      planSentence([0.5, 0.7, 0.9], shotFigure(margin, unit, METRIC)),
+      planSentence([0.1, 0.2, 0.3], shotFigure(margin, unit, METRIC)),
+      quickSentence(scatter, unit, METRIC),
+      ...compared(outcome).flatMap((each) => evidenceSentences(each, margin, 0.0282, METRIC)),
+    ];
+  }),
+  ...BECAUSE.flatMap((because) =>
+    [false, true].map((simulated) =>
+      verdictSentence(
+        {
+          look: 1,
+          verdict: 'not yet',
+          because,
+          level: 0.0282,
+          primary: null,
+          more: { toNextLook: 6, inAll: 40 },
+        },
+        simulated,
+      ),
+    ),
+  ),
+  ...(['one way', 'both ways', 'not clear yet', 'no misses'] as const).map((pattern) =>
+    missSentence(
+      { near: 2, far: 7, shots: 24, pattern, side: 'far', share: 7 / 9, interval: [0.4, 0.97] },
+      hand,
+    ),
+  ),
+];
+
+/** What divots and a driver's attack say. */
+const ground = (): string[] =>
+  [-80, 0, 60].flatMap((divotStart) => [
+    ...groundSentences('7-iron', [{ divotStart, mishit: false }], METRIC),
+    ...groundSentences('7-iron', [{ divotStart, divotEnd: divotStart + 140, mishit: false }], METRIC),
+    ...groundSentences('driver', [{ attack: divotStart / 20, mishit: false }], METRIC),
+  ]);
+
+/** Every caution of the body, said where it is shown. */
+const cautioned = (speech: Speech): string[] =>
+  JOINTS.flatMap((joint) =>
+    (['pain', 'stiff', 'operated'] as const).flatMap((state) =>
+      cautionsOf(
+        [{ joint, side: 'both', state, since: '', clearedBy: '', notedOn: '2026-05-01', status: 'stands' }],
+        speech.hand,
+        true,
+      ).flatMap(({ caution, notSuggested, instead, deferTo, reason }) =>
+        [caution, notSuggested, instead, deferTo, reason].map((words) =>
+          inFootWords(words, speech.feet, speech.hand),
+        ),
+      ),
+    ),
+  );
+
 /** Sentences by themselves: a full stop, a question mark or an exclamation mark ends one. */
 const alone = (text: string): string[] =>
   text
@@ -101,11 +231,20 @@ const alone = (text: string): string[] =>
     .filter(Boolean);
 
 /**
- * Every sentence of the lesson’s own screens, made from the phrases with sample figures.
+ * Every sentence of the lesson’s screens and of its trials, made from the phrases with sample figures.
  * @returns each once, by where it is said
  */
 export function everySentence(): Record<string, string[]> {
-  const groups = { judgement: judged, instructions: told, 'did it hold': held, turn: turned, agreed };
+  const groups = {
+    judgement: judged,
+    instructions: told,
+    'did it hold': held,
+    turn: turned,
+    agreed,
+    cautions: cautioned,
+    trials: tried,
+    ground,
+  };
   return Object.fromEntries(
     Object.entries(groups).map(([name, make]) => [
       name,

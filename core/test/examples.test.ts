@@ -1,6 +1,10 @@
 import { readdirSync, readFileSync, statSync } from 'node:fs';
 import { join, relative } from 'node:path';
-import * as core from '..';
+import * as everyday from '..';
+import * as schools from '../method/schools';
+
+/** What core exports, and what is only loaded where it is asked for. */
+const core = { ...everyday, ...schools };
 
 const CORE = join(__dirname, '..');
 

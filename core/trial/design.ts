@@ -2,9 +2,36 @@ import { seeded, shuffle } from '../statistics';
 import { InputError } from '../units';
 import { ARMS, type Arm } from './types';
 
-/** Shots a side at each look; after the last the trial is over. */
-export const LOOKS = [12, 18, 24] as const;
+/** How long a trial is: the whole of it, or a quick try that only shows a large change. */
+export const TRIAL_LENGTHS = ['full', 'quick'] as const;
+export type TrialLength = (typeof TRIAL_LENGTHS)[number];
+
+interface LooksOfTrial {
+  /** Shots a side at each look; after the last the trial is over. */
+  shots: readonly number[];
+  /** One-sided level of each. */
+  levels: readonly number[];
+}
+
+/**
+ * A full trial's levels were settled by simulation with drift, warm-up, block effects and mishits: with no effect
+ * they keep at most 5 in 100 trials, all looks counted. A quick try has one look, at 5 in 100.
+ */
+export const TRIAL_LOOKS: Record<TrialLength, LooksOfTrial> = {
+  full: { shots: [12, 18, 24], levels: [0.0282, 0.0135, 0.0135] },
+  quick: { shots: [5], levels: [0.05] },
+};
 export type Look = 1 | 2 | 3;
+
+/**
+ * Whether nothing comes after a look.
+ * @param length of the trial
+ * @param look 1 to 3
+ * @returns whether it is the last
+ * @example isLastLook('quick', 1) // true
+ */
+export const isLastLook = (length: TrialLength, look: number): boolean =>
+  look >= TRIAL_LOOKS[length].shots.length;
 
 /** Shots hit from one setup before it may change: short, so that drift favours neither. */
 export const BLOCK_SIZES = [1, 2] as const;
@@ -15,16 +42,19 @@ export interface Design {
   /** Drawn when the trial is declared, and kept with it. */
   seed: number;
   blockSize: BlockSize;
+  length: TrialLength;
 }
 
 /**
  * Blocks a side that each look adds to what the look before it had.
- * @param blockSize 1 or 2 shots
+ * @param design the block size, and how long the trial is
  * @returns blocks, one figure for each look
- * @example blocksAdded(2) // [6, 3, 3]
+ * @example blocksAdded({ blockSize: 2, length: 'full' }) // [6, 3, 3]
  */
-export const blocksAdded = (blockSize: BlockSize): number[] =>
-  LOOKS.map((shots, at) => (shots - (LOOKS[at - 1] ?? 0)) / blockSize);
+export function blocksAdded({ blockSize, length }: Pick<Design, 'blockSize' | 'length'>): number[] {
+  const { shots } = TRIAL_LOOKS[length];
+  return shots.map((each, at) => (each - (shots[at - 1] ?? 0)) / blockSize);
+}
 
 /**
  * The order of blocks, stage by stage: as many of A as of B before each look, every such order as
@@ -33,12 +63,12 @@ export const blocksAdded = (blockSize: BlockSize): number[] =>
  * @param design the seed and the block size
  * @returns one order of arms for each look
  */
-export function drawOrder({ seed, blockSize }: Design): Arm[][] {
+export function drawOrder({ seed, ...dealt }: Design): Arm[][] {
   if (!Number.isInteger(seed) || seed < 0 || seed > 0xffffffff) {
     throw new InputError('seed', 'a whole number of 32 bits', String(seed));
   }
   const random = seeded(seed);
-  return blocksAdded(blockSize).map((each) =>
+  return blocksAdded(dealt).map((each) =>
     shuffle(
       ARMS.flatMap((arm) => Array.from({ length: each }, () => arm)),
       random,
@@ -61,8 +91,14 @@ export type Next =
   | { kind: 'shot'; arm: Arm; block: number; inBlock: number; toLook: number; changed: boolean }
   | { kind: 'look'; look: Look };
 
-/** How many shots of the order a look needs, both sides together. */
-const shotsAt = (look: Look): number => 2 * LOOKS[look - 1]!;
+/**
+ * How many shots of the order a look needs, both sides together.
+ * @param length of the trial
+ * @param look 1 to 3
+ * @returns shots
+ * @example shotsAt('quick', 1) // 10
+ */
+export const shotsAt = (length: TrialLength, look: Look): number => 2 * TRIAL_LOOKS[length].shots[look - 1]!;
 
 /**
  * Warm-up shots a sitting still wants: none once a shot of its order was hit.
@@ -100,7 +136,7 @@ export function nextOf(
 ): Next {
   const inOrder = shots.filter(({ place }) => !place.warmUp);
   const look = (looksTaken + 1) as Look;
-  const toLook = shotsAt(look) - inOrder.length;
+  const toLook = shotsAt(design.length, look) - inOrder.length;
   if (toLook <= 0) return { kind: 'look', look };
   const left = warmUpsLeft(warmUps, shots, sitting);
   if (left > 0) return { kind: 'warm-up', left };

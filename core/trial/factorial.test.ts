@@ -12,6 +12,7 @@ import { differenceOfProportions, normals, seeded } from '..';
 const PLAN: TrialPlan = {
   seed: 5,
   blockSize: 2,
+  length: 'full',
   primary: 'carry',
   margin: 5,
   mishits: 'left out',

@@ -7,3 +7,4 @@ export * from './verdict';
 export * from './plan';
 export * from './factorial';
 export * from './misses';
+export * from './lowPoint';

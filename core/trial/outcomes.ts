@@ -1,4 +1,5 @@
-import type { Shot, ShotUnit } from './types';
+import type { ShotUnit } from '../units';
+import type { Shot } from './types';
 
 /** What a trial can be about. */
 export const OUTCOMES = [

@@ -1,7 +1,6 @@
 import { normals, seeded } from '../statistics';
-import { drawOrder, LOOKS, type BlockSize } from './design';
+import { drawOrder, TRIAL_LOOKS, type Design } from './design';
 import { permutationTest, type Stage } from './permute';
-import { LEVELS } from './verdict';
 
 const TRIALS = 400;
 
@@ -12,7 +11,7 @@ const TRIALS = 400;
  * for the number of shots.
  * @param margin the difference worth having, in the outcome’s unit
  * @param scatter one standard deviation of a shot, same unit
- * @param blockSize 1 or 2 shots
+ * @param dealt how the trial is dealt: its block size and length
  * @param trials how many are played through
  * @param seed of the draws
  * @returns one chance for each look, 0 to 1
@@ -20,29 +19,30 @@ const TRIALS = 400;
 export function powerByLook(
   margin: number,
   scatter: number,
-  blockSize: BlockSize,
+  dealt: Pick<Design, 'blockSize' | 'length'>,
   trials: number = TRIALS,
   seed: number = 1,
 ): number[] {
   const random = seeded(seed);
   const normal = normals(random);
   const effect = margin / scatter;
-  const kept = LOOKS.map(() => 0);
+  const { shots, levels } = TRIAL_LOOKS[dealt.length];
+  const kept = shots.map(() => 0);
   for (let trial = 0; trial < trials; trial += 1) {
-    const order = drawOrder({ seed: Math.floor(random() * 2 ** 32), blockSize });
+    const order = drawOrder({ seed: Math.floor(random() * 2 ** 32), ...dealt });
     const stages = order.map((labels): Stage => ({
       isB: labels.map((arm) => arm === 'B'),
       blocks: labels.map((arm) => {
         let sum = 0;
-        for (let shot = 0; shot < blockSize; shot += 1) sum += normal() + (arm === 'B' ? effect : 0);
-        return { count: blockSize, sum };
+        for (let shot = 0; shot < dealt.blockSize; shot += 1) sum += normal() + (arm === 'B' ? effect : 0);
+        return { count: dealt.blockSize, sum };
       }),
     }));
     const options = { mostExact: 20_000, draws: 2000, seed: trial };
-    const at = LEVELS.findIndex(
+    const at = levels.findIndex(
       (level, look) => permutationTest(stages.slice(0, look + 1), options).p <= level,
     );
-    for (let look = at; at >= 0 && look < LOOKS.length; look += 1) kept[look]! += 1;
+    for (let look = at; at >= 0 && look < shots.length; look += 1) kept[look]! += 1;
   }
   return kept.map((of) => of / trials);
 }

@@ -1,7 +1,6 @@
-import { drawOrder, LOOKS } from './design';
+import { drawOrder, TRIAL_LOOKS, type TrialLength } from './design';
 import { permutationTest, type Stage } from './permute';
 import { powerByLook } from './plan';
-import { LEVELS } from './verdict';
 import { normals, seeded } from '..';
 
 /** Trials with drift over the sitting, a warm-up that lingers, blocks that differ and mishits. */
@@ -22,20 +21,23 @@ function simulate(
   effect: number,
   { drift, warmUp, blocks, mishits }: Nuisances,
   seed: number,
+  length: TrialLength = 'full',
 ) {
+  const blockSize = length === 'full' ? 2 : 1;
+  const { shots, levels } = TRIAL_LOOKS[length];
   const random = seeded(seed);
   const normal = normals(random);
   return Array.from({ length: trials }, () => {
-    const order = drawOrder({ seed: Math.floor(random() * 2 ** 32), blockSize: 2 });
+    const order = drawOrder({ seed: Math.floor(random() * 2 ** 32), blockSize, length });
     let at = 0;
     const stages = order.map((labels): Stage => ({
       isB: labels.map((arm) => arm === 'B'),
       blocks: labels.map((arm) => {
         const ofBlock = blocks * normal();
         const block = { count: 0, sum: 0 };
-        for (let shot = 0; shot < 2; shot += 1) {
+        for (let shot = 0; shot < blockSize; shot += 1) {
           at += 1;
-          const tired = drift * (at / (2 * LOOKS[2]));
+          const tired = drift * (at / (2 * shots.at(-1)!));
           const warm = at <= 4 ? -warmUp * (1 - at / 5) : 0;
           const value = normal() + ofBlock + (arm === 'B' ? effect : 0) - tired + warm;
           // Mishits come on either side alike, and are left out by the rule.
@@ -46,7 +48,7 @@ function simulate(
         return block;
       }),
     }));
-    return LEVELS.findIndex((level, look) => permutationTest(stages.slice(0, look + 1)).p <= level);
+    return levels.findIndex((level, look) => permutationTest(stages.slice(0, look + 1)).p <= level);
   });
 }
 
@@ -64,7 +66,7 @@ test('an effect of one shot scatter is kept by 60 of 100 trials at the first loo
   expect(keptBy(ends, 0)).toBeGreaterThanOrEqual(0.6);
   expect(keptBy(ends, 2)).toBeGreaterThanOrEqual(0.85);
   // What is promised when a trial is planned is what happens, to within three standard errors.
-  powerByLook(1, 1, 2).forEach((promised, look) =>
+  powerByLook(1, 1, { blockSize: 2, length: 'full' }).forEach((promised, look) =>
     expect(Math.abs(promised - keptBy(ends, look))).toBeLessThan(0.085),
   );
 });
@@ -73,4 +75,14 @@ test('with the nuisances in the same effect is kept less often; how often is rep
   const kept = shares(simulate(500, 1, ALL, 14));
   console.info(`kept by each look with drift, warm-up, block effects and mishits: ${kept.join(', ')}`);
   expect(kept[2]).toBeGreaterThan(0.5);
+});
+
+test('a quick try keeps at most 5 of 100 with no effect, and shows 1.7 shot scatters four times in five', () => {
+  expect(keptBy(simulate(4000, 0, ALL, 21, 'quick'), 0)).toBeLessThanOrEqual(0.055);
+  // The t-test of five against five at 5%, one-sided, has a power of 0.80 at 1.7 (Cohen 1988, table 2.3.2, from memory).
+  const kept = keptBy(simulate(3000, 1.7, NONE, 22, 'quick'), 0);
+  expect(kept).toBeGreaterThan(0.77);
+  expect(kept).toBeLessThan(0.84);
+  const [promised] = powerByLook(1.7, 1, { blockSize: 1, length: 'quick' });
+  expect(Math.abs(promised! - kept)).toBeLessThan(0.07);
 });

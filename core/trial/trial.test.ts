@@ -1,7 +1,7 @@
 import { permutationTest as reference } from 'simple-statistics';
 import fc from 'fast-check';
 import { hodgesLehmann, studentQuantile, studentTail } from '../statistics';
-import { drawOrder, LOOKS, nextOf } from './design';
+import { drawOrder, nextOf, shotsAt } from './design';
 import { probabilityBeyond, shiftInterval } from './estimate';
 import { missPattern } from './misses';
 import { observedDifference, permutationTest, type Stage } from './permute';
@@ -158,7 +158,7 @@ describe('the order of shots', () => {
   test('is balanced before each look, and every order is as likely', () => {
     const seen = new Map<string, number>();
     for (let seed = 0; seed < 4000; seed += 1) {
-      const order = drawOrder({ seed, blockSize: 2 });
+      const order = drawOrder({ seed, blockSize: 2, length: 'full' });
       expect(order.map((stage) => stage.length)).toEqual([12, 6, 6]);
       for (const stage of order) {
         expect(stage.filter((arm) => arm === 'B')).toHaveLength(stage.length / 2);
@@ -173,7 +173,7 @@ describe('the order of shots', () => {
   });
 
   test('warm-up first, then blocks, a look when it is due; another day warms up again', () => {
-    const design = { seed: 3, blockSize: 2 as const };
+    const design = { seed: 3, blockSize: 2 as const, length: 'full' as const };
     const order = drawOrder(design).flat();
     const shots: TrialShot[] = [];
     const hit = (sitting: number) => {
@@ -210,6 +210,7 @@ describe('the order of shots', () => {
 const PLAN: TrialPlan = {
   seed: 77,
   blockSize: 2,
+  length: 'full',
   primary: 'carry',
   margin: 5,
   mishits: 'left out',
@@ -222,7 +223,7 @@ function hitAll(plan: TrialPlan, look: 1 | 2 | 3, make: (arm: 'A' | 'B', at: num
   const placed = drawOrder(plan)
     .flat()
     .flatMap((arm, block) => Array.from({ length: plan.blockSize }, () => ({ arm, block })))
-    .slice(0, 2 * LOOKS[look - 1]!)
+    .slice(0, shotsAt(plan.length, look))
     .map(({ arm, block }, at): TrialShot => ({
       sitting: 0,
       place: { warmUp: false, block, arm },
@@ -388,7 +389,7 @@ test('a 95% interval of the shift holds the true one in 95 of 100 trials', () =>
   let held = 0;
   const trials = 300;
   for (let trial = 0; trial < trials; trial += 1) {
-    const [stage] = drawOrder({ seed: trial, blockSize: 2 });
+    const [stage] = drawOrder({ seed: trial, blockSize: 2, length: 'full' });
     const isB = stage!.map((arm) => arm === 'B');
     const blocks = isB.map((b) => {
       const of = 0.5 * normal();

@@ -5,17 +5,11 @@ import {
   studentQuantile,
   type Proportion,
 } from '../statistics';
-import { blocksAdded, LOOKS, type Design, type Look, type Placed } from './design';
+import { blocksAdded, isLastLook, shotsAt, TRIAL_LOOKS, type Design, type Look, type Placed } from './design';
 import { probabilityBeyond, shiftInterval, type Interval } from './estimate';
 import { OUTCOME_DEFINITIONS, type Outcome } from './outcomes';
 import { observedDifference, permutationTest, mirrored, type Block, type Stage } from './permute';
 import type { Arm, Shot } from './types';
-
-/**
- * One-sided levels of the three looks. Settled by simulation with drift, warm-up, block effects and
- * mishits: with no effect they keep at most 5 in 100 trials, all looks counted.
- */
-export const LEVELS = [0.0282, 0.0135, 0.0135] as const;
 
 export const MISHIT_RULES = ['left out', 'counted'] as const;
 export type MishitRule = (typeof MISHIT_RULES)[number];
@@ -90,7 +84,7 @@ export function stagesOf(
     block.sum += score;
   }
   let from = 0;
-  return blocksAdded(plan.blockSize)
+  return blocksAdded(plan)
     .slice(0, look)
     .map((each) => {
       const stage = Array.from({ length: 2 * each }, (_, at) => blocks.get(from + at)!);
@@ -157,7 +151,7 @@ export function compare(
   const stages = stagesOf(plan, outcome, shots, look);
   const difference = observedDifference(stages);
   if (difference === null) return null;
-  const upToLook = inOrder(shots).slice(0, 2 * LOOKS[look - 1]!);
+  const upToLook = inOrder(shots).slice(0, shotsAt(plan.length, look));
   const [a, b] = byArm(scoresOf(plan, outcome, upToLook));
   const options = { seed: plan.seed };
   const { p, exact, arrangements } = permutationTest(stages, options);
@@ -232,7 +226,7 @@ const POWER = 0.8;
  */
 export function shotsToShow(difference: number, scatter: number): number | null {
   if (difference <= 0 || scatter <= 0) return null;
-  const z = studentQuantile(LEVELS[2], 1e6) + studentQuantile(1 - POWER, 1e6);
+  const z = studentQuantile(TRIAL_LOOKS.full.levels.at(-1)!, 1e6) + studentQuantile(1 - POWER, 1e6);
   return Math.ceil(2 * ((z * scatter) / difference) ** 2);
 }
 
@@ -266,10 +260,12 @@ export function ownScatter(
   return { scatter, shots: groups.reduce((sum, { length }) => sum + length, 0) };
 }
 
+const levelOf = ({ length }: TrialPlan, look: Look): number => TRIAL_LOOKS[length].levels[look - 1]!;
+
 /** Whether A is better than B by as much as would have kept B. */
 function worse(plan: TrialPlan, shots: readonly TrialShot[], look: Look): boolean {
   const stages = mirrored(stagesOf(plan, plan.primary, shots, look));
-  return permutationTest(stages, { seed: plan.seed }).p <= LEVELS[look - 1]!;
+  return permutationTest(stages, { seed: plan.seed }).p <= levelOf(plan, look);
 }
 
 /**
@@ -288,7 +284,7 @@ export function verdictOf(
   painUp: boolean,
 ): LookResult {
   const primary = compare(plan, plan.primary, shots, look, plan.margin);
-  const level = LEVELS[look - 1]!;
+  const level = levelOf(plan, look);
   const say = (verdict: TrialVerdict, because: LookResult['because'], more: LookResult['more'] = null) => ({
     look,
     verdict,
@@ -302,8 +298,8 @@ export function verdictOf(
   if (primary && worse(plan, shots, look)) return say('drop', 'worse');
   const { scatter } = pooledScatter(byArm(scoresOf(plan, plan.primary, shots)));
   const inAll = primary && shotsToShow(primary.difference, scatter);
-  const last = look === LOOKS.length;
-  const toNextLook = last ? 0 : LOOKS[look]! - LOOKS[look - 1]!;
+  const last = isLastLook(plan.length, look);
+  const toNextLook = last ? 0 : (shotsAt(plan.length, (look + 1) as Look) - shotsAt(plan.length, look)) / 2;
   const because = primary ? (last ? 'never shown' : 'unclear') : 'not seen';
   return say(last ? 'not shown' : 'not yet', because, { toNextLook, inAll });
 }

@@ -45,6 +45,7 @@ export function hurtCautions(body: TurningBody | null): Caution[] {
       instead: 'What turns the foot instead of the leg, and a shorter swing.',
       deferTo: DOCTOR,
       reason: 'That leg hurt in its test: it is not asked to turn further.',
+      source: '',
       withholds: sparedBy(body.hurts),
       limits: [],
       prefers: [],

@@ -7,3 +7,4 @@ export * from './calibrate';
 export * from './body';
 export * from './feet';
 export * from './knee';
+export * from './wanted';

@@ -1,4 +1,15 @@
+import { LOCALE } from './locale';
 import { lengthIn, type LengthUnit } from './length';
+
+const NUMBERS: Intl.NumberFormat[] = [];
+
+/** Made once for each count of decimals: making one costs more than a thousand numbers written with it. */
+const numbersOf = (decimals: number): Intl.NumberFormat =>
+  (NUMBERS[decimals] ??= new Intl.NumberFormat(LOCALE, {
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+    useGrouping: false,
+  }));
 
 /** The unit a figure of a setup is kept in. */
 export type Unit = 'mm' | 'degrees' | 'percent';
@@ -11,7 +22,7 @@ export type Unit = 'mm' | 'degrees' | 'percent';
  * @example rounded(-0.04, 1) // '0.0'
  */
 export function rounded(value: number, decimals: number): string {
-  const text = value.toFixed(decimals);
+  const text = numbersOf(decimals).format(value);
   return Number(text) === 0 ? text.replace('-', '') : text.replace('-', '\u2212');
 }
 
@@ -61,9 +72,9 @@ export const angleFigure = (degrees: number, decimals = 0): string => `${rounded
  * @param unit which of the three
  * @param length what the coach reads lengths in
  * @returns the figure with its unit
- * @example figureWithUnit(52.4, 'percent', 'cm') // '52 %'
+ * @example figureWithUnit(52.4, 'percent', 'cm') // '52%'
  */
 export function figureWithUnit(value: number, unit: Unit, length: LengthUnit): string {
   if (unit === 'mm') return lengthWithUnit(value, length);
-  return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)} %`;
+  return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)}%`;
 }

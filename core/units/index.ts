@@ -1,4 +1,7 @@
+export * from './locale';
 export * from './range';
 export * from './angles';
 export * from './length';
 export * from './format';
+export * from './shots';
+export * from './plural';

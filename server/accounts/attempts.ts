@@ -11,6 +11,10 @@ const GUESSES_REMEMBERED_SECONDS = 24 * 60 * 60;
 const GUESSES_PER_ADDRESS = 60;
 const WINDOW_SECONDS = 15 * 60;
 
+/** Academies begun from one address in an hour (starting value). */
+export const ACADEMIES_PER_ADDRESS = 30;
+const ACADEMIES_WINDOW_SECONDS = 60 * 60;
+
 export class TooManyAttempts extends Error {
   constructor(readonly seconds: number) {
     super('too many sign-in attempts');
@@ -22,6 +26,8 @@ export interface Attempts {
   check(email: string, address: string): Promise<void>;
   /** Counts a wrong guess. */
   failed(email: string, address: string): Promise<void>;
+  /** Counts an academy begun. @throws TooManyAttempts when too many were begun from one address */
+  begun(address: string): Promise<void>;
   /** Forgets the wrong guesses at an account from an address that knows the password. */
   succeeded(email: string, address: string): Promise<void>;
 }
@@ -58,6 +64,7 @@ export function openAttempts(pool: Pool): Attempts {
   const guesses = limiter('guesses', Number.MAX_SAFE_INTEGER, GUESSES_REMEMBERED_SECONDS);
   const waiting = limiter('waiting', 1, LONGEST_WAIT_SECONDS);
   const byAddress = limiter('address', GUESSES_PER_ADDRESS, WINDOW_SECONDS);
+  const academies = limiter('academies', Number.MAX_SAFE_INTEGER, ACADEMIES_WINDOW_SECONDS);
   const refuseWhile = (counted: RateLimiterRes | null, most: number) => {
     if (counted && counted.consumedPoints >= most) {
       throw new TooManyAttempts(Math.ceil(counted.msBeforeNext / 1000));
@@ -73,6 +80,11 @@ export function openAttempts(pool: Pool): Attempts {
       await byAddress.penalty(keyOf(address), 1);
       const seconds = waitAfter((await guesses.penalty(pair, 1)).consumedPoints);
       if (seconds > 0) await waiting.block(pair, seconds);
+    },
+    async begun(address) {
+      const key = keyOf(address);
+      refuseWhile(await academies.get(key), ACADEMIES_PER_ADDRESS);
+      await academies.penalty(key, 1);
     },
     async succeeded(email, address) {
       const pair = keyOf(email, address);

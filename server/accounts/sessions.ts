@@ -9,6 +9,8 @@ declare module 'express-session' {
     identity: Identity;
     /** The account's password hash while a session is being opened; never kept with it. */
     shownHash?: string;
+    /** What the browser calls itself, kept beside the session when it is opened. */
+    device?: string;
     /** Of the instructor, never kept with the session. */
     deviceKey?: string;
     /** When the kept session ends, ms since 1970. */
@@ -23,7 +25,7 @@ const DAY_MS = 24 * HOUR_MS;
 
 type Done = (error?: unknown) => void;
 
-/** What is kept of a session's token: reading it signs nobody in. */
+/** What is kept of a session's token or a link's code: reading it lets nobody in. */
 export const tokenHash = (token: string): Buffer => createHash('sha256').update(token).digest();
 
 /** Keeps sessions in PostgreSQL through the doorman's functions. */
@@ -45,22 +47,24 @@ class SessionsInDatabase extends Store {
           academyName: row.academy_name,
           instructorId: row.instructor_id,
           instructorName: row.instructor_name,
+          role: row.role,
         },
       });
     }, done);
   }
 
   override set(token: string, kept: SessionData, done: Done = () => undefined): void {
-    const { identity, shownHash, cookie } = kept;
+    const { identity, shownHash, cookie, device } = kept;
     if (!shownHash) return this.touch(token, kept, done);
     const until = new Date(Date.now() + DAYS_KEPT * DAY_MS);
     this.pool
-      .query('select session_open($1, $2, $3, $4, $5) as opened', [
+      .query('select session_open($1, $2, $3, $4, $5, $6) as opened', [
         tokenHash(token),
         identity.instructorId,
         shownHash,
         JSON.stringify(cookie),
         until,
+        device ?? '',
       ])
       .then(({ rows }) => done(rows[0].opened ? undefined : new Error('the account has changed')), done);
   }

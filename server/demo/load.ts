@@ -222,6 +222,7 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
     methodVersion: method.version,
     facts,
     judgement: { intakeId: intake?.id ?? null, shotIds: [], pinned: [], ...judgement },
+    note: '',
     ...reading,
   };
   if (intake) await addEntry(client, intake, land);

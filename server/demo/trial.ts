@@ -4,7 +4,7 @@ import {
   compare,
   decisionOf,
   drawOrder,
-  LOOKS,
+  shotsAt,
   verdictOf,
   type Arm,
   type Look,
@@ -38,11 +38,12 @@ interface DemoTrialScene {
 
 const WARM_UPS = 4;
 const SECONDS_A_SHOT = 20;
+const LOOKS_OF_ALL: readonly Look[] = [1, 2, 3];
 
 /** The setup of each shot of a trial: the warm-up first, then the drawn order. */
 const placesOf = (seed: number): Placed['place'][] => [
   ...Array.from({ length: WARM_UPS }, () => ({ warmUp: true as const })),
-  ...drawOrder({ seed, blockSize: 2 })
+  ...drawOrder({ seed, blockSize: 2, length: 'full' })
     .flat()
     .flatMap((arm, block) => [0, 1].map(() => ({ warmUp: false as const, block, arm }))),
 ];
@@ -59,6 +60,7 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
     ...declared,
     mishits: 'left out',
     warmUps: WARM_UPS,
+    length: 'full',
     blockSize: 2,
     seed: 20_261_125,
     source: 'simulated monitor',
@@ -85,8 +87,8 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
     };
     await addEntry(client, hit, land);
     shotIds.push(hit.id);
-    const look = (LOOKS.findIndex((each) => shots.length - WARM_UPS === 2 * each) + 1) as Look | 0;
-    if (look === 0) continue;
+    const look = LOOKS_OF_ALL.find((each) => shots.length - WARM_UPS === shotsAt('full', each));
+    if (!look) continue;
     const { verdict, because } = verdictOf(trial, shots, look, false);
     const evidence = compare(trial, trial.primary, shots, look, trial.margin);
     const taken: LookEntry = {
@@ -95,6 +97,7 @@ export async function addDemoTrial(scene: DemoTrialScene, declared: DemoTrial): 
       trialId: trial.id,
       shotIds,
       modelVersion: MODEL_VERSION,
+      length: trial.length,
       look,
       painUp: false,
       verdict,

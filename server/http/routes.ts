@@ -18,6 +18,21 @@ import { addMethodVersion } from '../store/methods';
 import { addScreen } from '../store/screens';
 import { addStudent, editStudent, findStudent } from '../store/students';
 import { landing } from './landing';
+import {
+  changeRole,
+  endSession,
+  invite,
+  invitedTo,
+  joinAcademy,
+  listSessions,
+  newPassword,
+  people,
+  resetColleague,
+  resetFor,
+  resetPassword,
+  startOwnAcademy,
+  takeInviteBack,
+} from './academy';
 import { changes, methodVersions, reading, studentPage, studentWithLog } from './reads';
 import type { Services } from './services';
 import { shotStream } from './shotStream';
@@ -53,6 +68,19 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       handler: whoIsSignedIn,
     },
     { method: 'delete', path: '/api/session', access: instructor, handler: signOut },
+    { method: 'post', path: '/api/academy', access: anyone, handler: startOwnAcademy(services) },
+    { method: 'post', path: '/api/invitation', access: anyone, handler: invitedTo(services) },
+    { method: 'post', path: '/api/colleagues', access: anyone, handler: joinAcademy(services) },
+    { method: 'get', path: '/api/colleagues', access: instructor, handler: people(services) },
+    { method: 'put', path: '/api/colleagues', access: instructor, handler: changeRole(services) },
+    { method: 'post', path: '/api/invites', access: instructor, handler: invite(services) },
+    { method: 'delete', path: '/api/invites', access: instructor, handler: takeInviteBack(services) },
+    { method: 'put', path: '/api/password', access: instructor, handler: newPassword(services) },
+    { method: 'post', path: '/api/resets', access: instructor, handler: resetColleague(services) },
+    { method: 'post', path: '/api/reset', access: anyone, handler: resetFor(services) },
+    { method: 'put', path: '/api/reset', access: anyone, handler: resetPassword(services) },
+    { method: 'get', path: '/api/sessions', access: instructor, handler: listSessions(services) },
+    { method: 'delete', path: '/api/sessions', access: instructor, handler: endSession(services) },
     { method: 'get', path: '/api/changes', access: instructor, handler: reading(services, changes) },
     {
       method: 'get',

@@ -1,8 +1,8 @@
 import { SignIn } from '@pedastance/contract';
-import type { RequestHandler } from 'express';
+import type { Request, RequestHandler, Response } from 'express';
 import { inSignInLane, passwordMatches } from '../accounts/passwords';
 import { SESSION_COOKIE } from '../accounts/sessions';
-import { accountByEmail } from '../store/accounts';
+import { accountByEmail, type Account } from '../store/accounts';
 import { parsedBody } from './guards';
 import { Refusal } from './problems';
 import type { Services } from './services';
@@ -23,6 +23,19 @@ async function checkedAccount({ pool, attempts }: Services, { email, password }:
   return account;
 }
 
+/** Opens a session of an account, in place of any there was, and answers who it is. */
+export async function openSession(account: Account, request: Request, response: Response): Promise<void> {
+  await settled((done) => request.session.regenerate(done));
+  request.session.identity = account.identity;
+  request.session.shownHash = account.passwordHash;
+  request.session.device = request.get('user-agent') ?? '';
+  await settled((done) => request.session.save(done));
+  delete request.session.shownHash;
+  delete request.session.device;
+  const { identity, deviceKey } = account;
+  response.status(201).json({ identity, deviceKey });
+}
+
 /** The demo accounts' password is printed for all to see, so they sign in on the server's own machine only. */
 export const signIn =
   (services: Services, demoAllowed: boolean): RequestHandler =>
@@ -32,13 +45,7 @@ export const signIn =
     if (account.demo && !demoAllowed) {
       throw new Refusal(403, 'demo-here-only', 'The demo accounts sign in on this machine only');
     }
-    await settled((done) => request.session.regenerate(done));
-    request.session.identity = account.identity;
-    request.session.shownHash = account.passwordHash;
-    await settled((done) => request.session.save(done));
-    delete request.session.shownHash;
-    const { identity, deviceKey } = account;
-    response.status(201).json({ identity, deviceKey });
+    await openSession(account, request, response);
   };
 
 export const signOut: RequestHandler = async (request, response) => {

@@ -99,6 +99,7 @@ async function addReading(client: ClientBase, key: EntryKey, entry: ReadingEntry
     method_id: entry.methodId,
     method_version: entry.methodVersion,
     model_version: entry.modelVersion,
+    note: entry.note,
     read_cautions: entry.facts?.cautions,
     read_age: entry.facts?.age,
     read_hand: entry.facts?.rests?.hand,
@@ -274,7 +275,7 @@ export async function listEntries(
          when 'reading' then (
            select jsonb_build_object('addressId', address_id, 'buildId', build_id, 'screenId', screen_id, 'methodId', method_id,
              'methodVersion', method_version, 'modelVersion', model_version, 'notices', notices, 'judgement', judgement,
-             'facts', case when read_age is not null then jsonb_build_object('cautions', read_cautions, 'age', read_age,
+             'note', note, 'facts', case when read_age is not null then jsonb_build_object('cautions', read_cautions, 'age', read_age,
                'rests', case when read_hand is not null then jsonb_build_object('hand', read_hand, 'facts', read_caution_facts,
                  'shoulderGoal', read_shoulder_goal) end) end,
              'check', (${CHECK_AS_JSON}),

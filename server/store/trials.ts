@@ -15,6 +15,7 @@ export async function addTrial(client: ClientBase, key: EntryKey, entry: TrialEn
     scatter: entry.scatter,
     mishits: entry.mishits,
     warm_ups: entry.warmUps,
+    length: entry.length,
     block_size: entry.blockSize,
     seed: entry.seed,
     source: entry.source,
@@ -50,11 +51,17 @@ export async function addShots(client: ClientBase, key: EntryKey, entry: ShotsEn
     entry_id,
     position,
     path: shot.path,
+    face: shot.face,
     start_line: shot.startLine,
+    curve: shot.curve,
     club_speed: shot.clubSpeed,
     ball_speed: shot.ballSpeed,
     carry: shot.carry,
     side: shot.side,
+    attack: shot.attack,
+    divot_start: shot.divotStart,
+    divot_end: shot.divotEnd,
+    tee_height: shot.teeHeight,
     start_side: shot.startSide,
     curve_side: shot.curveSide,
     strike: shot.strike,
@@ -72,6 +79,7 @@ export async function addLook(client: ClientBase, key: EntryKey, entry: LookEntr
     trial_id: entry.trialId,
     shot_ids: entry.shotIds,
     model_version: entry.modelVersion,
+    length: entry.length,
     look: entry.look,
     pain_up: entry.painUp,
     verdict: entry.verdict,
@@ -99,7 +107,7 @@ export const TRIAL_KINDS_AS_JSON = `
   when 'trial' then (
     select jsonb_build_object('addressAId', address_a_id, 'addressBId', address_b_id, 'cueA', cue_a, 'cueB', cue_b,
       'primary', primary_outcome, 'margin', margin, 'scatter', scatter, 'mishits', mishits, 'warmUps', warm_ups,
-      'blockSize', block_size, 'seed', seed, 'source', source,
+      'length', length, 'blockSize', block_size, 'seed', seed, 'source', source,
       'apart', case when cardinality(apart) > 0 then jsonb_build_object('changes', to_jsonb(apart), 'addressIds', (
         select jsonb_agg(address_id order by cell) from trial_cell
         where trial_cell.academy_id = entry.academy_id and trial_cell.trial_id = entry.id)) end)
@@ -111,14 +119,15 @@ export const TRIAL_KINDS_AS_JSON = `
         when warm_up then '{"warmUp": true}'::jsonb
         else jsonb_strip_nulls(jsonb_build_object('warmUp', false, 'block', block, 'arm', arm, 'cell', cell)) end,
       'shots', (
-        select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('path', path, 'startLine', start_line,
-          'clubSpeed', club_speed, 'ballSpeed', ball_speed, 'carry', carry, 'side', side, 'startSide', start_side,
+        select coalesce(jsonb_agg(jsonb_strip_nulls(jsonb_build_object('path', path, 'face', face, 'startLine', start_line, 'curve', curve,
+          'clubSpeed', club_speed, 'ballSpeed', ball_speed, 'carry', carry, 'side', side, 'attack', attack,
+          'divotStart', divot_start, 'divotEnd', divot_end, 'teeHeight', tee_height, 'startSide', start_side,
           'curveSide', curve_side, 'strike', strike, 'balanceHeld', balance_held, 'feltTurn', felt_turn,
           'mishit', mishit)) order by position), '[]')
         from shot where shot.academy_id = entry.academy_id and shot.entry_id = entry.id))
     from shots_entry where shots_entry.academy_id = entry.academy_id and shots_entry.id = entry.id)
   when 'look' then (
-    select jsonb_build_object('trialId', trial_id, 'shotIds', to_jsonb(shot_ids), 'modelVersion', model_version, 'check', (${CHECK_AS_JSON}), 'look', look, 'painUp', pain_up, 'verdict', verdict,
+    select jsonb_build_object('trialId', trial_id, 'shotIds', to_jsonb(shot_ids), 'modelVersion', model_version, 'check', (${CHECK_AS_JSON}), 'length', length, 'look', look, 'painUp', pain_up, 'verdict', verdict,
       'because', because, 'effects', effects, 'decision', decision, 'note', note,
       'evidence', case when difference is not null then jsonb_build_object('difference', difference, 'shift', shift,
         'interval', jsonb_build_array(interval_low, interval_high), 'p', p, 'exact', exact,

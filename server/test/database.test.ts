@@ -16,6 +16,7 @@ beforeAll(async () => {
   world = await openWorld();
   landed = await landRecord(world, world.lantern);
   await landTrial(world.lantern, landed);
+  expect((await world.lantern.ask('POST', '/api/invites', { role: 'instructor' })).status).toBe(201);
 }, 60_000);
 afterAll(() => world.close());
 
@@ -112,13 +113,15 @@ describe('separation', () => {
     'academy_counter',
     'student_word',
     'instructor',
+    'invite',
   ];
 
   test.each(TABLES)(
     '%s: with no academy nothing is seen; with the other, nothing of this one',
     async (table) => {
-      // Of the instructors some columns alone are readable.
-      const all = `select ${table === 'instructor' ? 'academy_id, name' : '*'} from ${table}`;
+      // Of instructors and invitations some columns alone are readable.
+      const readable = { instructor: 'academy_id, name', invite: 'academy_id, role' }[table] ?? '*';
+      const all = `select ${readable} from ${table}`;
       const none = await world.pool.query(all);
       expect(none.rows).toEqual([]);
       const { academyId } = world.lantern.identity;
@@ -218,7 +221,14 @@ describe('constraints guard what Zod guards', () => {
     ['trial_entry', "apart = array['stanceWidth', 'luck']", 'trial_entry_apart_known'],
     ['shots_entry', 'cell = 1', 'shots_entry'],
     ['look_entry', "effects = '[]'", 'look_entry_effects'],
+    ['trial_entry', "length = 'short'", 'trial_entry_length'],
+    ['trial_entry', "length = 'quick'", 'trial_entry_quick'],
+    ['trial_entry', "source = 'guess'", 'trial_entry_source'],
     ['shot', 'path = 31', 'shot_path'],
+    ['shot', 'attack = 21', 'shot_attack'],
+    ['shot', 'divot_start = 20, divot_end = 10', 'shot_divot'],
+    ['reading_entry', "note = repeat('x', 2001)", 'reading_entry_note'],
+    ['look_entry', "length = 'quick', look = 2", 'look_entry_quick'],
     ['shot', "strike = 'shank'", 'shot_strike'],
     ['look_entry', 'look = 4', 'look_entry_look'],
     ['exception_entry', "club = 'putter'", 'exception_entry_club'],

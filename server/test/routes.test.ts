@@ -44,6 +44,10 @@ const nothingOf = (answer: Answer) => {
   expect(answer.status).toBe(200);
   expect(JSON.stringify(answer.body)).not.toContain(landed.student.id);
 };
+const nothingOfLantern = (answer: Answer) => {
+  expect(answer.status).toBe(200);
+  expect(JSON.stringify(answer.body)).not.toContain(world.lantern.identity.instructorId);
+};
 const refusedReference = (answer: Answer) => {
   expect(answer.status).toBe(422);
   expect(answer.body.faults[0].field).toMatch(/studentId|lessonId/);
@@ -56,6 +60,19 @@ const LISTED: Record<string, Listed> = {
   'POST /api/session': { path: '/api/session', open: true },
   'GET /api/session': { path: '/api/session', open: true },
   'DELETE /api/session': { path: '/api/session' },
+  'POST /api/academy': { path: '/api/academy', open: true },
+  'POST /api/invitation': { path: '/api/invitation', open: true },
+  'POST /api/colleagues': { path: '/api/colleagues', open: true },
+  'GET /api/colleagues': { path: '/api/colleagues', toOtherAcademy: nothingOfLantern },
+  'PUT /api/colleagues': { path: '/api/colleagues' },
+  'POST /api/invites': { path: '/api/invites' },
+  'DELETE /api/invites': { path: '/api/invites' },
+  'PUT /api/password': { path: '/api/password' },
+  'POST /api/resets': { path: '/api/resets' },
+  'POST /api/reset': { path: '/api/reset', open: true },
+  'PUT /api/reset': { path: '/api/reset', open: true },
+  'GET /api/sessions': { path: '/api/sessions' },
+  'DELETE /api/sessions': { path: '/api/sessions' },
   'GET /api/changes': { path: '/api/changes', toOtherAcademy: nothingOf },
   'GET /api/methods/:methodId': { path: '/api/methods/:methodId' },
   'POST /api/methods': { path: '/api/methods', body: () => newMethod() },

@@ -1,18 +1,13 @@
+import { Link } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { signIn, useAccount } from '../../state/account';
-import { Refused, ServerAway, ServerFailed } from '../../state/api';
+import { troubleWords } from './troubleWords';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Quiet, Title } from '../../ui/Words';
-
-const wordsFor = (error: unknown): string => {
-  if (error instanceof Refused) return `${error.problem.title}. ${error.problem.detail}`.trim();
-  if (error instanceof ServerFailed) return `${error.problem.title}. Try again.`;
-  if (error instanceof ServerAway && error.reason) return error.reason;
-  return 'The server does not answer. Check the connection and try again.';
-};
+import { messages } from './SignInScreen.messages';
 
 export function SignInScreen() {
   const [email, setEmail] = useState('');
@@ -22,14 +17,14 @@ export function SignInScreen() {
   const expiredFor = useAccount((state) => (state.status === 'expired' ? state.identity : null));
 
   const submit = async () => {
-    if (!email.includes('@')) return setTrouble(`E-mail address: expected name@place, found "${email}"`);
-    if (!password) return setTrouble('Password: expected one, found nothing');
+    if (!email.includes('@')) return setTrouble(messages.eMailAddressExpectedName(email));
+    if (!password) return setTrouble(messages.passwordExpectedOneFoundNothing);
     setBusy(true);
     setTrouble('');
     try {
       await signIn({ email, password });
     } catch (error) {
-      setTrouble(wordsFor(error));
+      setTrouble(troubleWords(error));
     } finally {
       setBusy(false);
     }
@@ -39,16 +34,14 @@ export function SignInScreen() {
     <ScrollView className="bg-paper" contentContainerClassName="min-h-full justify-center p-5">
       <View role="main" className="w-full max-w-sm gap-5 self-center">
         <View className="gap-1">
-          <Title className="text-4xl">Pedastance</Title>
-          <Body>The address position, measured against the body and the club, and kept.</Body>
+          <Title className="text-4xl">{messages.pedastance}</Title>
+          <Body>{messages.theAddressPositionMeasuredAgainst}</Body>
         </View>
         {expiredFor && (
-          <Notice kind="caution">
-            {`The session of ${expiredFor.instructorName} has ended. What was not sent is kept on this device and goes out when ${expiredFor.instructorName} signs in again.`}
-          </Notice>
+          <Notice kind="caution">{messages.theSessionOfHasEnded(expiredFor.instructorName)}</Notice>
         )}
         <Field
-          label="E-mail address"
+          label={messages.eMailAddress}
           value={email}
           onChangeText={setEmail}
           autoComplete="username"
@@ -56,7 +49,7 @@ export function SignInScreen() {
           autoCapitalize="none"
         />
         <Field
-          label="Password"
+          label={messages.password}
           value={password}
           onChangeText={setPassword}
           secureTextEntry
@@ -68,8 +61,17 @@ export function SignInScreen() {
             {trouble}
           </Notice>
         )}
-        <Button words={busy ? 'Signing in …' : 'Sign in'} disabled={busy} onPress={() => void submit()} />
-        <Quiet>Coaching support, not medical advice.</Quiet>
+        <Button
+          words={busy ? messages.signingIn : messages.signIn}
+          disabled={busy}
+          onPress={() => void submit()}
+        />
+        <Link href="/start" className="min-h-[48px] py-3">
+          <Body tone="lagoon" className="font-semibold underline">
+            {messages.startAnAcademy}
+          </Body>
+        </Link>
+        <Quiet>{messages.coachingSupportNotMedicalAdvice}</Quiet>
       </View>
     </ScrollView>
   );

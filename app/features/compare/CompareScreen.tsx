@@ -21,6 +21,8 @@ import { SideBySide } from './SideBySide';
 import { WholeBag } from './WholeBag';
 import { Waiting } from '../../ui/Waiting';
 import type { Feet } from './feet';
+import { common } from '../../domain/common.messages';
+import { messages } from './CompareScreen.messages';
 
 /** The feet of a lesson in progress, of a record, or of the newest record there is. */
 function useFeet(records: readonly LogRecord[]): Feet | null {
@@ -41,7 +43,7 @@ function useFeet(records: readonly LogRecord[]): Feet | null {
     const { club, shot, clubLengthInches, setup, madeAt, lessonId: ofLesson, studentId } = record.address;
     const cameFor = intakesOf(Object.values(entries), studentId).get(ofLesson)?.cameFor ?? [];
     const played = { club, shot, clubLengthInches };
-    return { setup, played, cameFor, from: `the record of ${day(madeAt)}` };
+    return { setup, played, cameFor, from: messages.theRecord(day(madeAt)) };
   }, [draft, records, readingId, entries]);
 }
 
@@ -65,15 +67,15 @@ function Comparing({ student, feet }: { student: Student; feet: Feet | null }) {
     [student, screens],
   );
   if (!body) {
-    return <Body>{`${student.name} has no build yet, and bands go by the build.`}</Body>;
+    return <Body>{messages.hasNoBuildYet(student.name)}</Body>;
   }
   return (
     <>
       <Choice
-        label="Show"
+        label={messages.show}
         options={[
-          { value: 'methods', words: 'Side by side', disabled: !feet },
-          { value: 'bag', words: 'Whole bag' },
+          { value: 'methods', words: messages.sideBySide, disabled: !feet },
+          { value: 'bag', words: messages.wholeBag },
         ]}
         value={view}
         onChange={setView}
@@ -98,22 +100,21 @@ export function CompareScreen() {
   const { student, records, loaded } = useStudentLog(id);
   const methodsLoaded = useRecords((state) => state.loaded);
   const feet = useFeet(records);
-  if (!student || !methodsLoaded)
-    return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  if (!student || !methodsLoaded) return <Waiting words={loaded ? common.studentNotHere : undefined} />;
   return (
     <StudentPage
       student={student}
-      label={`Methods on the feet of ${student.name}`}
-      title="Methods side by side"
+      label={messages.methodsOnTheFeet(student.name)}
+      title={messages.methodsSideBySide}
       under={
         feet
           ? `${student.name} · ${clubAndShot(feet.played.club, feet.played.shot)} · ${feet.from}`
-          : `${student.name} · no feet recorded yet`
+          : messages.noFeetRecordedYet(student.name)
       }
     >
       <Comparing student={student} feet={feet} />
       <View className="flex-row">
-        <Button look="quiet" words="All house methods" onPress={() => router.push('/methods')} />
+        <Button look="quiet" words={messages.allHouseMethods} onPress={() => router.push('/methods')} />
       </View>
     </StudentPage>
   );

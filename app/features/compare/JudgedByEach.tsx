@@ -9,6 +9,7 @@ import { Body, Quiet } from '../../ui/Words';
 import { useComputation } from '../../workers/useComputation';
 import type { Feet } from './feet';
 import { useCaseOf } from './useCaseOf';
+import { common } from '../../domain/common.messages';
 
 interface JudgedByEachProps {
   student: Student;
@@ -62,7 +63,7 @@ export function JudgedByEach({ student, body, feet, methods, speech }: JudgedByE
           />
         ))
       ) : (
-        <Quiet>Working …</Quiet>
+        <Quiet>{common.working}</Quiet>
       )}
     </View>
   );

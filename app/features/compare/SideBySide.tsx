@@ -28,9 +28,10 @@ import type { Feet } from './feet';
 import { JudgedByEach } from './JudgedByEach';
 import { useSpeech } from '../../state/useSpeech';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
+import { messages } from './SideBySide.messages';
 
 function cellVerdict({ question }: ComparedRow, verdict: NonNullable<ComparedCell['verdict']>): string {
-  if (verdict === 'as taught') return `${VERDICT_SHAPES.in} as taught`;
+  if (verdict === 'as taught') return messages.asTaught(VERDICT_SHAPES.in);
   if (verdict === 'otherwise') return `${VERDICT_SHAPES.above} otherwise`;
   return `${VERDICT_SHAPES[verdict]} ${verdictWords(question, verdict)}`;
 }
@@ -102,8 +103,8 @@ function ColumnsRow({ row, methods, speech }: Omit<TableProps, 'rows'> & { row: 
 /** Every method a column, with their names again at each part of the body. */
 function Columns({ rows, methods, speech }: TableProps) {
   return (
-    <ScrollView horizontal tabIndex={0} aria-label="Methods, a column each">
-      <View role="table" aria-label="Questions by methods">
+    <ScrollView horizontal tabIndex={0} aria-label={messages.methodsAColumnEach}>
+      <View role="table" aria-label={messages.questionsByMethods}>
         {PARTS.map((part) => (
           <Fragment key={part}>
             <View role="row" className="flex-row border-b border-ink">
@@ -200,7 +201,7 @@ function Disputes({
   if (disputes.length === 0) return null;
   return (
     <View className="gap-2">
-      <Heading>Where schools contradict each other</Heading>
+      <Heading>{messages.whereSchoolsContradictEachOther}</Heading>
       {disputes.map(({ question, title, sides }) => (
         <View
           key={question}
@@ -243,7 +244,7 @@ export function SideBySide({ student, body, feet, methods }: SideBySideProps) {
   const allRows = useMemo(() => (wide ? rowsOf(methods) : []), [wide, methods, body, feet]);
   const options = methods.map(({ id, name, version }) => ({
     value: id,
-    words: version === 0 ? `${name} (school)` : name,
+    words: version === 0 ? messages.school(name) : name,
   }));
   const shown = pairRows.filter(({ agreement }) => which === 'all' || agreement === 'split');
   const splits = pairRows.filter(({ agreement }) => agreement === 'split').length;
@@ -251,31 +252,31 @@ export function SideBySide({ student, body, feet, methods }: SideBySideProps) {
     <View className="gap-4">
       <View className={wide ? 'flex-row gap-3' : 'gap-2'}>
         <View className="flex-1">
-          <Select label="One method" options={options} value={first} onChange={setFirst} />
+          <Select label={messages.oneMethod} options={options} value={first} onChange={setFirst} />
         </View>
         <View className="flex-1">
-          <Select label="Set against" options={options} value={second} onChange={setSecond} />
+          <Select label={messages.setAgainst} options={options} value={second} onChange={setSecond} />
         </View>
       </View>
       <JudgedByEach student={student} body={body} feet={feet} methods={pair} speech={speech} />
       <Choice
-        label="Questions"
+        label={messages.questions}
         options={[
-          { value: 'split', words: `Where they split (${splits})` },
-          { value: 'all', words: `All (${pairRows.length})` },
+          { value: 'split', words: messages.whereTheySplit(splits) },
+          { value: 'all', words: messages.all(pairRows.length) },
         ]}
         value={which}
         onChange={setWhich}
       />
       {shown.length === 0 ? (
-        <Body>Nothing: one stance would please both.</Body>
+        <Body>{messages.nothingOneStanceWouldPlease}</Body>
       ) : (
         <Pair rows={shown} methods={pair} speech={speech} />
       )}
       <Disputes methods={methods} body={body} feet={feet} />
       {wide && (
         <>
-          <Heading>All of them</Heading>
+          <Heading>{messages.allOfThem}</Heading>
           <Columns rows={allRows} methods={methods} speech={speech} />
         </>
       )}

@@ -15,20 +15,22 @@ import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
-import { clubAndShot } from '../../domain/sentences';
+import { clubAndShot, spoken } from '../../domain/sentences';
 import { useSpeech } from '../../state/useSpeech';
 import { useComputation } from '../../workers/useComputation';
 import { Told } from './JudgedByEach';
 import { useCaseOf } from './useCaseOf';
+import { common } from '../../domain/common.messages';
+import { messages } from './WholeBag.messages';
 
 const COLUMNS: readonly { question: FigureQuestion; head: string; width: string }[] = [
-  { question: 'stanceWidth', head: 'Width', width: 'w-[84px]' },
-  { question: 'ballAlong', head: 'Ball inside', width: 'w-[84px]' },
-  { question: 'ballOut', head: 'Ball out', width: 'w-[84px]' },
-  { question: 'stanceLine', head: 'Line', width: 'w-[112px]' },
-  { question: 'leadShare', head: 'On lead', width: 'w-[72px]' },
-  { question: 'leadFlare', head: 'Lead flare', width: 'w-[84px]' },
-  { question: 'trailFlare', head: 'Trail flare', width: 'w-[84px]' },
+  { question: 'stanceWidth', head: messages.width, width: 'w-[84px]' },
+  { question: 'ballAlong', head: messages.ballInside, width: 'w-[84px]' },
+  { question: 'ballOut', head: messages.ballOut, width: 'w-[84px]' },
+  { question: 'stanceLine', head: messages.line, width: 'w-[112px]' },
+  { question: 'leadShare', head: messages.onLead, width: 'w-[72px]' },
+  { question: 'leadFlare', head: messages.leadFlare, width: 'w-[84px]' },
+  { question: 'trailFlare', head: messages.trailFlare, width: 'w-[84px]' },
 ];
 
 /** The figure of these feet; what a method leaves free of them is said so. */
@@ -49,15 +51,15 @@ interface TableProps {
 
 function BagTable({ bag, chosen, speech, onChoose }: TableProps) {
   return (
-    <ScrollView horizontal tabIndex={0} aria-label="The bag, a row a club">
-      <View role="table" aria-label="The bag">
+    <ScrollView horizontal tabIndex={0} aria-label={messages.theBagARow}>
+      <View role="table" aria-label={messages.theBag}>
         <View role="row" className="flex-row border-b border-ink">
           <View role="columnheader" className="w-[150px] p-2">
-            <Body className="font-semibold">Club</Body>
+            <Body className="font-semibold">{common.club}</Body>
           </View>
           {COLUMNS.map(({ question, head, width }) => (
             <View key={question} role="columnheader" className={`${width} p-2`}>
-              <Body className="font-semibold">{head}</Body>
+              <Body className="font-semibold">{spoken(head, speech)}</Body>
             </View>
           ))}
         </View>
@@ -74,7 +76,7 @@ function BagTable({ bag, chosen, speech, onChoose }: TableProps) {
                 <Pressable
                   role="button"
                   aria-pressed={on}
-                  aria-label={`Show on the plan: ${name}`}
+                  aria-label={messages.showOnThePlan(name)}
                   onPress={() => onChoose(club)}
                   className="min-h-[48px] justify-center px-2"
                 >
@@ -157,20 +159,20 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
   return (
     <View className="gap-3">
       <Select
-        label="Method"
+        label={messages.method}
         options={methods.map((each) => ({
           value: each.id,
-          words: each.version === 0 ? `${each.name} (school)` : each.name,
+          words: each.version === 0 ? messages.school(each.name) : each.name,
         }))}
         value={method.id}
         onChange={setId}
       />
       {screened && (
         <Choice
-          label="Feet"
+          label={messages.feet}
           options={[
-            { value: 'taught', words: 'As the method teaches' },
-            { value: 'judged', words: 'As this body needs it' },
+            { value: 'taught', words: messages.asTheMethodTeaches },
+            { value: 'judged', words: messages.asThisBodyNeeds },
           ]}
           value={judged ? 'judged' : 'taught'}
           onChange={(which) => setJudged(which === 'judged')}
@@ -197,16 +199,17 @@ export function WholeBag({ student, body, methods, played }: WholeBagProps) {
                 hand={student.hand}
                 viewpoint={viewpoint}
                 length={speech.length}
+                footWords={speech.feet}
                 shoulderBreadth={body.build.shoulderBreadth.value}
                 holds="none"
-                label={`${nameOf(chosen)}: the feet as “${method.name}” has them`}
+                label={messages.theFeetAsHasThem(nameOf(chosen), method.name)}
               />
             </View>
             <View className={wide ? 'max-w-full' : ''}>
               <BagTable bag={bag} chosen={chosen} speech={speech} onChoose={(club) => setAt(keyOf(club))} />
             </View>
           </View>
-          <Quiet>{`Solid: ${nameOf(chosen)}. Dashed: driver, 7-iron and lob wedge. Middles of the bands, laid on the lead toe and the ball’s line.`}</Quiet>
+          <Quiet>{messages.solidDashedDriverIron(nameOf(chosen))}</Quiet>
         </>
       )}
     </View>

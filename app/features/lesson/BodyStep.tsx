@@ -35,6 +35,8 @@ import { PART_NAMES } from '../../domain/parts';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { typedNumber } from '../../domain/typedNumber';
+import { common } from '../../domain/common.messages';
+import { messages } from './BodyStep.messages';
 
 const setFigure = (figure: PostureFigure, seen: Posture['figures'][PostureFigure] | null): void =>
   notePosture((posture) => {
@@ -64,7 +66,7 @@ function TypedFigure({
     if (!(value >= range.least && value <= range.most)) {
       const found = text.trim() === '' ? 'nothing' : `“${text}”`;
       return setFault(
-        `${figureName(figure, speech)}: expected ${shown(range.least)} to ${shown(range.most)}, found ${found}`,
+        messages.expectedToFound(figureName(figure, speech), shown(range.least), shown(range.most), found),
       );
     }
     setFigure(figure, { value, ...measurementBy(figure, 'tape') });
@@ -86,8 +88,8 @@ function TypedFigure({
         />
       </View>
       <View className="flex-row gap-2 pt-6">
-        <Button words="Set" label={`Set ${figureName(figure, speech)}`} onPress={take} />
-        <Button look="quiet" words="Cancel" onPress={onDone} />
+        <Button words={messages.set} label={messages.setFigure(figureName(figure, speech))} onPress={take} />
+        <Button look="quiet" words={common.cancel} onPress={onDone} />
       </View>
     </View>
   );
@@ -107,8 +109,8 @@ function FigureItem({ figure, speech }: { figure: PostureFigure; speech: Speech 
   });
   const measured = seen !== undefined && seen.way !== 'by eye';
   const typed: Chip = {
-    words: measured ? '± Typed' : '± Figure',
-    label: measured ? `Take the typed figure back: ${name}` : `Type a figure: ${name}`,
+    words: measured ? messages.typed : messages.figure,
+    label: measured ? messages.takeTheTypedFigureBack(name) : messages.typeAFigure(name),
     chosen: measured,
     onPress: () => (measured ? setFigure(figure, null) : setTyping(true)),
   };
@@ -171,18 +173,18 @@ function SwingPathItem() {
   }));
   return (
     <View className="gap-1.5 border-b border-grid py-2" testID="body-swingPath">
-      <Body className="font-semibold">Swings through the ball</Body>
-      <Chips label="Swings through the ball" chips={chips} />
+      <Body className="font-semibold">{messages.swingsThroughTheBall}</Body>
+      <Chips label={messages.swingsThroughTheBall} chips={chips} />
     </View>
   );
 }
 
 const PHASE_WORDS: Record<SwingPhase, string> = {
-  backswing: 'Going back',
-  top: 'At the top',
-  downswing: 'Coming down',
-  strike: 'At the strike',
-  finish: 'At the finish',
+  backswing: messages.goingBack,
+  top: messages.atTheTop,
+  downswing: messages.comingDown,
+  strike: messages.atTheStrike,
+  finish: messages.atTheFinish,
 };
 
 /** What is seen in the swing, by its phase: it says something of the address. */
@@ -195,7 +197,7 @@ function TellTales() {
     });
   return (
     <View className="gap-2 pt-2" testID="tell-tales">
-      <Heading>Seen in the swing</Heading>
+      <Heading>{messages.seenInTheSwing}</Heading>
       {SWING_PHASES.map((phase) => (
         <View key={phase} className="gap-1">
           <Quiet>{PHASE_WORDS[phase]}</Quiet>
@@ -223,24 +225,26 @@ export function BodyStep() {
   return (
     <NeedsClub>
       <WorkPlace
-        label="The body, from the knees up"
+        label={messages.theBodyFromTheKnees}
         desk={
           <View className="flex-row gap-3 border-t border-grid p-3">
             <Button
               look="plain"
-              words="Undo"
-              label="Take the last one back"
+              words={common.undo}
+              label={messages.takeTheLastOneBack}
               disabled={!canUndo}
               onPress={undo}
             />
-            <Button className="flex-1" words="Read" label="On to the read" onPress={() => openStep('read')} />
+            <Button
+              className="flex-1"
+              words={common.read}
+              label={messages.onToTheRead}
+              onPress={() => openStep('read')}
+            />
           </View>
         }
       >
-        <Quiet>
-          The feet are on the plan. Tap what you see, tap it again to take it back; type a figure where you
-          measured; leave the rest.
-        </Quiet>
+        <Quiet>{messages.theFeet}</Quiet>
         {ABOVE_THE_FEET.map((part) => (
           <View key={part}>
             <Heading>{PART_NAMES[part]}</Heading>

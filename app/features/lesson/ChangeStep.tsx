@@ -1,12 +1,5 @@
 import { setupWith, type Judgement, type ThingToDo } from '@pedastance/core/advice';
-import {
-  buysSentences,
-  doSentences,
-  inFootWords,
-  stopsSentence,
-  THING_NAMES,
-  type Speech,
-} from '@pedastance/core/phrases';
+import { doSentences, inFootWords, THING_NAMES, type Speech } from '@pedastance/core/phrases';
 import { figureOf, type Setup } from '@pedastance/core/setup';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -34,6 +27,9 @@ import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { useLeadHeelLift } from './turning';
 import { NotMeasured } from './NotMeasured';
+import { ItBuys, StopsYou } from '../../cards/JudgementCard';
+import { common } from '../../domain/common.messages';
+import { messages } from './ChangeStep.messages';
 
 /** Changes agreed at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 2;
@@ -84,18 +80,16 @@ function Tell({ setup, agreed, judgement, speech }: TellProps) {
   const inUse = tellAgreed(setup, agreed ?? setup, useLeadHeelLift(), speech);
   const lines =
     inUse.length > 0 || !judgement ? inUse : doSentences(judgement, setup.address.shoe.length, speech);
-  const [first] = student.name.split(' ');
+  const [first = student.name] = student.name.split(' ');
   return (
     <View className="gap-1" aria-live="polite" testID="instruction">
-      <Quiet>{inUse.length > 0 ? `Tell ${first}` : 'Nothing is changed yet. You could say:'}</Quiet>
+      <Quiet>{inUse.length > 0 ? messages.tell(first) : messages.nothingIsChangedYetYou}</Quiet>
       {lines.map((line) => (
         <Text key={line} className="font-heading text-2xl font-bold leading-8 text-ink">
           {line}
         </Text>
       ))}
-      {inUse.length > MOST_AT_ONCE && (
-        <Quiet>{`${inUse.length} changes at once: nobody will know which one helped. One or two stick.`}</Quiet>
-      )}
+      {inUse.length > MOST_AT_ONCE && <Quiet>{messages.changesAtOnceNobodyWill(inUse.length)}</Quiet>}
     </View>
   );
 }
@@ -116,8 +110,8 @@ function ToDo({ todo, taken, onPress, speech }: ToDoProps) {
       {todo.moves.length > 0 && (
         <Button
           look={taken ? 'act' : 'plain'}
-          words={taken ? '✓ In · Undo' : 'Take this'}
-          label={`${taken ? 'Leave' : 'Take'}: ${name}`}
+          words={taken ? messages.inUndo : messages.takeThis}
+          label={(taken ? messages.leave : messages.take)(name)}
           onPress={onPress}
         />
       )}
@@ -128,7 +122,7 @@ function ToDo({ todo, taken, onPress, speech }: ToDoProps) {
 /** The judgement's things to do, with what they buy. */
 function ThingsToDo({ setup, agreed, judgement, speech }: TellProps) {
   const lift = useLeadHeelLift();
-  if (!judgement) return <Quiet>Working …</Quiet>;
+  if (!judgement) return <Quiet>{common.working}</Quiet>;
   const { things } = judgement;
   return (
     <View className="gap-2" testID="things-to-do">
@@ -141,12 +135,10 @@ function ThingsToDo({ setup, agreed, judgement, speech }: TellProps) {
           speech={speech}
         />
       ))}
-      <Body>{stopsSentence(judgement, speech)}</Body>
-      {buysSentences(judgement, speech).map((line) => (
-        <Body key={line} className="figures">
-          {line}
-        </Body>
-      ))}
+      <View className="bg-sheet">
+        <ItBuys judgement={judgement} speech={speech} />
+        <StopsYou judgement={judgement} speech={speech} />
+      </View>
     </View>
   );
 }
@@ -159,7 +151,7 @@ function OtherWays({ setup, speech }: { setup: Setup; speech: Speech }) {
       <View className="flex-row">
         <Button
           look="quiet"
-          words={open ? 'Fold other ways' : 'Other ways to free the turn'}
+          words={open ? messages.foldOtherWays : messages.otherWaysToFree}
           onPress={() => setOpen(!open)}
         />
       </View>
@@ -171,10 +163,10 @@ function OtherWays({ setup, speech }: { setup: Setup; speech: Speech }) {
 function SayFeetAs({ speech }: { speech: Speech }) {
   return (
     <Choice
-      label="Say feet as"
+      label={messages.sayFeet}
       options={[
-        { value: 'lead and trail', words: 'Lead, trail' },
-        { value: 'left and right', words: 'Left, right' },
+        { value: 'lead and trail', words: messages.leadTrail },
+        { value: 'left and right', words: messages.leftRight },
       ]}
       value={speech.feet}
       onChange={(feet) => prefer({ feet })}
@@ -188,7 +180,7 @@ function ByHand({ speech }: { speech: Speech }) {
   const loads = useStore(lesson, (state) => state.deskFor === 'load');
   return (
     <>
-      <Quiet>Solid: as agreed. Dashed: today. Dotted, with its number: what the fit offers.</Quiet>
+      <Quiet>{messages.solidAsAgreedDashedToday}</Quiet>
       <FeetRows speech={speech} judge={judge} atDesk={!loads} />
       <LoadRows speech={speech} judge={judge} atDesk={loads} />
     </>
@@ -213,7 +205,7 @@ function Agreeing() {
       <ThingsToDo {...told} />
       {(agreed || lift > 0) && (
         <View className="flex-row">
-          <Button look="quiet" words="Back to today’s feet" onPress={() => replaceAgreed(null)} />
+          <Button look="quiet" words={messages.backToTodaysFeet} onPress={() => replaceAgreed(null)} />
         </View>
       )}
       <NotMeasured />
@@ -237,14 +229,19 @@ function Buttons() {
     <View className="flex-row gap-3 border-t border-grid p-3">
       <Button
         look="plain"
-        words="Adjust"
-        label="Adjust on the plan"
+        words={messages.adjust}
+        label={messages.adjustOnThePlan}
         onPress={() => lesson.setState({ planLarge: true })}
       />
       {canUse ? (
-        <Button className="flex-1" words="Use it" onPress={() => agreeOn(setup, things)} />
+        <Button className="flex-1" words={messages.useIt} onPress={() => agreeOn(setup, things)} />
       ) : (
-        <Button className="flex-1" words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
+        <Button
+          className="flex-1"
+          words={common.keep}
+          label={messages.onToKeeping}
+          onPress={() => openStep('keep')}
+        />
       )}
     </View>
   );
@@ -258,15 +255,15 @@ export function ChangeStep() {
   return (
     <NeedsClub>
       <WorkPlace
-        label="The change"
+        label={messages.theChange}
         plan={adjusting ? 'large' : 'none'}
         desk={
           adjusting ? (
             <Desk loads={loads} speech={speech}>
               <Button
                 look="desk"
-                words="Done"
-                label="Done adjusting"
+                words={messages.done}
+                label={messages.doneAdjusting}
                 onPress={() => lesson.setState({ planLarge: false })}
               />
             </Desk>

@@ -11,6 +11,8 @@ import { Quiet } from '../../ui/Words';
 import { feetOf, useLastRecord } from '../../state/useLastRecord';
 import { useLessonContext } from './context';
 import { typedNumber } from '../../domain/typedNumber';
+import { common } from '../../domain/common.messages';
+import { messages } from './ClubStep.messages';
 
 function LengthField({ lengthInches }: { lengthInches: number }) {
   const [text, setText] = useState(String(lengthInches));
@@ -23,18 +25,18 @@ function LengthField({ lengthInches }: { lengthInches: number }) {
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       setFault(
-        `Club length: expected ${error.expected}, found ${next.trim() === '' ? 'nothing' : `“${next}”`}`,
+        messages.clubLengthExpectedFound(error.expected, next.trim() === '' ? 'nothing' : `“${next}”`),
       );
     }
   };
   return (
     <Field
-      label="Club length"
+      label={messages.clubLength}
       unit="in"
       value={text}
       onChangeText={typed}
       inputMode="decimal"
-      help="A usual length to begin with (common practice, no source); the width band goes by it."
+      help={messages.aUsualLengthToBegin}
       fault={fault}
     />
   );
@@ -55,11 +57,11 @@ export function ClubStep() {
         className="flex-1"
         contentContainerClassName="gap-5 p-4"
         tabIndex={0}
-        aria-label="Club and shot"
+        aria-label={messages.clubAndShot}
       >
         <View className="gap-1">
-          <Quiet>Club</Quiet>
-          <View role="radiogroup" aria-label="Club" className="flex-row flex-wrap gap-2">
+          <Quiet>{common.club}</Quiet>
+          <View role="radiogroup" aria-label={common.club} className="flex-row flex-wrap gap-2">
             {BAG.map((each) => (
               <Pressable
                 key={each.id}
@@ -81,15 +83,15 @@ export function ClubStep() {
           <>
             <View className="gap-1">
               <Choice
-                label="Shot"
+                label={messages.shot}
                 options={[
-                  { value: 'full', words: 'Full swing' },
-                  { value: 'pitch', words: 'Pitch', disabled: !canPitch(club) },
+                  { value: 'full', words: messages.fullSwing },
+                  { value: 'pitch', words: messages.pitch, disabled: !canPitch(club) },
                 ]}
                 value={shot}
                 onChange={(next) => choose(club, next)}
               />
-              {!canPitch(club) && <Quiet>A pitch is played with an iron or a wedge.</Quiet>}
+              {!canPitch(club) && <Quiet>{messages.aPitchIsPlayed}</Quiet>}
             </View>
             <LengthField key={club} lengthInches={lengthInches} />
           </>
@@ -97,7 +99,7 @@ export function ClubStep() {
       </ScrollView>
       <View className="border-t border-grid p-3">
         <Button
-          words={club ? 'Place the feet' : 'Choose a club first'}
+          words={club ? messages.placeTheFeet : messages.chooseAClubFirst}
           disabled={!club}
           onPress={() => openStep('feet')}
         />

@@ -13,6 +13,8 @@ import { figureName } from '../../domain/sentences';
 import { typedNumber } from '../../domain/typedNumber';
 import { isLoad } from '@pedastance/core/setup';
 import { faultOf, kindOf, shownValue, STEPS, toShown, toStored, unitOf, type AnyDial } from './dials';
+import { common } from '../../domain/common.messages';
+import { messages } from './Desk.messages';
 
 /** A typed figure comes from a tape; one that is stepped to was placed on the plan. */
 function set(dial: AnyDial, value: number, way: 'tape' | 'drag'): void {
@@ -37,9 +39,9 @@ function StepButton({ words, label, onPress }: { words: string; label: string; o
       role="button"
       aria-label={label}
       onPress={onPress}
-      className="h-14 flex-1 items-center justify-center rounded-md bg-desk-raised"
+      className="h-[56px] flex-1 items-center justify-center rounded-md bg-desk-raised"
     >
-      <Text className="figures font-text text-lg font-semibold text-on-desk">{words}</Text>
+      <Text className="figures font-text text-[18px] font-semibold text-on-desk">{words}</Text>
     </Pressable>
   );
 }
@@ -68,10 +70,10 @@ function TypedFigure({ dial, speech, onDone }: { dial: AnyDial; speech: Speech; 
           onChangeText={setText}
           onSubmitEditing={take}
           inputMode="decimal"
-          className="figures h-14 flex-1 rounded-md bg-on-desk px-3 font-text text-xl font-semibold text-desk"
+          className="figures h-[56px] flex-1 rounded-md bg-on-desk px-3 font-text text-[20px] font-semibold text-desk"
         />
-        <StepButton words="Set" label="Set the typed figure" onPress={take} />
-        <StepButton words="Cancel" label="Leave the figure as it was" onPress={onDone} />
+        <StepButton words={messages.set} label={messages.setTheTypedFigure} onPress={take} />
+        <StepButton words={common.cancel} label={messages.leaveTheFigure} onPress={onDone} />
       </View>
       {fault !== '' && (
         <Text role="alert" className="font-text text-sm text-on-desk">
@@ -90,10 +92,10 @@ function WaysOfMoving({ dial }: { dial: AnyDial }) {
       <Choice
         onDesk
         hideLabel
-        label="How the foot turns"
+        label={messages.howTheFootTurns}
         options={[
-          { value: 'toe', words: 'Toe kept on its line' },
-          { value: 'heel', words: 'About the heel' },
+          { value: 'toe', words: messages.toeKeptOnItsLine },
+          { value: 'heel', words: messages.aboutTheHeel },
         ]}
         value={keepToe ? 'toe' : 'heel'}
         onChange={(way) => lesson.setState({ keepToe: way === 'toe' })}
@@ -105,10 +107,10 @@ function WaysOfMoving({ dial }: { dial: AnyDial }) {
     <Choice
       onDesk
       hideLabel
-      label="How the foot goes back"
+      label={messages.howTheFootGoesBack}
       options={[
-        { value: 'kept', words: 'Flare kept' },
-        { value: 'turned', words: 'Turned with the line' },
+        { value: 'kept', words: messages.flareKept },
+        { value: 'turned', words: messages.turnedWithTheLine },
       ]}
       value={turnWithLine ? 'turned' : 'kept'}
       onChange={(way) => lesson.setState({ turnWithLine: way === 'turned' })}
@@ -116,7 +118,10 @@ function WaysOfMoving({ dial }: { dial: AnyDial }) {
   );
 }
 
-/** The dark desk under the thumb: exact steps for what is chosen, typed figures, and undo. */
+/**
+ * The dark desk under the thumb: exact steps for what is chosen, typed figures, and undo. Its letters are large already
+ * and keep their size when the device's text grows, so that it stays whole.
+ */
 export function Desk({ loads, speech, children }: { loads: boolean; speech: Speech; children?: ReactNode }) {
   const dial: AnyDial = useStore(lesson, (state) => (loads ? state.loadDial : state.dial));
   const canUndo = useStore(lesson, (state) => state.past.length > 0);
@@ -140,9 +145,9 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
   return (
     <View className="desk gap-2 bg-desk px-3 pb-3 pt-2" testID="desk">
       <View className="flex-row items-center justify-between gap-2">
-        <Text className="flex-1 font-text text-base font-semibold text-on-desk">{name}</Text>
+        <Text className="flex-1 font-text text-[17px] font-semibold text-on-desk">{name}</Text>
         <IconButton
-          label="Take the last move back"
+          label={messages.takeTheLastMoveBack}
           icon={<UndoIcon color={ON_DESK} size={22} />}
           disabled={!canUndo}
           onPress={undo}
@@ -158,13 +163,13 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
           {step(-small)}
           <Pressable
             role="button"
-            aria-label={`Type ${name}`}
+            aria-label={messages.type(name)}
             onPress={() => setTyping(true)}
-            className="h-14 flex-[1.6] items-center justify-center rounded-md bg-on-desk"
+            className="h-[56px] flex-[1.6] items-center justify-center rounded-md bg-on-desk"
           >
             <LiveFigure
               figure={figure}
-              className="live figures h-7 w-full text-center font-text text-xl font-semibold text-desk"
+              className="live figures h-[28px] w-full text-center font-text text-[20px] font-semibold text-desk"
               testID="desk-figure"
             />
           </Pressable>

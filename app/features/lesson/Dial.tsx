@@ -4,6 +4,8 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Quiet } from '../../ui/Words';
+import { common } from '../../domain/common.messages';
+import { messages } from './Dial.messages';
 
 const RADIUS = 130;
 const WIDTH = 300;
@@ -53,14 +55,14 @@ export function Dial({ label, range, onTake }: DialProps) {
   const words = at(needle / 2, 70);
   return (
     <View className="gap-2 bg-sheet p-3" testID="dial">
-      <Quiet>{`Lay the needle along what you see; straight up is where it began. By eye it is ± ${BY_EYE_UNCERTAINTY}° (starting value).`}</Quiet>
+      <Quiet>{messages.layTheNeedleAlongWhat(BY_EYE_UNCERTAINTY)}</Quiet>
       <svg
         ref={sheet}
         className="dial"
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="slider"
         tabIndex={0}
-        aria-label={`Dial: ${label}`}
+        aria-label={messages.dial(label)}
         aria-valuemin={0}
         aria-valuemax={most}
         aria-valuenow={angle}
@@ -86,7 +88,7 @@ export function Dial({ label, range, onTake }: DialProps) {
           {angleFigure(angle)}
         </text>
       </svg>
-      <Button words="Take it" label={`Take the dial’s angle: ${label}`} onPress={() => onTake(angle)} />
+      <Button words={common.takeIt} label={messages.takeTheDialsAngle(label)} onPress={() => onTake(angle)} />
     </View>
   );
 }

@@ -18,6 +18,8 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, Quiet } from '../../ui/Words';
 import { useLessonContext } from './context';
+import { common } from '../../domain/common.messages';
+import { messages } from './Exceptions.messages';
 
 /** The exceptions of the lesson's student that hold with its club. */
 export function useExceptions(): Logged<ExceptionEntry>[] {
@@ -48,7 +50,7 @@ function useKeeping() {
   const keep = (write: Promise<void>) =>
     void write.then(
       () => setFault(''),
-      (error: Error) => setFault(`Not kept: this device could not keep it (${error.message})`),
+      (error: Error) => setFault(common.notKept(error.message)),
     );
   return { told, keep };
 }
@@ -83,18 +85,18 @@ export function PartingChoices({ judgement }: { judgement: Judgement }) {
         const words = ownBandWords({ ...parting, ...bandAbout(parting) }, speech);
         return (
           <View key={parting.item} className="gap-1">
-            <Body>{`Agree with this student on ${words}:`}</Body>
+            <Body>{messages.agreeWithThisStudent(words)}</Body>
             <View className="flex-row flex-wrap gap-2">
               <Button
                 look="plain"
-                words="This club"
-                label={`For this club: ${words}`}
+                words={messages.thisClub}
+                label={messages.forThisClub(words)}
                 onPress={() => own(parting, draft.club)}
               />
               <Button
                 look="plain"
-                words="All clubs"
-                label={`For all clubs: ${words}`}
+                words={messages.allClubs}
+                label={messages.forAllClubs(words)}
                 onPress={() => own(parting, null)}
               />
             </View>
@@ -105,13 +107,13 @@ export function PartingChoices({ judgement }: { judgement: Judgement }) {
         {shorter !== null && (
           <Button
             look="quiet"
-            words={`Turn the shoulders ${angleFigure(shorter)} instead`}
+            words={messages.turnTheShouldersInstead(angleFigure(shorter))}
             onPress={() => changeDraft({ shoulderGoal: shorter })}
           />
         )}
         <Link href={`/methods/${method.id}/edit`} className="min-h-[48px] px-2 py-3">
           <Body tone="lagoon" className="font-semibold underline">
-            Change the method
+            {messages.changeTheMethod}
           </Body>
         </Link>
       </View>
@@ -132,11 +134,17 @@ export function OwnBands() {
     <View className="gap-1" testID="own-bands">
       {exceptions.map(({ id, item, low, high, club, madeAt }) => (
         <View key={id} className="flex-row flex-wrap items-center justify-between gap-2">
-          <Quiet tone="ink">{`${exceptionWords({ item, low, high }, speech)} Agreed ${day(madeAt)}, ${club === null ? 'all clubs' : 'this club'}.`}</Quiet>
+          <Quiet tone="ink">
+            {messages.agreed(
+              exceptionWords({ item, low, high }, speech),
+              day(madeAt),
+              club === null ? 'all clubs' : 'this club',
+            )}
+          </Quiet>
           <Button
             look="quiet"
-            words="End it"
-            label={`End it: ${bandWords(item, { low, high }, speech.length)}`}
+            words={messages.endIt}
+            label={messages.endBand(bandWords(item, { low, high }, speech.length))}
             onPress={() =>
               keep(keepException({ item, low, high, club, ended: true, replaces: id }, { draft, student }))
             }

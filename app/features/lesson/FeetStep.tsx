@@ -10,6 +10,8 @@ import { NeedsClub } from './NeedsClub';
 import { TurnPanel } from './TurnPanel';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
+import { common } from '../../domain/common.messages';
+import { messages } from './FeetStep.messages';
 
 /** Whose eyes the plan is seen through. */
 function ViewButton() {
@@ -18,8 +20,8 @@ function ViewButton() {
   return (
     <Button
       look="plain"
-      words={viewpoint === 'coach' ? 'Seen by coach' : 'Seen by student'}
-      label={`The plan is seen by the ${viewpoint}; show it as the ${other} sees it`}
+      words={viewpoint === 'coach' ? messages.seenByCoach : messages.seenByStudent}
+      label={messages.thePlanIsSeen(viewpoint, other)}
       onPress={() => prefer({ viewpoint: other })}
     />
   );
@@ -34,11 +36,16 @@ export function FeetStep() {
   return (
     <NeedsClub>
       <WorkPlace
-        label="Figures of feet and load"
+        label={messages.figuresOfFeetAndLoad}
         plan="large"
         desk={
           <Desk loads={loads} speech={speech}>
-            <Button look="desk" words="Read" label="On to the read" onPress={() => openStep('read')} />
+            <Button
+              look="desk"
+              words={common.read}
+              label={messages.onToTheRead}
+              onPress={() => openStep('read')}
+            />
           </Desk>
         }
       >

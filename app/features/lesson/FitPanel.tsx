@@ -24,6 +24,7 @@ import { useComputation } from '../../workers/useComputation';
 import { useGoal } from './turning';
 import { verdictWords } from '../../domain/verdicts';
 import { turningFeet } from '@pedastance/core/turn';
+import { messages } from './FitPanel.messages';
 
 /** Moves made at once, beyond which nobody knows which one helped. */
 const MOST_AT_ONCE = 3;
@@ -82,8 +83,8 @@ function StaysUnmet({ answer, speech }: Pick<AnswerProps, 'answer' | 'speech'>) 
   });
   return (
     <>
-      {short.length > 0 && <Body>{`▲ Falls short: ${short.join('; ')}.`}</Body>}
-      {read.length > 0 && <Quiet>{`Still out of its band: ${read.join('; ')}.`}</Quiet>}
+      {short.length > 0 && <Body>{messages.fallsShort(short.join('; '))}</Body>}
+      {read.length > 0 && <Quiet>{messages.stillOutOfItsBand(read.join('; '))}</Quiet>}
     </>
   );
 }
@@ -100,17 +101,15 @@ function Answer({ answer, at, setup, speech }: AnswerProps) {
         <Body key={line}>{line}</Body>
       ))}
       {answer.moves.length === 0 && answer.unmet.length === 0 && (
-        <Body>Nothing: these feet turn far enough, and everything else is in its band.</Body>
+        <Body>{messages.nothingTheseFeetTurnFar}</Body>
       )}
-      {answer.moves.length > MOST_AT_ONCE && (
-        <Quiet>{`${answer.moves.length} moves: begin with one or two of them, or nobody will know which one helped.`}</Quiet>
-      )}
-      <Quiet className="figures">{`Turn: ${gainWords(answer)}`}</Quiet>
+      {answer.moves.length > MOST_AT_ONCE && <Quiet>{messages.movesBeginWithOne(answer.moves.length)}</Quiet>}
+      <Quiet className="figures">{messages.turn(gainWords(answer))}</Quiet>
       <StaysUnmet answer={answer} speech={speech} />
       {answer.moves.length > 0 && (
         <Button
-          words="Take this"
-          label={`Take: ${answer.kind}`}
+          words={messages.takeThis}
+          label={messages.take(answer.kind)}
           onPress={() => replaceAgreed(answer.setup, answer.leadHeelLift)}
         />
       )}
@@ -119,12 +118,12 @@ function Answer({ answer, at, setup, speech }: AnswerProps) {
 }
 
 const REQUIREMENT_NAMES: Record<Requirement, string> = {
-  'turn back': 'The turn back',
-  'turn through': 'The turn through',
+  'turn back': messages.theTurnBack,
+  'turn through': messages.theTurnThrough,
   stanceWidth: FIGURE_WORDS.stanceWidth.name,
-  stanceLine: 'The stance line',
-  leadFlare: 'The lead foot’s flare',
-  trailFlare: 'The trail foot’s flare',
+  stanceLine: messages.theStanceLine,
+  leadFlare: messages.theLeadFootsFlare,
+  trailFlare: messages.theTrailFootsFlare,
   ballAlong: FIGURE_WORDS.ballAlong.name,
   leadShare: FIGURE_WORDS.leadShare.name,
   hipBump: FIGURE_WORDS.hipBump.name,
@@ -152,17 +151,15 @@ interface NothingProps {
 function Nothing({ fitted: { relaxations, nearest }, setup, speech }: NothingProps) {
   return (
     <View className="gap-1" testID="fit-nothing">
-      <Body className="font-semibold">Nothing meets all of it.</Body>
-      {relaxations.length === 0 && (
-        <Body>More than one thing stands in the way; none would do by itself.</Body>
-      )}
+      <Body className="font-semibold">{messages.nothingMeetsAll}</Body>
+      {relaxations.length === 0 && <Body>{messages.moreThanOneThingStands}</Body>}
       {relaxations.slice(0, 3).map((each) => (
         <Body key={each.requirement}>
-          {`${asked(each, speech)} would have to give ${given(each, speech)}.`}
+          {messages.wouldHaveToGive(asked(each, speech), given(each, speech))}
         </Body>
       ))}
       {nearest && <Answer answer={nearest} at={0} setup={setup} speech={speech} />}
-      <Quiet>Unlock something, try another club or method, or take a shorter turn.</Quiet>
+      <Quiet>{messages.unlockSomethingTryAnotherClub}</Quiet>
     </View>
   );
 }
@@ -182,23 +179,23 @@ export function FitPanel({ setup, speech }: { setup: Setup; speech: Speech }) {
   if (!turningFeet(setup, 0, 0)) {
     return (
       <View className="gap-2 pt-2" testID="fit-panel">
-        <Heading>The least change that frees the turn</Heading>
-        <Quiet>Measure both flares first: the turn goes by them.</Quiet>
+        <Heading>{messages.theLeastChangeThatFrees}</Heading>
+        <Quiet>{messages.measureBothFlaresFirst}</Quiet>
       </View>
     );
   }
   return (
     <View className="gap-2 pt-2" testID="fit-panel" aria-live="polite">
-      <Heading>The least change that frees the turn</Heading>
+      <Heading>{messages.theLeastChangeThatFrees}</Heading>
       {!fitted && !stopped && (
-        <Quiet>{done === null ? 'Looking …' : `Looking … ${Math.round(100 * done)} %`}</Quiet>
+        <Quiet>{done === null ? messages.looking : messages.lookingDone(Math.round(100 * done))}</Quiet>
       )}
-      {done !== null && !fitted && !stopped && <Button look="quiet" words="Stop looking" onPress={stop} />}
-      {stopped && <Quiet>Stopped. Lock or unlock something to look again.</Quiet>}
+      {done !== null && !fitted && !stopped && (
+        <Button look="quiet" words={messages.stopLooking} onPress={stop} />
+      )}
+      {stopped && <Quiet>{messages.stoppedLockOrUnlockSomething}</Quiet>}
       {fitted?.spared.map((turn) => (
-        <Quiet
-          key={turn}
-        >{`Going ${turn} is not asked for: that leg hurt in its test, and it is never turned further than today.`}</Quiet>
+        <Quiet key={turn}>{messages.goingIsNotAsked(turn)}</Quiet>
       ))}
       {fitted?.answers.map((answer, at) => (
         <Answer key={answer.kind} answer={answer} at={at} setup={setup} speech={speech} />

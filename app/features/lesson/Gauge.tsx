@@ -4,6 +4,8 @@ import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, LargeFigure, Quiet } from '../../ui/Words';
+import { common } from '../../domain/common.messages';
+import { messages } from './Gauge.messages';
 
 /** Readings older than this say nothing any more, but for the one that was zeroed on, ms. */
 const KEPT_MS = 8000;
@@ -73,8 +75,8 @@ const STATES: Record<GaugeState, string> = {
 };
 
 const NO_SENSOR: Record<'refused' | 'silent', string> = {
-  refused: 'The phone’s motion sensor was refused. Type the angle, or allow it in the browser’s settings.',
-  silent: 'This device has no motion sensor that answers. Type the angle instead.',
+  refused: messages.thePhonesMotionSensorWas,
+  silent: messages.thisDeviceHasNoMotion,
 };
 
 interface GaugeProps {
@@ -91,26 +93,26 @@ export function Gauge({ label, onTake, onDone }: GaugeProps) {
     return (
       <Notice kind="caution" live>
         <Body>{NO_SENSOR[sensor]}</Body>
-        <Button look="plain" words="Close the gauge" onPress={onDone} />
+        <Button look="plain" words={messages.closeTheGauge} onPress={onDone} />
       </Notice>
     );
   }
   const turn = answer ? Math.abs(answer.turn) : 0;
   return (
     <View className="gap-2 bg-sheet p-3" testID="gauge" aria-live="polite">
-      <Quiet>{`Hold the phone flat on it, zero, turn, and hold still: ${label}`}</Quiet>
+      <Quiet>{messages.holdThePhoneFlat(label)}</Quiet>
       <LargeFigure>{answer ? `${turn.toFixed(0)}°` : '–'}</LargeFigure>
-      <Body>{answer ? STATES[answer.state] : 'waiting for the sensor …'}</Body>
-      {byCompass && <Quiet>It leans on the compass: keep away from clubs, carts and other metal.</Quiet>}
+      <Body>{answer ? STATES[answer.state] : messages.waitingForTheSensor}</Body>
+      {byCompass && <Quiet>{messages.itLeansOnTheCompass}</Quiet>}
       <View className="flex-row flex-wrap gap-2">
-        <Button look="plain" words="Zero" onPress={() => setZeroedAt(performance.now())} />
+        <Button look="plain" words={messages.zero} onPress={() => setZeroedAt(performance.now())} />
         <Button
-          words="Take it"
-          label={`Take the gauge’s angle: ${label}`}
+          words={common.takeIt}
+          label={messages.takeTheGaugesAngle(label)}
           disabled={answer?.state !== 'steady'}
           onPress={() => onTake(Math.round(turn))}
         />
-        <Button look="quiet" words="Close" onPress={onDone} />
+        <Button look="quiet" words={common.close} onPress={onDone} />
       </View>
     </View>
   );

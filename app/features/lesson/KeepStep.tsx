@@ -24,6 +24,8 @@ import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { hasChange } from '../../domain/lessonDraft';
 import { NotMeasured } from './NotMeasured';
+import { common } from '../../domain/common.messages';
+import { messages } from './KeepStep.messages';
 
 async function finish(studentId: string): Promise<void> {
   const { draft } = lesson.getState();
@@ -40,15 +42,15 @@ function AlreadyRecorded({ draft }: { draft: LessonDraft }) {
   return (
     <View className="gap-2">
       <Notice kind="good" live>
-        <Body className="font-semibold">{`Recorded: ${draft.recorded.map((each) => clubById(each.club).name).join(', ')}.`}</Body>
-        <Body>
-          {unsent > 0
-            ? `On this device; ${unsent} not sent yet, and going out by themselves.`
-            : 'On this device and on the server.'}
+        <Body className="font-semibold">
+          {messages.recorded(draft.recorded.map((each) => clubById(each.club).name).join(', '))}
         </Body>
+        <Body>{unsent > 0 ? messages.onThisDeviceNotSent(unsent) : messages.onThisDevice}</Body>
       </Notice>
       <Link href={`/students/${student.id}`} className="min-h-[48px] py-3">
-        <Body tone="lagoon" className="font-semibold underline">{`The log of ${student.name}`}</Body>
+        <Body tone="lagoon" className="font-semibold underline">
+          {messages.theLog(student.name)}
+        </Body>
       </Link>
     </View>
   );
@@ -70,7 +72,7 @@ function ReasonChips({ onPick }: { onPick: (reason: string) => void }) {
             look="plain"
             className="justify-start py-2"
             words={words}
-            label={`Use as the reason: ${words}`}
+            label={messages.useAsTheReason(words)}
             onPress={() => onPick(finding.limits)}
           />
         );
@@ -93,7 +95,7 @@ function Words({ draft }: { draft: LessonDraft }) {
 
   const record = async () => {
     if (changing && draft.reason.trim() === '') {
-      return setFault('Reason: expected why you agreed on this, found nothing');
+      return setFault(messages.reasonExpectedWhyYouAgreed);
     }
     setFault('');
     setBusy(true);
@@ -102,7 +104,7 @@ function Words({ draft }: { draft: LessonDraft }) {
       const { reading } = read;
       await recordLesson({ draft, student, build, screen, method, reading, judgement, shotIds });
     } catch (error) {
-      setFault(`Not recorded: this device could not keep it (${(error as Error).message})`);
+      setFault(messages.notRecordedThisDevice((error as Error).message));
     } finally {
       setBusy(false);
     }
@@ -119,12 +121,12 @@ function Words({ draft }: { draft: LessonDraft }) {
           </Body>
         ))
       ) : (
-        <Body>No change is agreed: the address and what was read in it are recorded as they are.</Body>
+        <Body>{messages.checkedNothingToChangeTodays}</Body>
       )}
       {changing && (
         <>
           <Field
-            label="Reason"
+            label={messages.reason}
             value={draft.reason}
             onChangeText={(reason) => changeDraft({ reason })}
             maxLength={500}
@@ -133,31 +135,33 @@ function Words({ draft }: { draft: LessonDraft }) {
           />
           {draft.reason === '' && <ReasonChips onPick={(reason) => changeDraft({ reason })} />}
           <Field
-            label="Feel: what the student should feel"
+            label={messages.feelWhatTheStudentShould}
             value={draft.feel}
             onChangeText={(feel) => changeDraft({ feel })}
             maxLength={500}
           />
-          <Field
-            label="Note, for you"
-            value={draft.note}
-            onChangeText={(note) => changeDraft({ note })}
-            maxLength={2000}
-            multiline
-          />
         </>
       )}
+      <Field
+        label={messages.noteForYou}
+        value={draft.note}
+        onChangeText={(note) => changeDraft({ note })}
+        maxLength={2000}
+        multiline
+      />
       {fault !== '' && !changing && (
         <Notice kind="trouble" live>
           {fault}
         </Notice>
       )}
       <Button
-        words={busy ? 'Recording …' : changing ? 'Record the change' : 'Record as it is'}
+        words={
+          busy ? messages.recording : changing ? messages.recordTheChange : messages.recordNothingToChange
+        }
         disabled={busy || !looked}
         onPress={() => void record()}
       />
-      <Quiet>It is kept on this device first and sent by itself.</Quiet>
+      <Quiet>{messages.itIsKept}</Quiet>
     </View>
   );
 }
@@ -169,19 +173,19 @@ export function KeepStep() {
   const nothingOpen = !draft.club;
   return (
     <WorkPlace
-      label="Keep"
+      label={common.keep}
       desk={
         <View className="flex-row flex-wrap gap-3 border-t border-grid p-3">
           <Button
             className="flex-1"
             look="plain"
-            words={nothingOpen ? 'Another club' : 'Back to the change'}
+            words={nothingOpen ? messages.anotherClub : messages.backToTheChange}
             onPress={() => openStep(nothingOpen ? 'club' : 'change')}
           />
           <Button
             className="flex-1"
             look={nothingOpen && draft.recorded.length > 0 ? 'act' : 'plain'}
-            words="Finish the lesson"
+            words={messages.finishTheLesson}
             disabled={!nothingOpen && draft.recorded.length === 0}
             onPress={() => void finish(student.id)}
           />
@@ -190,9 +194,7 @@ export function KeepStep() {
     >
       <AlreadyRecorded draft={draft} />
       <Words draft={draft} />
-      {nothingOpen && draft.recorded.length === 0 && (
-        <Body>Nothing to keep yet. Choose a club and place the feet first.</Body>
-      )}
+      {nothingOpen && draft.recorded.length === 0 && <Body>{messages.nothingToKeepYetChoose}</Body>}
     </WorkPlace>
   );
 }

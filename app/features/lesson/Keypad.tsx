@@ -2,6 +2,7 @@ import DeleteIcon from 'lucide-react-native/icons/delete';
 import { useEffect, useRef } from 'react';
 import { Pressable, Text, View } from 'react-native';
 import { ON_DESK } from '../../ui/colours';
+import { messages } from './Keypad.messages';
 
 interface KeypadProps {
   /** Whether figures have a decimal point. */
@@ -29,13 +30,13 @@ function Key({ label, words = label, onPress, className = '', disabled = false }
       disabled={disabled}
       aria-disabled={disabled}
       onPress={onPress}
-      className={`min-h-[48px] flex-1 items-center justify-center rounded-md bg-desk-raised px-1 ${disabled ? 'opacity-40' : ''} ${className}`}
+      className={`min-h-[48px] flex-1 items-center justify-center rounded-md bg-desk-raised px-[4px] ${disabled ? 'opacity-40' : ''} ${className}`}
     >
       {words === '⌫' ? (
         <DeleteIcon color={ON_DESK} size={24} />
       ) : (
         <Text
-          className={`text-center font-text font-semibold text-on-desk ${words.length > 1 ? 'text-base leading-5' : 'text-2xl'}`}
+          className={`text-center font-text font-semibold text-on-desk ${words.length > 1 ? 'text-[16px] leading-[20px]' : 'text-[24px]'}`}
         >
           {words}
         </Text>
@@ -67,34 +68,37 @@ function useKeyboard(keys: Pick<KeypadProps, 'onKey' | 'onNext' | 'onBack' | 'po
   }, []);
 }
 
-/** Keys for a thumb, so that the places stay in view: no keyboard comes up over them. */
+/**
+ * Keys for a thumb, so that the places stay in view: no keyboard comes up over them. Their letters are large already and
+ * do not grow with the device's text, or the keys would push the form off the screen.
+ */
 export function Keypad({ point, nextWords, onKey, onNext, onBack, onSkip }: KeypadProps) {
   useKeyboard({ point, onKey, onNext, onBack });
   const digit = (key: string) => <Key key={key} label={key} onPress={() => onKey(key)} />;
   return (
-    <View className="flex-row gap-2">
-      <View className="flex-[3] gap-2">
+    <View className="flex-row gap-[8px]">
+      <View className="flex-[3] gap-[8px]">
         {['123', '456', '789'].map((row) => (
-          <View key={row} className="flex-row gap-2">
+          <View key={row} className="flex-row gap-[8px]">
             {[...row].map(digit)}
           </View>
         ))}
-        <View className="flex-row gap-2">
-          <Key label="Point" words="." disabled={!point} onPress={() => onKey('.')} />
+        <View className="flex-row gap-[8px]">
+          <Key label={messages.point} words="." disabled={!point} onPress={() => onKey('.')} />
           {digit('0')}
-          <Key label="Delete the last digit" words="⌫" onPress={() => onKey('⌫')} />
+          <Key label={messages.deleteTheLastDigit} words="⌫" onPress={() => onKey('⌫')} />
         </View>
       </View>
-      <View className="flex-1 gap-2">
-        <Key label="Not measured" onPress={onSkip} className="flex-none" />
-        <Key label="Back" onPress={onBack} className="flex-none" />
+      <View className="flex-1 gap-[8px]">
+        <Key label={messages.notMeasured} onPress={onSkip} className="flex-none" />
+        <Key label={messages.back} onPress={onBack} className="flex-none" />
         <Pressable
           role="button"
           aria-label={nextWords}
           onPress={onNext}
           className="min-h-[48px] flex-1 items-center justify-center rounded-md bg-on-desk"
         >
-          <Text className="font-text text-xl font-semibold text-desk">{nextWords}</Text>
+          <Text className="font-text text-[20px] font-semibold text-desk">{nextWords}</Text>
         </Pressable>
       </View>
     </View>

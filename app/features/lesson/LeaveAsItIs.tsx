@@ -6,6 +6,7 @@ import { useStore } from 'zustand';
 import { changeDraft, lesson } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { PickSeveral } from '../../ui/PickSeveral';
+import { messages } from './LeaveAsItIs.messages';
 
 export const MOVE_NAMES: Record<MoveName, string> = {
   stanceWidth: 'width',
@@ -31,13 +32,13 @@ export function LeaveAsItIs({ speech }: { speech: Speech }) {
       <View className="flex-row">
         <Button
           look="quiet"
-          words={open ? 'Fold what is left as it is' : 'Leave something as it is'}
+          words={open ? messages.foldWhatIsLeft : messages.leaveSomething}
           onPress={() => setOpen(!open)}
         />
       </View>
       {open && (
         <PickSeveral
-          label="Leave as it is"
+          label={messages.leaveAs}
           options={MOVES.map((move) => ({
             value: move,
             words: capitalised(inFootWords(MOVE_NAMES[move], speech.feet, speech.hand)),

@@ -42,6 +42,9 @@ import {
   withScreened,
 } from '../../domain/legsAndTrunk';
 import { measuredOf } from '../../domain/measured';
+import { common } from '../../domain/common.messages';
+import { useWanted, type Wanted } from './useWanted';
+import { messages } from './LegsStep.messages';
 
 /** How far a width is off when it is taken from a picture, as a share of it (starting value). */
 const WIDTH_ERROR = 0.03;
@@ -73,7 +76,7 @@ function Try({ item, at, name }: TryProps) {
     const number = typedNumber(next);
     const empty = next.trim() === '';
     if (!empty && !(number >= least && number <= most)) {
-      return setFault(`${name}: expected ${least} to ${most} degrees, found “${next}”`);
+      return setFault(messages.expectedToDegreesFound(name, least, most, next));
     }
     setFault(undefined);
     change((screen) => {
@@ -89,8 +92,8 @@ function Try({ item, at, name }: TryProps) {
   return (
     <View className="flex-1">
       <Field
-        label={at === 0 ? 'First try' : 'Second try'}
-        aria-label={`${name}, ${at === 0 ? 'first' : 'second'} try, degrees`}
+        label={at === 0 ? messages.firstTry : messages.secondTry}
+        aria-label={messages.tryDegrees(name, at === 0 ? 'first' : 'second')}
         unit="°"
         value={text}
         onChangeText={typed}
@@ -110,12 +113,12 @@ function FromWidth({ name, onTake }: { name: string; onTake: (turn: Angle) => vo
   const angle = sound ? turnFromWidth(to, from, from * WIDTH_ERROR) : null;
   return (
     <View className="gap-2 bg-sheet p-3">
-      <Quiet>Face-on, in a picture or between two fingers: how wide the hips look, in any unit.</Quiet>
+      <Quiet>{messages.faceOnInAPicture}</Quiet>
       <View className="flex-row gap-2">
         <View className="flex-1">
           <Field
-            label="Square"
-            aria-label={`${name}, hips’ width square`}
+            label={messages.square}
+            aria-label={messages.hipsWidthSquare(name)}
             value={square}
             onChangeText={setSquare}
             inputMode="decimal"
@@ -123,12 +126,12 @@ function FromWidth({ name, onTake }: { name: string; onTake: (turn: Angle) => vo
         </View>
         <View className="flex-1">
           <Field
-            label="Turned"
-            aria-label={`${name}, hips’ width turned`}
+            label={messages.turned}
+            aria-label={messages.hipsWidthTurned(name)}
             value={turned}
             onChangeText={setTurned}
             inputMode="decimal"
-            fault={turned !== '' && square !== '' && !sound ? 'Expected less than when square' : undefined}
+            fault={turned !== '' && square !== '' && !sound ? messages.expectedLessThanWhenSquare : undefined}
           />
         </View>
       </View>
@@ -136,8 +139,8 @@ function FromWidth({ name, onTake }: { name: string; onTake: (turn: Angle) => vo
         <Body className="figures">{`${angleFigure(angle.value)} ± ${angleFigure(angle.uncertainty)}${angle.uncertainty > 8 ? ': rough this near square' : ''}`}</Body>
       )}
       <Button
-        words="Take it"
-        label={`Take the angle from the width: ${name}`}
+        words={common.takeIt}
+        label={messages.takeTheAngle(name)}
         disabled={!angle}
         onPress={() => angle && onTake({ ...angle, value: Math.round(angle.value) })}
       />
@@ -167,7 +170,7 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
     <Button
       look={taking === by ? 'act' : 'plain'}
       words={words}
-      label={`${taking === by ? 'Close' : label}: ${name}`}
+      label={messages.labelled(taking === by ? common.close : label, name)}
       onPress={() => setTaking(taking === by ? null : by)}
     />
   );
@@ -204,27 +207,27 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
       )}
       {hurts && (
         <Field
-          label={`${name}: when does it hurt?`}
+          label={messages.whenDoesItHurt(name)}
           value={pain}
           onChangeText={(when) => change((screen) => withScreened(screen, item, { pain: when }))}
-          placeholder="in the test, in a full swing, on the fifteenth hole"
+          placeholder={messages.inTheTest}
           maxLength={120}
-          help="Pain ends this test. What depends on it is left out. A doctor or physiotherapist first."
+          help={messages.painEndsThisTestWhat}
         />
       )}
       <View className="flex-row flex-wrap gap-2">
         {!hurts && (
           <>
-            {way('gauge', 'Gauge', 'Use the phone as a gauge')}
-            {way('by eye', 'Dial', 'Set a dial by eye')}
+            {way('gauge', 'Gauge', messages.useThePhone)}
+            {way('by eye', 'Dial', messages.setADialByEye)}
             {(item === 'hipsBack' || item === 'hipsThrough') &&
-              way('apparent width', 'By width', 'By the hips’ width face-on')}
+              way('apparent width', messages.byWidth, messages.byTheHipsWidthFace)}
           </>
         )}
         <Button
           look="quiet"
-          words={hurts ? 'It does not hurt' : 'It hurts'}
-          label={`${hurts ? 'It does not hurt' : 'It hurts'}: ${name}`}
+          words={hurts ? messages.itDoesNotHurt : messages.itHurts}
+          label={`${hurts ? messages.itDoesNotHurt : messages.itHurts}: ${name}`}
           onPress={() => {
             if (hurts) change((screen) => withScreened(screen, item, { pain: '' }));
             setHurts(!hurts);
@@ -236,9 +239,9 @@ function ItemRow({ item, speech }: { item: ScreenItem; speech: Speech }) {
 }
 
 const LEGS = [
-  { value: 'lead', words: 'Lead leg' },
-  { value: 'trail', words: 'Trail leg' },
-  { value: 'neither', words: 'Could not say' },
+  { value: 'lead', words: messages.leadLeg },
+  { value: 'trail', words: messages.trailLeg },
+  { value: 'neither', words: messages.couldNotSay },
 ] as const;
 
 /** The feet the turn is taken on, and which leg was felt to stop it. */
@@ -263,17 +266,17 @@ function TurnedOn({ screen, speech }: { screen: Screen; speech: Speech }) {
   );
   return (
     <View className="gap-2 py-2">
-      <Body className="font-semibold">On which feet was it turned?</Body>
+      <Body className="font-semibold">{messages.onWhichFeetWas}</Body>
       <View className="flex-row gap-2">
-        {angle('leadFlare', 'Lead flare', 90)}
-        {angle('trailFlare', 'Trail flare', 90)}
-        {angle('toeLine', 'Line, closed', 45)}
+        {angle('leadFlare', messages.leadFlare, 90)}
+        {angle('trailFlare', messages.trailFlare, 90)}
+        {angle('toeLine', messages.lineClosed, 45)}
       </View>
       {setup && (
         <View className="flex-row">
           <Button
             look="quiet"
-            words="As the feet stand on the plan"
+            words={messages.asTheFeetStand}
             onPress={() => {
               const { measures } = measuredOf(setup);
               const { leadFlare, trailFlare, toeLine } = measures;
@@ -285,11 +288,7 @@ function TurnedOn({ screen, speech }: { screen: Screen; speech: Speech }) {
       {(['stoppedBack', 'stoppedThrough'] as const).map((name) => (
         <Choice
           key={name}
-          label={
-            name === 'stoppedBack'
-              ? 'What stopped the hips going back?'
-              : 'What stopped the hips going through?'
-          }
+          label={name === 'stoppedBack' ? messages.whatStoppedGoingBack : messages.whatStoppedGoingThrough}
           options={LEGS.map(({ value, words }) => ({ value, words: spoken(words, speech) }))}
           value={screen[name] ?? 'neither'}
           onChange={(leg) => change((of) => ({ ...of, [name]: leg === 'neither' ? null : leg }))}
@@ -305,10 +304,10 @@ function SoreKnees({ screen, speech }: { screen: Screen; speech: Speech }) {
       {(['lead', 'trail'] as const).map((foot) => (
         <Choice
           key={foot}
-          label={spoken(foot === 'lead' ? 'Lead knee' : 'Trail knee', speech)}
+          label={spoken(foot === 'lead' ? messages.leadKnee : messages.trailKnee, speech)}
           options={[
-            { value: 'fine', words: 'Fine' },
-            { value: 'sore', words: 'Sore' },
+            { value: 'fine', words: messages.fine },
+            { value: 'sore', words: messages.sore },
           ]}
           value={screen.soreKnee[foot] ? 'sore' : 'fine'}
           onChange={(how) =>
@@ -321,27 +320,38 @@ function SoreKnees({ screen, speech }: { screen: Screen; speech: Speech }) {
 }
 
 const PARTS = [
-  ['toe-out', 'Natural toe-out'],
-  ['legs', 'Foot in the air'],
-  ['trunk', 'Seated trunk'],
-  ['turn', 'The turn itself'],
+  ['toe-out', messages.naturalToeOut],
+  ['legs', messages.footInTheAir],
+  ['trunk', messages.seatedTrunk],
+  ['turn', messages.theTurnItself],
 ] as const;
+
+/** A test against what this swing wants of it: no pass mark, since another method or club wants something else. */
+function AgainstWanted({ item, value, wanted }: { item: ScreenItem; value: number; wanted: Wanted | null }) {
+  if (!wanted) return null;
+  if (item === 'trunkBack') return <Quiet>{messages.leavesTheHips(angleFigure(wanted.leftToHips))}</Quiet>;
+  const asked = wanted.ofTest(item);
+  if (asked === null) return null;
+  const enough = value >= asked - 0.5;
+  return (
+    <Quiet tone={enough ? 'moss' : 'rust'} className="font-semibold">
+      {enough ? messages.enoughForThisSwing : messages.thisSwingWants(angleFigure(asked))}
+    </Quiet>
+  );
+}
 
 /** The newest screen there is, in figures, with what its measured turns said of the model. */
 function Newest({ speech }: { speech: Speech }) {
   const { screen: taken, student, build } = useLessonContext();
+  const wanted = useWanted();
   const builds = useRecords((state) => state.builds);
   const screen = taken && screenFor(taken, student.hand);
-  if (!screen) return <Body>Not tested yet: nobody knows where the legs stop the turn.</Body>;
+  if (!screen) return <Body>{messages.notTestedYetNobodyKnows}</Body>;
   const grown = outgrown(builds[screen.buildId], build);
   const { residuals, closing } = turningBody(screen, student.hand);
   return (
     <View className="gap-2" testID="newest-screen">
-      {grown && (
-        <Notice kind="caution">
-          Has grown since: these legs are no longer those that were tested. Test them again.
-        </Notice>
-      )}
+      {grown && <Notice kind="caution">{messages.hasGrownSinceTheseLegs}</Notice>}
       {SCREEN_ITEMS.flatMap((item) => {
         const angle = angleOf(screen, item);
         const { pain, takenAt } = itemIn(screen, item);
@@ -350,23 +360,34 @@ function Newest({ speech }: { speech: Speech }) {
           <View key={item} className="flex-row justify-between gap-2 border-b border-grid py-1">
             <View className="flex-1">
               <Body>{spoken(SCREEN_WORDS[item].name, speech)}</Body>
-              {takenAt && <Quiet>{`skipped since: taken ${day(takenAt)}`}</Quiet>}
+              {takenAt && <Quiet>{messages.skippedSinceTaken(day(takenAt))}</Quiet>}
             </View>
             {angle ? (
-              <FigureWords className="text-base">{`${angleFigure(angle.value)} ± ${angleFigure(angle.uncertainty)}`}</FigureWords>
+              <View className="items-end">
+                <FigureWords className="text-base">{`${angleFigure(angle.value)} ± ${angleFigure(angle.uncertainty)}`}</FigureWords>
+                <AgainstWanted item={item} value={angle.value} wanted={wanted} />
+              </View>
             ) : (
-              <Body>{`! hurts: ${pain}`}</Body>
+              <Body>{messages.hurts(pain)}</Body>
             )}
           </View>,
         ];
       })}
       {residuals.map(({ measured, predicted, halfWidth, missed }, at) => (
         <Body key={at}>
-          {`Going ${measured.turn} the hips were predicted to stop at ${angleFigure(predicted)} ± ${angleFigure(halfWidth)} (95%) and stopped at ${angleFigure(measured.reached.value)}.${missed ? ' That is further off than the prediction allows: measure again, or trust the measured turn.' : ''}`}
+          {messages.goingTheHipsWerePredicted(
+            measured.turn,
+            angleFigure(predicted),
+            angleFigure(halfWidth),
+            angleFigure(measured.reached.value),
+            missed
+              ? ' That is further off than the prediction allows: measure again, or trust the measured turn.'
+              : '',
+          )}
         </Body>
       ))}
       {screen.earlierTurns.length > 0 && <Body>{closingSentence(closing)}</Body>}
-      <Quiet>{`Taken ${day(screen.madeAt)}. Every ± is one standard deviation unless said otherwise.`}</Quiet>
+      <Quiet>{messages.takenEveryIsOneStandard(day(screen.madeAt))}</Quiet>
     </View>
   );
 }
@@ -374,7 +395,7 @@ function Newest({ speech }: { speech: Speech }) {
 function Taking({ screen, speech }: { screen: Screen; speech: Speech }) {
   return (
     <>
-      <Quiet>{`It tells a coach where the turn stops. It is no diagnosis. ${NOT_MEDICAL_ADVICE} If it hurts, stop. Doctor or physio first.`}</Quiet>
+      <Quiet>{messages.itTellsACoachWhere(NOT_MEDICAL_ADVICE)}</Quiet>
       <SoreKnees screen={screen} speech={speech} />
       {PARTS.map(([part, heading]) => (
         <View key={part}>
@@ -403,14 +424,13 @@ export function LegsStep() {
     if (screen && screen.hand !== student.hand) changeDraft({ screen: screenFor(screen, student.hand) });
   }, [screen, student.hand]);
   const keep = async () => {
-    if (!screen || screen.items.length === 0)
-      return setFault('Nothing taken yet: expected at least one angle.');
+    if (!screen || screen.items.length === 0) return setFault(messages.nothingTakenYetExpected);
     const whole = takesTheTurn(screen) && !screen.turnedOn ? { ...screen, turnedOn: STOOD_ON } : screen;
     try {
       await keepScreen(whole, { student, build, before: holds ? before : null });
       setFault('');
     } catch (error) {
-      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+      setFault(common.notKept((error as Error).message));
     }
   };
   return (
@@ -419,7 +439,7 @@ export function LegsStep() {
         className="flex-1"
         contentContainerClassName="gap-3 p-4"
         tabIndex={0}
-        aria-label="Legs and trunk"
+        aria-label={common.legsAndTrunk}
       >
         {screen ? <Taking screen={screen} speech={speech} /> : <Newest speech={speech} />}
         {fault !== '' && (
@@ -431,17 +451,22 @@ export function LegsStep() {
       <View className="flex-row flex-wrap gap-3 border-t border-grid p-3">
         {screen ? (
           <>
-            <Button className="flex-1" words="Keep the test" onPress={() => void keep()} />
-            <Button look="quiet" words="Discard" onPress={() => changeDraft({ screen: null })} />
+            <Button className="flex-1" words={messages.keepTheTest} onPress={() => void keep()} />
+            <Button look="quiet" words={messages.discard} onPress={() => changeDraft({ screen: null })} />
           </>
         ) : (
           <>
             <Button
               look="plain"
-              words="Test legs and trunk"
+              words={messages.testLegsAndTrunk}
               onPress={() => changeDraft({ screen: { ...EMPTY_SCREEN, hand: student.hand } })}
             />
-            <Button className="flex-1" words="Club" label="On to the club" onPress={() => openStep('club')} />
+            <Button
+              className="flex-1"
+              words={common.club}
+              label={messages.onToTheClub}
+              onPress={() => openStep('club')}
+            />
           </>
         )}
       </View>

@@ -9,6 +9,7 @@ import { usePreferences } from '../../state/preferences';
 import { useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
 import { useGoal, useLeadHeelLift, useOwnDifference, usePlumbPlace, useTurningBody } from './turning';
+import { messages } from './LessonPlan.messages';
 
 /** Steps in which feet and loads are taken hold of. */
 const HELD_IN: readonly (Step | undefined)[] = ['feet', 'change'];
@@ -19,6 +20,7 @@ export function LessonPlan() {
   const { verdictOf } = useLessonContext();
   const viewpoint = usePreferences((state) => state.viewpoint);
   const length = usePreferences((state) => state.length);
+  const footWords = usePreferences((state) => state.feet);
   const step = useStore(lesson, (state) => state.draft?.step);
   const loads = useStore(lesson, (state) => state.deskFor === 'load');
   const agreed = useStore(lesson, (state) => state.standing === 'agreed');
@@ -54,6 +56,7 @@ export function LessonPlan() {
       hand={student.hand}
       viewpoint={viewpoint}
       length={length}
+      footWords={footWords}
       shoulderBreadth={build.figures.shoulderBreadth.value}
       verdictOf={verdictOf}
       ghosts={ghosts}
@@ -63,11 +66,7 @@ export function LessonPlan() {
       holds={still ? 'none' : load ? 'load' : 'feet'}
       onMount={still ? undefined : load ? holdLoad : holdFeet}
       label={
-        still
-          ? 'The feet from above'
-          : load
-            ? 'The feet from above. Touch a sole to say where the load is.'
-            : 'The feet from above. t, l or b chooses trail foot, lead foot or ball; arrow keys move it, brackets turn it.'
+        still ? messages.theFeetFromAbove : load ? messages.theFeetFromAboveTouch : messages.theFeetFromAboveT
       }
     />
   );

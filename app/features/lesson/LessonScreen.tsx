@@ -33,6 +33,8 @@ import { JudgementContext, useNewJudgement } from './useJudgement';
 import { TryStep } from './try/TryStep';
 import { WhoStep } from './WhoStep';
 import { Waiting } from '../../ui/Waiting';
+import { common } from '../../domain/common.messages';
+import { messages } from './LessonScreen.messages';
 
 const STEPS: Record<Step, ComponentType> = {
   who: WhoStep,
@@ -53,9 +55,14 @@ function Header({ student }: { student: LessonContext['student'] }) {
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   return (
     <View role="banner" className="flex-row items-center gap-1 pr-3">
-      <BackTo label={`Back to ${student.name}`} href={`/students/${student.id}`} />
+      <BackTo label={common.backTo(student.name)} href={`/students/${student.id}`} />
       <View className="flex-1 py-2">
-        <Body numberOfLines={1} role="heading" aria-level={1} className="font-heading text-xl font-bold">
+        <Body
+          numberOfLines={2}
+          role="heading"
+          aria-level={1}
+          className="font-heading text-[20px] font-bold leading-[24px]"
+        >
           {student.name}
         </Body>
         <Quiet numberOfLines={1}>
@@ -65,8 +72,8 @@ function Header({ student }: { student: LessonContext['student'] }) {
       </View>
       <Button
         look="plain"
-        words={club ? `${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}` : 'Club'}
-        label={club ? `Club: ${clubById(club).name}. Choose another` : 'Club: none yet. Choose one'}
+        words={club ? `${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}` : common.club}
+        label={club ? messages.clubChooseAnother(clubById(club).name) : messages.clubNoneYetChooseOne}
         onPress={() => openStep('club')}
       />
     </View>
@@ -92,7 +99,7 @@ function Steps() {
           <LessonPlan />
         ) : (
           <View className="flex-1 items-center justify-center p-10">
-            <Body>The plan opens when a club is chosen.</Body>
+            <Body>{messages.thePlanOpensWhen}</Body>
           </View>
         )}
       </View>
@@ -185,19 +192,13 @@ export function LessonScreen() {
   useEffect(keepWhileOpen, []);
 
   if (!draftsLoaded || !listLoaded || (kept && !recordsLoaded)) return <Waiting />;
-  if (!kept)
-    return (
-      <Waiting words="This lesson is not on this device. It may have been finished, or belong to another coach." />
-    );
-  if (!student || !method)
-    return (
-      <Waiting words="What this lesson needs is not on this device yet; it comes with the connection." />
-    );
+  if (!kept) return <Waiting words={messages.thisLesson} />;
+  if (!student || !method) return <Waiting words={messages.whatThisLessonNeeds} />;
   if (!build) {
     return (
       <View role="main" className="flex-1 justify-center gap-3 bg-paper p-6">
-        <Body>{`${student.name} has no build yet. A height is enough to begin.`}</Body>
-        <Button words="Enter the build" onPress={() => router.push(`/students/${student.id}/edit`)} />
+        <Body>{messages.hasNoBuildYet(student.name)}</Body>
+        <Button words={messages.enterTheBuild} onPress={() => router.push(`/students/${student.id}/edit`)} />
       </View>
     );
   }

@@ -11,6 +11,7 @@ import { bandFigure, mainFigure, otherWidths, setbackWords } from './figures';
 import { figure, figureName } from '../../domain/sentences';
 import { shortDay } from '../../domain/students';
 import { useLastRecord } from '../../state/useLastRecord';
+import { messages } from './MeasureRows.messages';
 
 interface RowProps {
   label: string;
@@ -143,7 +144,7 @@ function LineRow({ line, speech, judge }: RowsProps & { line: 'toeLine' | 'heelL
   );
   return (
     <Row
-      label={line === 'toeLine' ? 'Stance line, through the toes' : 'Heel line'}
+      label={line === 'toeLine' ? messages.stanceLineThroughTheToes : messages.heelLine}
       {...figures}
       testID={`row-${line}`}
     />

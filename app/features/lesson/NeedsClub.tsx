@@ -4,6 +4,7 @@ import { useStore } from 'zustand';
 import { lesson, openStep } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Body } from '../../ui/Words';
+import { messages } from './NeedsClub.messages';
 
 /** Everything below depends on the club; without one the step says so. */
 export function NeedsClub({ children }: { children: ReactNode }) {
@@ -11,8 +12,8 @@ export function NeedsClub({ children }: { children: ReactNode }) {
   if (chosen) return <>{children}</>;
   return (
     <View className="flex-1 justify-center gap-3 p-6">
-      <Body>Width, flare, ball and balance all go by the club. Choose it first.</Body>
-      <Button words="Choose a club" onPress={() => openStep('club')} />
+      <Body>{messages.widthFlareBallAndBalance}</Body>
+      <Button words={messages.chooseAClub} onPress={() => openStep('club')} />
     </View>
   );
 }

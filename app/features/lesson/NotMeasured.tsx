@@ -1,13 +1,14 @@
 import { FEET_FIGURES, LOAD_FIGURES, notMeasured, type PlacedFigure } from '@pedastance/core/setup';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { figureName } from '../../domain/sentences';
+import { figureName, spoken } from '../../domain/sentences';
 import { lesson, openStep, standAsDrawn } from '../../state/lesson';
 import { useSpeech } from '../../state/useSpeech';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body } from '../../ui/Words';
 import { useLessonContext } from './context';
+import { messages } from './NotMeasured.messages';
 
 interface PartProps {
   figures: readonly PlacedFigure[];
@@ -44,12 +45,17 @@ export function NotMeasured() {
   const names = missing.map((name) => figureName(name, speech).toLowerCase()).join('; ');
   return (
     <Notice kind="caution">
-      <Body>{`Not measured, so not read: ${names}.`}</Body>
-      <Part figures={feet} asDrawn="The feet stand as drawn" measure="Place them" deskFor="feet" />
+      <Body>{messages.notMeasuredSoNotRead(names)}</Body>
+      <Part
+        figures={feet}
+        asDrawn={messages.theFeetStandAsDrawn}
+        measure={messages.placeThem}
+        deskFor="feet"
+      />
       <Part
         figures={load}
-        asDrawn={`${Math.round(setup.balance.leadShare)} % on the lead foot, as drawn`}
-        measure="Note the balance"
+        asDrawn={spoken(messages.onTheLeadFoot(Math.round(setup.balance.leadShare)), speech)}
+        measure={messages.noteTheBalance}
         deskFor="load"
       />
     </Notice>

@@ -2,16 +2,18 @@ import { Pressable, Text, View } from 'react-native';
 import { useStore } from 'zustand';
 import { placeOf, PLACES, type Step } from '../../domain/lessonDraft';
 import { lesson, openStep } from '../../state/lesson';
+import { common } from '../../domain/common.messages';
+import { messages } from './PartBar.messages';
 
 const NAMES: Partial<Record<Step, string>> = {
-  who: 'Came for',
-  legs: 'Legs and trunk',
-  feet: 'Plan',
-  tape: 'Tape',
-  quickLook: 'Quick look',
-  body: 'Body',
-  keep: 'Record',
-  try: 'Try',
+  who: messages.cameFor,
+  legs: common.legsAndTrunk,
+  feet: messages.plan,
+  tape: messages.tape,
+  quickLook: messages.quickLook,
+  body: messages.body,
+  keep: messages.record,
+  try: messages.tryIt,
 };
 
 /** The parts of the open place in a row; a place of one part needs none. */
@@ -21,7 +23,7 @@ export function PartBar() {
   const parts = (PLACES[place] as readonly Step[]).filter((step) => NAMES[step]);
   if (parts.length < 2 || current === 'club') return null;
   return (
-    <View role="tablist" aria-label="Parts of this place" className="flex-row border-b border-grid">
+    <View role="tablist" aria-label={messages.partsOfThisPlace} className="flex-row border-b border-grid">
       {parts.map((step) => {
         const chosen = step === current;
         return (

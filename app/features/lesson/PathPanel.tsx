@@ -12,12 +12,13 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { measuredOf } from '../../domain/measured';
 import { useLessonContext } from './context';
 import { useSettled } from './useSettled';
+import { messages } from './PathPanel.messages';
 
 /** What a cause is counted in when it is told, and how many of the model's own units that is. */
 const TOLD_PER: Record<PathCause, { words: string; by: number }> = {
-  closed: { words: 'each degree closed', by: 1 },
-  toeward: { words: 'each 10 % of load toward the toes', by: 10 },
-  ball: { words: 'each 10 mm of ball forward', by: 10 },
+  closed: { words: messages.eachDegreeClosed, by: 1 },
+  toeward: { words: messages.eachOfLoadToward, by: 10 },
+  ball: { words: messages.eachMmOfBallForward, by: 10 },
 };
 
 const signed = (value: number): string => `${value < 0 ? '' : '+'}${angleFigure(value, 1)}`;
@@ -33,8 +34,8 @@ function SlopeRow({ slope }: { slope: Slope }) {
       </View>
       <Quiet className="figures">
         {slope.guess
-          ? 'a guess, not this student: too few shots from setups that differ in it'
-          : `95%: ${signed(least * by)} to ${signed(most * by)}`}
+          ? messages.aGuessNotThisStudent
+          : messages.almostAlways(signed(least * by), signed(most * by))}
       </Quiet>
     </View>
   );
@@ -47,23 +48,28 @@ function Straight({ path, setup }: { path: StudentPath; setup: Setup }) {
   const straight = straightLine(path, setup);
   const own = path.slopes.some(({ cause, guess }) => cause === 'closed' && !guess);
   if (!straight) {
-    return <Body>No line within 20° would straighten it: look at the ball, the load or the shoulders.</Body>;
+    return <Body>{messages.noLineWithinWouldStraighten}</Body>;
   }
   const { toeLine } = measuredOf(setup).measures;
   const by = straight.closed > toeLine ? 'more' : 'less';
   const spared = cautions.find(({ withholds }) => hasRemedy(withholds, { item: 'stanceLine', by }));
-  if (spared) return <Body>{`No other line is looked for. ${spared.reason}`}</Body>;
+  if (spared) return <Body>{messages.noOtherLineIsLooked(spared.reason)}</Body>;
   const [least, most] = straight.interval;
   const end = (closed: number) => (Number.isFinite(closed) ? lineWords(closed) : 'further than is looked at');
   return (
     <View className="gap-1">
       <Body>
-        {`A stance line ${lineWords(straight.closed)} would straighten it${own ? (path.simulated ? ', by simulated shots' : '') : ', a guess'} (95%: ${end(least)} to ${end(most)}).`}
+        {messages.aStanceLineWouldStraighten(
+          lineWords(straight.closed),
+          own ? (path.simulated ? ', by simulated shots' : '') : ', a guess',
+          end(least),
+          end(most),
+        )}
       </Body>
       <View className="flex-row">
         <Button
           look={asked === null ? 'plain' : 'act'}
-          words={asked === null ? 'Have the fit look for it' : '✓ The fit looks for it. Leave it'}
+          words={asked === null ? messages.haveTheFitLook : messages.theFitLooks}
           onPress={() => lesson.setState({ lineAsked: asked === null ? straight.closed : null })}
         />
       </View>
@@ -73,9 +79,9 @@ function Straight({ path, setup }: { path: StudentPath; setup: Setup }) {
 
 /** What a path rests on: nothing but the guess, simulated shots, or the student's own. */
 function restsOn({ shots, simulated }: StudentPath, guess: boolean): string {
-  if (shots === 0) return 'No shots of this student yet';
+  if (shots === 0) return messages.noShotsOfThisStudent;
   const hit = `${shots} ${simulated ? 'simulated shots, none of their own' : 'of this student’s own shots'}`;
-  return guess ? `${hit}, too few from feet like these` : `By ${hit}`;
+  return guess ? messages.tooFewFromFeetLike(hit) : `By ${hit}`;
 }
 
 /** What these feet do to this student's path: predicted, by which slopes, and what would straighten it. */
@@ -86,21 +92,14 @@ export function PathPanel({ path, speech }: { path: StudentPath; speech: Speech 
   const shoulders = setup.posture?.figures.shoulderLine;
   return (
     <View className="gap-2 pt-3" testID="path-panel">
-      <Heading>The path</Heading>
+      <Heading>{messages.thePath}</Heading>
       <Body>{`${restsOn(path, predicted.guess)}: ${pathSentence(predicted)}`}</Body>
       {path.slopes.map((slope) => (
         <SlopeRow key={slope.cause} slope={slope} />
       ))}
       <Straight path={path} setup={setup} />
-      {!shoulders && (
-        <Quiet>
-          Closing often only cancels shoulders that opened: look at the shoulder line before you close the
-          feet.
-        </Quiet>
-      )}
-      <Quiet>
-        {`The general guess and its spread are starting values${speech.length === 'cm' ? '' : ' (10 mm is 0.4 in)'}. Shots of all clubs count, each with its club’s length; mishits do not.`}
-      </Quiet>
+      {!shoulders && <Quiet>{messages.closingOftenOnlyCancelsShoulders}</Quiet>}
+      <Quiet>{messages.theGeneralGuessAndIts(speech.length === 'cm' ? '' : ' (10 mm is 0.4 in)')}</Quiet>
     </View>
   );
 }

@@ -6,23 +6,18 @@ import { lesson, openPlace } from '../../state/lesson';
 import { useWide } from '../../ui/layout';
 import { useLessonContext } from './context';
 import { useJudgement } from './useJudgement';
-
-const NAMES: Record<Place, string> = {
-  student: 'Student',
-  address: 'Address',
-  read: 'Read',
-  change: 'Change',
-  keep: 'Keep',
-};
+import { messages } from './PlaceBar.messages';
 
 const measuredWords = ({ setup }: LessonDraft): string =>
-  setup ? `${PLACED_FIGURES.length - notMeasured(setup).length} of ${PLACED_FIGURES.length}` : 'no club yet';
+  setup
+    ? messages.measured(PLACED_FIGURES.length - notMeasured(setup).length, PLACED_FIGURES.length)
+    : messages.noClubYet;
 
 function useThings(): string {
   const judgement = useJudgement();
   if (!judgement) return '';
   const { length } = judgement.things;
-  return length === 0 ? 'fine' : `${length} ${length === 1 ? 'thing' : 'things'}`;
+  return length === 0 ? messages.fine : messages.things(length);
 }
 
 /** How far each place is, in a word or two. */
@@ -32,11 +27,11 @@ function useStates(): Record<Place, string> {
   const inUse = useStore(lesson, ({ draft }) => draft !== null && hasChange(draft));
   const recorded = useStore(lesson, ({ draft }) => draft?.recorded.length ?? 0);
   return {
-    student: legs ? '✓' : 'legs?',
+    student: legs ? messages.done : messages.legsNotTested,
     address,
     read: useThings(),
-    change: inUse ? '✓ in use' : '',
-    keep: recorded > 0 ? '✓' : '',
+    change: inUse ? messages.inUse : '',
+    keep: recorded > 0 ? messages.done : '',
   };
 }
 
@@ -64,7 +59,7 @@ export function PlaceBar() {
   return (
     <View className={wide ? 'w-[112px] border-r border-ink' : 'border-t border-ink bg-paper'}>
       <Marks upright={wide} />
-      <View role="tablist" aria-label="Places of the lesson" className={wide ? 'flex-1' : 'flex-row'}>
+      <View role="tablist" aria-label={messages.placesOfTheLesson} className={wide ? 'flex-1' : 'flex-row'}>
         {PLACE_NAMES.map((place) => {
           const chosen = place === current;
           return (
@@ -78,7 +73,7 @@ export function PlaceBar() {
               <Text
                 className={`font-text text-[15px] font-semibold leading-5 ${chosen ? 'text-paper' : 'text-ink'}`}
               >
-                {NAMES[place]}
+                {messages.names[place]}
               </Text>
               <Text
                 numberOfLines={1}

@@ -11,16 +11,18 @@ import { Chips } from '../../ui/Chips';
 import { Body, Quiet } from '../../ui/Words';
 import { useLessonContext } from './context';
 import { NeedsClub } from './NeedsClub';
+import { common } from '../../domain/common.messages';
+import { messages } from './QuickLookStep.messages';
 
 /** What is asked of each look. */
 const ASKED: Record<EyeLook, string> = {
-  width: 'Width',
-  'lead foot': 'Lead foot',
-  'trail foot': 'Trail foot',
-  line: 'Line through the toes',
-  ball: 'Ball',
-  'heel to toe': 'Weight, heel to toe',
-  'side to side': 'Weight, side to side',
+  width: messages.width,
+  'lead foot': messages.leadFoot,
+  'trail foot': messages.trailFoot,
+  line: messages.lineThroughTheToes,
+  ball: messages.ball,
+  'heel to toe': messages.weightHeelToToe,
+  'side to side': messages.weightSideToSide,
 };
 
 function LookRow({ look }: { look: EyeLook }) {
@@ -53,15 +55,15 @@ export function QuickLookStep() {
           className="flex-1"
           contentContainerClassName="gap-1 p-3"
           tabIndex={0}
-          aria-label="A quick look"
+          aria-label={messages.aQuickLook}
         >
-          <Quiet>Tap what you see. Leave what you cannot tell.</Quiet>
+          <Quiet>{messages.tapWhatYouSeeLeave}</Quiet>
           {EYE_LOOKS.map((look) => (
             <LookRow key={look} look={look} />
           ))}
         </ScrollView>
         <View className="border-t border-grid p-3">
-          <Button words="Read" label="Read what was seen" onPress={() => openStep('read')} />
+          <Button words={common.read} label={messages.readWhatWasSeen} onPress={() => openStep('read')} />
         </View>
       </View>
     </NeedsClub>

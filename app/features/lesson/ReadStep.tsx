@@ -27,6 +27,8 @@ import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { Cautions } from '../../cards/StudentFacts';
 import { NotMeasured } from './NotMeasured';
+import { common } from '../../domain/common.messages';
+import { messages } from './ReadStep.messages';
 
 /** The findings that come from one, straight or through another. */
 function effectsOf(cause: Finding, findings: readonly Finding[]): Finding[] {
@@ -37,8 +39,8 @@ function effectsOf(cause: Finding, findings: readonly Finding[]): Finding[] {
 /** The bands are evidence: how many are out, and never that all is well while a goal is short. */
 function bandsHeading(findings: readonly Finding[]): string {
   const out = findings.filter(({ verdict }) => verdict !== 'in').length;
-  if (findings.length === 0) return 'Nothing is measured yet';
-  return out === 0 ? 'Held against the method: all in band' : `Held against the method: ${out} out of band`;
+  if (findings.length === 0) return messages.nothingIsMeasuredYet;
+  return out === 0 ? messages.heldAgainstTheMethodAll : messages.heldAgainstTheMethodOut(out);
 }
 
 /** Which house method reads this lesson, and the way to set it beside others. */
@@ -49,14 +51,14 @@ function ReadWith() {
   return (
     <View className="gap-2 pt-2">
       <Choice
-        label="Read with"
+        label={messages.readWith}
         options={methods.map(({ id, name }) => ({ value: id, words: name }))}
         value={method.id}
         onChange={(methodId) => changeDraft({ methodId })}
       />
       <Link href={`/students/${student.id}/compare?lesson=${lessonId}`} className="min-h-[48px] py-3">
         <Body tone="lagoon" className="font-semibold underline">
-          Set methods side by side on these feet
+          {messages.setMethodsSideBySide}
         </Body>
       </Link>
     </View>
@@ -88,7 +90,7 @@ function Bands({ findings }: { findings: readonly Finding[] }) {
         <View className="flex-row">
           <Button
             look="quiet"
-            words={all ? 'Fold them away' : `In band (${rest.length})`}
+            words={all ? messages.foldThemAway : messages.inBand(rest.length)}
             onPress={() => setAll(!all)}
           />
         </View>
@@ -109,7 +111,7 @@ function SinceAgreed({ setup, speech }: { setup: Setup; speech: Speech }) {
   if (!record?.agreed || held.length === 0) return null;
   return (
     <View testID="since-agreed">
-      <Quiet>{`Since ${shortDay(record.agreed.madeAt)}`}</Quiet>
+      <Quiet>{messages.since(shortDay(record.agreed.madeAt))}</Quiet>
       <HeldLines held={held} speech={speech} />
     </View>
   );
@@ -131,7 +133,7 @@ function Findings() {
           <PartingChoices judgement={judgement} />
         </>
       ) : (
-        <Quiet>Working …</Quiet>
+        <Quiet>{common.working}</Quiet>
       )}
       <OwnBands />
       <NotMeasured />
@@ -146,7 +148,7 @@ function Findings() {
         <ChoiceCard key={choice.question} choice={choice} speech={speech} />
       ))}
       <ReadWith />
-      <Quiet>{`Read with “${method.name}”, version ${method.version}. Every ± is one standard deviation.`}</Quiet>
+      <Quiet>{messages.readWithVersionEvery(method.name, method.version)}</Quiet>
     </>
   );
 }
@@ -155,11 +157,15 @@ export function ReadStep() {
   return (
     <NeedsClub>
       <WorkPlace
-        label="What was read"
+        label={messages.whatWasRead}
         plan="strip"
         desk={
           <View className="border-t border-grid p-3">
-            <Button words="Change" label="On to the change" onPress={() => openStep('change')} />
+            <Button
+              words={messages.change}
+              label={messages.onToTheChange}
+              onPress={() => openStep('change')}
+            />
           </View>
         }
       >

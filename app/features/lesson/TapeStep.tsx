@@ -11,7 +11,7 @@ import {
 import { useEffect, useRef, useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
-import { figureName } from '../../domain/sentences';
+import { figureName, spoken } from '../../domain/sentences';
 import { typedNumber } from '../../domain/typedNumber';
 import { lesson, openStep } from '../../state/lesson';
 import { laidByTape, leaveOut, standAs, type TapeFigures } from '../../state/tape';
@@ -22,6 +22,8 @@ import { useLessonContext } from './context';
 import { faultOf, kindOf, shownValue, toStored, unitOf } from './dials';
 import { Keypad } from './Keypad';
 import { NeedsClub } from './NeedsClub';
+import { common } from '../../domain/common.messages';
+import { messages } from './TapeStep.messages';
 
 type Taken = FeetFigure | 'leadShare';
 
@@ -36,12 +38,16 @@ const IN_ORDER: readonly Taken[] = [
   'leadShare',
 ];
 
-const DATUM_WORDS: Record<WidthDatum, string> = { heels: 'Heels', outsides: 'Outsides', gap: 'Gap' };
+const DATUM_WORDS: Record<WidthDatum, string> = {
+  heels: messages.heels,
+  outsides: messages.outsides,
+  gap: messages.gap,
+};
 
 /** Figures that can lie on either side of nought, with what each side is called. */
 const SIDES: Partial<Record<Taken, readonly [string, string]>> = {
-  setback: ['Back', 'Ahead'],
-  ballAlong: ['Inside the heel', 'Outside it'],
+  setback: [messages.back, messages.ahead],
+  ballAlong: [messages.insideTheHeel, messages.outsideIt],
 };
 
 /** Marks of the lead shoe that a trail toe is laid against, shoe lengths. */
@@ -103,6 +109,7 @@ function Row({ figure, typed, fault, speech, onOpen }: RowProps) {
 
 interface DatumProps {
   figure: Taken;
+  speech: Speech;
   datum: WidthDatum;
   onDatum: (datum: WidthDatum) => void;
   /** The figure lies on the other side of nought. */
@@ -112,14 +119,14 @@ interface DatumProps {
 }
 
 /** What a figure is laid from, where there is more than one way. */
-function LaidFrom({ figure, datum, onDatum, otherSide, onSide, onMark }: DatumProps) {
+function LaidFrom({ figure, speech, datum, onDatum, otherSide, onSide, onMark }: DatumProps) {
   const sides = SIDES[figure];
   if (figure === 'stanceWidth')
     return (
       <Choice
         onDesk
         hideLabel
-        label="Width between"
+        label={messages.widthBetween}
         options={WIDTH_DATUMS.map((value) => ({ value, words: DATUM_WORDS[value] }))}
         value={datum}
         onChange={onDatum}
@@ -131,7 +138,7 @@ function LaidFrom({ figure, datum, onDatum, otherSide, onSide, onMark }: DatumPr
       <Choice
         onDesk
         hideLabel
-        label="Which side"
+        label={messages.whichSide}
         options={[
           { value: 'usual', words: sides[0] },
           { value: 'other', words: sides[1] },
@@ -144,11 +151,11 @@ function LaidFrom({ figure, datum, onDatum, otherSide, onSide, onMark }: DatumPr
           <Pressable
             key={mark}
             role="button"
-            aria-label={`By the lead shoe: ${setbackMark(mark)}`}
+            aria-label={spoken(messages.byTheLeadShoe(setbackMark(mark)), speech)}
             onPress={() => onMark(mark)}
             className="min-h-[48px] min-w-[48px] items-center justify-center rounded-md bg-desk-raised px-2"
           >
-            <Text className="font-text text-base font-semibold text-on-desk">{words}</Text>
+            <Text className="font-text text-[16px] font-semibold text-on-desk">{words}</Text>
           </Pressable>
         ))}
     </View>
@@ -176,7 +183,7 @@ function useTape(speech: Speech) {
     const { draft } = lesson.getState();
     const laid = draft?.setup && laidByTape(draft.setup, next, from);
     if (!laid) {
-      setFault(`${figureName('stanceWidth', speech)}: nobody can stand like that, found “${text}”`);
+      setFault(messages.nobodyCanStandLike(figureName('stanceWidth', speech), text));
       return false;
     }
     setTaken(next);
@@ -225,7 +232,7 @@ function Taping() {
   const tape = useTape(speech);
   return (
     <View className="flex-1">
-      <ScrollView className="flex-1" tabIndex={0} aria-label="Figures by tape">
+      <ScrollView className="flex-1" tabIndex={0} aria-label={messages.figuresByTape}>
         {IN_ORDER.map((figure, at) => (
           <Row
             key={figure}
@@ -240,6 +247,7 @@ function Taping() {
       <View className="gap-2 bg-desk p-3" testID="keypad">
         <LaidFrom
           figure={tape.figure}
+          speech={speech}
           datum={tape.datum}
           onDatum={tape.setDatum}
           otherSide={tape.otherSide}
@@ -248,7 +256,7 @@ function Taping() {
         />
         <Keypad
           point={!isLoad(tape.figure)}
-          nextWords={tape.at === IN_ORDER.length - 1 ? 'Read' : 'Next'}
+          nextWords={tape.at === IN_ORDER.length - 1 ? common.read : messages.next}
           onKey={tape.type}
           onNext={tape.next}
           onBack={tape.back}

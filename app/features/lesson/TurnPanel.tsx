@@ -22,14 +22,16 @@ import { useBudgets, type Turning } from '../../cards/turning';
 import { useSettled } from './useSettled';
 import { WhereItStops } from '../../cards/WhereItStops';
 import { useGoal, useLeadHeelLift, useOwnDifference, useTurningBody } from './turning';
+import { common } from '../../domain/common.messages';
+import { messages } from './TurnPanel.messages';
 
 function tradeName({ change, by }: TurnTrade, speech: Speech): string {
   const names: Record<TurnTrade['change'], string> = {
-    trailFlare: `Trail foot ${angleFigure(Math.abs(by))} ${by > 0 ? 'out' : 'in'}`,
-    leadFlare: `Lead foot ${angleFigure(Math.abs(by))} ${by > 0 ? 'out' : 'in'}`,
-    leadHeelLift: `Lead heel up ${lengthWithUnit(by, speech.length)}`,
-    'turning the stance': `Whole stance closed ${angleFigure(by)}`,
-    'dropping the trail foot': `Trail foot back, ${angleFigure(by)} closed`,
+    trailFlare: messages.trailFoot(angleFigure(Math.abs(by)), by > 0 ? 'out' : 'in'),
+    leadFlare: messages.leadFoot(angleFigure(Math.abs(by)), by > 0 ? 'out' : 'in'),
+    leadHeelLift: messages.leadHeelUp(lengthWithUnit(by, speech.length)),
+    'turning the stance': messages.wholeStanceClosed(angleFigure(by)),
+    'dropping the trail foot': messages.trailFootBackClosed(angleFigure(by)),
   };
   return inFootWords(names[change], speech.feet, speech.hand);
 }
@@ -43,16 +45,16 @@ const gained = (value: number | null): string => {
 /** What one more step of each change buys, and what it costs the other way. */
 function Trades({ turning: { body, feet }, speech }: { turning: Turning; speech: Speech }) {
   return (
-    <View role="table" aria-label="What one more step buys">
+    <View role="table" aria-label={messages.whatOneMoreStepBuys}>
       <View role="row" className="flex-row border-b border-ink py-1">
         <View role="columnheader" className="flex-1">
-          <Quiet>One more step</Quiet>
+          <Quiet>{messages.oneMoreStep}</Quiet>
         </View>
         <View role="columnheader" className="w-16 items-end">
-          <Quiet>back</Quiet>
+          <Quiet>{messages.back}</Quiet>
         </View>
         <View role="columnheader" className="w-20 items-end">
-          <Quiet>through</Quiet>
+          <Quiet>{messages.through}</Quiet>
         </View>
       </View>
       {turnTrades(body, feet).map((trade) => (
@@ -79,7 +81,7 @@ function kneeWords(build: Build, address: Address, turn: number): string {
     : flex < 12
       ? 'gets nearly straight: let it, and do not lock it'
       : 'has room to straighten';
-  return `At that turn the trail knee ${how}. Taking the foot back gives it room. This is rough: five degrees of knee flex move it by some fifteen of turn.`;
+  return messages.atThatTurnTheTrail(how);
 }
 
 /** Everything behind the two sentences, down to the figures they were made from. */
@@ -94,26 +96,22 @@ function Why({ turning, address, speech }: { turning: Turning; address: Address;
       {[...back.stops, ...through.stops].map((stop) => (
         <Body key={stop.name} className="figures">
           {stopSentence(stop, speech)}
-          {stop.name === 'trail through' ? ' Only while its heel is down.' : ''}
+          {stop.name === 'trail through' ? messages.onlyWhileItsHeel : ''}
         </Body>
       ))}
       {[back, through].map((budget) => (
         <Body key={budget.turn}>{rangeSentence(budget)}</Body>
       ))}
       <Body>
-        {`Needed going back: ${angleFigure(goal.shoulders)} of shoulders less ${angleFigure(goal.shoulders - back.needed.value)} of trunk${back.trunkAssumed ? ' (assumed, ± 8°: not measured)' : ''}. Through by impact: 45° (common practice, no source).`}
+        {messages.neededGoingBackOfShoulders(
+          angleFigure(goal.shoulders),
+          angleFigure(goal.shoulders - back.needed.value),
+          back.trunkAssumed ? ' (assumed, ± 8°: not measured)' : '',
+        )}
       </Body>
-      {unusual && shoulders !== null && (
-        <Body>{`That is unusual. On these feet legs and trunk reach ${angleFigure(shoulders)} of shoulders together.`}</Body>
-      )}
+      {unusual && shoulders !== null && <Body>{messages.thatIsUnusualOnThese(angleFigure(shoulders))}</Body>}
       {round !== null && round > 0 && (
-        <Body>
-          {inFootWords(
-            `At the finish the lead foot has to come round ${angleFigure(round)} for the hips to face the target. Let it; with a sore knee it is a caution, not a failure.`,
-            speech.feet,
-            speech.hand,
-          )}
-        </Body>
+        <Body>{inFootWords(messages.atTheFinishTheLead(angleFigure(round)), speech.feet, speech.hand)}</Body>
       )}
       {back.limit !== null && (
         <Body>
@@ -125,10 +123,7 @@ function Why({ turning, address, speech }: { turning: Turning; address: Address;
         </Body>
       )}
       <Trades turning={turning} speech={speech} />
-      <Quiet>
-        Gives of 10° and 20° and their ± 6° are starting values until turns are measured; a sore knee gives
-        none.
-      </Quiet>
+      <Quiet>{messages.givesOfAndAndTheir}</Quiet>
     </View>
   );
 }
@@ -141,20 +136,20 @@ function ShoulderGoal({ shoulders }: { shoulders: number }) {
   const { least, most, step } = SHOULDER_GOALS;
   const to = (by: number) => changeDraft({ shoulderGoal: Math.min(most, Math.max(least, shoulders + by)) });
   return (
-    <View className="gap-1" role="group" aria-label="Shoulders are to turn">
-      <Quiet>Shoulders are to turn (90° is common practice; yours to set)</Quiet>
+    <View className="gap-1" role="group" aria-label={messages.shouldersAreToTurn}>
+      <Quiet>{messages.shouldersToTurnUsual}</Quiet>
       <View className="flex-row items-center gap-3">
         <Button
           look="plain"
           words={`\u2212${step}°`}
-          label={`Shoulders are to turn ${step}° less`}
+          label={messages.shouldersAreToTurnLess(step)}
           onPress={() => to(-step)}
         />
         <LargeFigure testID="shoulder-goal">{angleFigure(shoulders)}</LargeFigure>
         <Button
           look="plain"
           words={`+${step}°`}
-          label={`Shoulders are to turn ${step}° more`}
+          label={messages.shouldersAreToTurnMore(step)}
           onPress={() => to(step)}
         />
       </View>
@@ -172,14 +167,14 @@ export function TurnPanel({ speech }: { speech: Speech }) {
   if (!turning) {
     return (
       <View className="gap-2 pt-3" testID="turn-panel">
-        <Heading>The turn</Heading>
+        <Heading>{messages.theTurn}</Heading>
         {body ? (
-          <Body>Measure both flares first: where the legs stop the turn goes by them.</Body>
+          <Body>{messages.measureBothFlaresFirstWhere}</Body>
         ) : (
           <>
-            <Body>Nobody knows where the legs stop the turn: they are not tested.</Body>
+            <Body>{messages.nobodyKnowsWhereTheLegs}</Body>
             <View className="flex-row">
-              <Button look="plain" words="Test legs and trunk" onPress={() => openStep('legs')} />
+              <Button look="plain" words={messages.testLegsAndTrunk} onPress={() => openStep('legs')} />
             </View>
           </>
         )}
@@ -189,13 +184,13 @@ export function TurnPanel({ speech }: { speech: Speech }) {
   const { feet, goal } = turning;
   return (
     <View className="gap-2 pt-3" testID="turn-panel">
-      <Heading>The turn</Heading>
+      <Heading>{messages.theTurn}</Heading>
       <WhereItStops turning={turning} speech={speech} />
       <Choice
-        label={inFootWords('Lead heel may come up, going back', speech.feet, speech.hand)}
+        label={inFootWords(messages.leadHeelMayComeUp, speech.feet, speech.hand)}
         options={LIFTS.map((mm) => ({
           value: String(mm),
-          words: mm === 0 ? 'Not at all' : lengthWithUnit(mm, speech.length),
+          words: mm === 0 ? messages.notAtAll : lengthWithUnit(mm, speech.length),
         }))}
         value={String(feet.leadHeelLift)}
         onChange={(mm) => changeDraft({ leadHeelLift: Number(mm) })}
@@ -204,7 +199,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
       <View className="flex-row">
         <Button
           look="quiet"
-          words={open ? 'Less' : 'Why, and what a step buys'}
+          words={open ? common.less : messages.whyAndWhatAStep}
           onPress={() => setOpen(!open)}
         />
       </View>

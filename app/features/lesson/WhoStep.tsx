@@ -17,6 +17,8 @@ import { keepFacts } from '../../state/writes/student';
 import { dayOf, inShort } from '../../domain/students';
 import { useLessonContext } from './context';
 import { BuildTable, Cautions } from '../../cards/StudentFacts';
+import { common } from '../../domain/common.messages';
+import { messages } from './WhoStep.messages';
 
 /** What is sore, to be kept as a fact of the student's. */
 function SoreAsFact({ sore }: { sore: string }) {
@@ -26,7 +28,7 @@ function SoreAsFact({ sore }: { sore: string }) {
     try {
       await keepFacts(student, withFact(student.facts, fact, { status: 'stands' }, dayOf(new Date())));
     } catch (error) {
-      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+      setFault(common.notKept((error as Error).message));
     }
   };
   const open = openSuggestions({ ...student, cautions: `Sore ${sore}` });
@@ -37,7 +39,7 @@ function SoreAsFact({ sore }: { sore: string }) {
           <Button
             key={factName(fact, student.hand)}
             look="plain"
-            words={`Keep as a fact: ${factName(fact, student.hand)}`}
+            words={messages.keepAsAFact(factName(fact, student.hand))}
             onPress={() => void keep(fact)}
           />
         ))}
@@ -57,9 +59,9 @@ function CameForChips() {
   const { cameFor } = intake;
   return (
     <View className="gap-2" testID="came-for">
-      <Heading>What brings you today?</Heading>
+      <Heading>{messages.whatBringsYouToday}</Heading>
       <Chips
-        label="What brings you today?"
+        label={messages.whatBringsYouToday}
         chips={CAME_FOR.map((reason) => ({
           words: CAME_FOR_WORDS[reason],
           chosen: cameFor.includes(reason),
@@ -74,23 +76,23 @@ function CameForChips() {
       {cameFor.includes('sore') && (
         <>
           <Field
-            label="Where is it sore, and when?"
+            label={messages.whereIsItSore}
             value={intake.sore}
             onChangeText={(sore) => note({ sore })}
             maxLength={LONGEST_PAIN}
-            help="Kept as a fact, advice minds it. A doctor or physiotherapist first."
+            help={messages.keptAsAFactAdvice}
           />
           <SoreAsFact sore={intake.sore} />
         </>
       )}
       <Field
-        label="In their own words, or yours"
+        label={messages.inTheirOwnWords}
         value={intake.words}
         onChangeText={(words) => note({ words })}
         maxLength={LONGEST_INTAKE}
       />
       <Field
-        label="The sport they know best"
+        label={messages.theSportTheyKnowBest}
         value={intake.sport}
         onChangeText={(sport) => note({ sport })}
         maxLength={LONGEST_FACT_TEXT}
@@ -103,7 +105,12 @@ export function WhoStep() {
   const { student } = useLessonContext();
   return (
     <View className="flex-1">
-      <ScrollView className="flex-1" contentContainerClassName="gap-4 p-4" tabIndex={0} aria-label="Who">
+      <ScrollView
+        className="flex-1"
+        contentContainerClassName="gap-4 p-4"
+        tabIndex={0}
+        aria-label={messages.who}
+      >
         <View>
           <Heading>{student.name}</Heading>
           <Body>{inShort(student, new Date())}</Body>
@@ -111,17 +118,17 @@ export function WhoStep() {
         <CameForChips />
         <Cautions student={student} />
         <View className="gap-1">
-          <Heading>Build</Heading>
+          <Heading>{messages.build}</Heading>
           <BuildTable student={student} />
           <Link href={`/students/${student.id}/edit`} className="min-h-[48px] py-3">
             <Body tone="lagoon" className="font-semibold underline">
-              Take the build again
+              {messages.takeTheBuildAgain}
             </Body>
           </Link>
         </View>
       </ScrollView>
       <View className="border-t border-grid p-3">
-        <Button words="Legs and trunk" label="On to the legs" onPress={() => openStep('legs')} />
+        <Button words={common.legsAndTrunk} label={messages.onToTheLegs} onPress={() => openStep('legs')} />
       </View>
     </View>
   );

@@ -5,6 +5,7 @@ import { lesson } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
 import { LessonPlan } from './LessonPlan';
+import { messages } from './WorkPlace.messages';
 
 /** How much of a phone the plan takes: most of it, a strip that a tap makes large, or nothing. */
 type PlanRoom = 'large' | 'small' | 'strip' | 'none';
@@ -38,8 +39,8 @@ function PlanAbove({ room }: { room: PlanRoom }) {
         <View className="flex-row justify-end border-b border-grid">
           <Button
             look="quiet"
-            words={large ? '▲ Less plan' : '▼ Plan'}
-            label={large ? 'Make the plan small' : 'Show the plan'}
+            words={large ? messages.lessPlan : messages.plan}
+            label={large ? messages.makeThePlanSmall : messages.showThePlan}
             onPress={() => lesson.setState({ planLarge: !large })}
           />
         </View>

@@ -26,7 +26,7 @@ export const toStored = (kind: Kind, value: number, speech: Speech): number =>
 const UNIT: Record<Kind, (speech: Speech) => string> = {
   length: (speech) => (speech.length === 'cm' ? ' cm' : ' in'),
   angle: () => '°',
-  percent: () => ' %',
+  percent: () => '%',
 };
 export const unitOf = (dial: AnyDial, speech: Speech): string => UNIT[kindOf(dial)](speech);
 

@@ -1,4 +1,4 @@
-import type { Speech } from '@pedastance/core/phrases';
+import { bandBeside, type Speech } from '@pedastance/core/phrases';
 import {
   lineWords,
   setbackMark,
@@ -14,7 +14,6 @@ import {
 import { lengthFigure, figureWithUnit } from '@pedastance/core/units';
 import type { Figure } from './LiveFigure';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
-import { findingBand } from '../../domain/sentences';
 import type { Judge } from './context';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 import { measuredOf } from '../../domain/measured';
@@ -50,7 +49,7 @@ export function bandFigure(item: Item, judge: Judge, speech: Speech): () => Figu
     if (!finding) return { text: uncertaintyOf(measuredOf(setup), item) === null ? NOT_MEASURED : '' };
     const word = verdictWords(finding.question, finding.verdict);
     return {
-      text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${findingBand(finding, speech)}`,
+      text: `${VERDICT_SHAPES[finding.verdict]} ${word} ${bandBeside(finding.question, finding, speech.length)}`,
       verdict: finding.verdict,
     };
   });

@@ -12,8 +12,8 @@ import {
   startDrag,
   undo,
 } from '../../state/lesson';
-import type { PlanSurface, Scene } from '../../plan/Plan';
-import { flareToward, holdAt, loadAlong, type Hold } from '../../plan/touch';
+import { underPointer, type PlanSurface, type Scene } from '../../plan/Plan';
+import { flareToward, loadAlong, type Hold } from '../../plan/touch';
 import { measuredOf } from '../../domain/measured';
 
 /** The lesson in progress as a source of feet for the plan. */
@@ -30,9 +30,6 @@ export const lessonScene: Scene = {
       if (!same) changed();
     }),
 };
-
-/** Fingers are broad: what lies within this of a touch is taken hold of. */
-const REACH_PX = 30;
 
 interface Grasp {
   hold: Hold;
@@ -64,12 +61,7 @@ export function followPointer(surface: PlanSurface, load: boolean): () => void {
 
   const groundAt = (event: PointerEvent) => {
     const layout = surface.layout();
-    if (!layout) return null;
-    const at = {
-      x: layout.left + (event.clientX - box.left) * layout.mmPerPx,
-      y: layout.top + (event.clientY - box.top) * layout.mmPerPx,
-    };
-    return { ...layout, at, ground: layout.place.toGround(at) };
+    return layout && { setup: layout.setup, ...underPointer(layout, box, event, load) };
   };
 
   const down = (event: PointerEvent) => {
@@ -78,7 +70,7 @@ export function followPointer(surface: PlanSurface, load: boolean): () => void {
     const found = groundAt(event);
     if (!found) return;
     const { setup } = found;
-    const hold = holdAt(setup, found.place, found.at, REACH_PX * found.mmPerPx, load);
+    const hold = found.hold();
     if (!hold) return;
     element.setPointerCapture(event.pointerId);
     const turnedBy =

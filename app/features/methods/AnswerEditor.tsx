@@ -21,6 +21,7 @@ import { Body, Quiet } from '../../ui/Words';
 import { join, split, withRule, withTolerance } from '../../domain/methodContents';
 import { NumberBox } from './NumberBox';
 import { clubsWords, PLUMB_PLACES, RULE_FIELDS, RULE_NAMES, startingRule } from '../../domain/methodRules';
+import { messages } from './AnswerEditor.messages';
 
 interface AnswerEditorProps {
   method: HouseMethod;
@@ -108,9 +109,9 @@ function MarkFigures({
     <>
       {rule.kind === 'shoulders by club length' && (
         <Choice
-          label="The plumb line meets the shoes"
+          label={messages.thePlumbLineMeets}
           options={[
-            { value: 'square', words: 'soles turned square' },
+            { value: 'square', words: messages.solesTurnedSquare },
             ...PLUMB_PLACES.map(({ value, words }) => ({ value: String(value), words })),
           ]}
           value={rule.place === undefined ? 'square' : String(rule.place)}
@@ -124,7 +125,7 @@ function MarkFigures({
         <View key={at} className="flex-row gap-2">
           <View className="flex-1">
             <NumberBox
-              label={`Club length ${at + 1}`}
+              label={messages.clubLength(at + 1)}
               unit="inches"
               length={length}
               value={mark.lengthInches}
@@ -134,7 +135,9 @@ function MarkFigures({
           </View>
           <View className="flex-1">
             <NumberBox
-              label={figureName === 'value' ? `Middle ${at + 1}` : `Soles beside the shoulders ${at + 1}`}
+              label={
+                figureName === 'value' ? messages.middle(at + 1) : messages.solesBesideTheShoulders(at + 1)
+              }
               unit={figureName === 'value' ? unitOf(question) : 'soles'}
               length={length}
               value={mark[figureName]!}
@@ -161,7 +164,7 @@ function RuleFigures({ answer, ...figures }: Figures & { answer: Answer }) {
   if (rule.kind === 'choice' && isChoiceQuestion(question)) {
     return (
       <PickSeveral
-        label="What it takes"
+        label={messages.whatItTakes}
         options={CHOICES[question].map((word) => ({ value: word, words: word }))}
         chosen={rule.choices}
         onToggle={(word) => {
@@ -188,16 +191,16 @@ function SplitOff({
   const possible = clubs.length > 0 && clubs.length < answer.clubs.length;
   return (
     <View className="gap-2">
-      <Quiet>Which clubs get an answer of their own?</Quiet>
+      <Quiet>{messages.whichClubsGetAnAnswer}</Quiet>
       <PickSeveral
-        label="Clubs with an answer of their own"
+        label={messages.clubsWithAnAnswer}
         options={answer.clubs.map((club) => ({ value: club, words: clubById(club).name }))}
         chosen={clubs}
         onToggle={(club) => setClubs(toggled(clubs, club))}
       />
       <View className="flex-row gap-3">
-        <Button words="Give them their own" disabled={!possible} onPress={() => onSplit(clubs)} />
-        <Button look="quiet" words="Leave it" onPress={onDone} />
+        <Button words={messages.giveThemTheirOwn} disabled={!possible} onPress={() => onSplit(clubs)} />
+        <Button look="quiet" words={messages.leaveIt} onPress={onDone} />
       </View>
     </View>
   );
@@ -241,7 +244,7 @@ export function AnswerEditor({
       {effects}
       {kinds.length > 1 && (
         <Choice
-          label="Rule"
+          label={messages.rule}
           options={kinds.map((kind) => ({ value: kind, words: RULE_NAMES[kind] }))}
           value={answer.rule.kind}
           onChange={(kind) => setRule(startingRule(kind, method, question, answer, usual))}
@@ -250,8 +253,8 @@ export function AnswerEditor({
       <RuleFigures answer={answer} question={question} length={length} setRule={setRule} />
       {banded && (
         <View className="flex-row gap-2">
-          {side('below', 'Band, below the middle')}
-          {side('above', 'Band, above the middle')}
+          {side('below', messages.bandBelowTheMiddle)}
+          {side('above', messages.bandAboveTheMiddle)}
         </View>
       )}
       <Quiet>{answer.mark}</Quiet>
@@ -269,16 +272,16 @@ export function AnswerEditor({
           {answer.clubs.length > 1 && (
             <Button
               look="quiet"
-              words="Different for some clubs"
-              label={`Different for some clubs: ${clubsWords(answer)}`}
+              words={messages.differentForSomeClubs}
+              label={messages.differentForClubs(clubsWords(answer))}
               onPress={() => setSplitting(true)}
             />
           )}
           {hasOthers && (
             <Button
               look="quiet"
-              words="Like the other clubs"
-              label={`Like the other clubs: ${clubsWords(answer)}`}
+              words={messages.likeTheOtherClubs}
+              label={messages.likeOtherClubs(clubsWords(answer))}
               onPress={() => onChange(join(contents, question, at))}
             />
           )}

@@ -36,12 +36,14 @@ import { answerWords, caseWords } from './MethodScreen';
 import { saveMethod } from '../../state/writes/method';
 import { isPreset, useVersions } from '../../state/useVersions';
 import { Waiting } from '../../ui/Waiting';
+import { common } from '../../domain/common.messages';
+import { messages } from './EditorScreen.messages';
 
 /** Three bodies to see at once what an answer does; invented, with the usual breadths of their height. */
 const DEMO_BODIES: readonly { name: string; body: StudentBody }[] = [
-  { name: 'Short, 155 cm', body: usualBody(155, 'woman') },
-  { name: 'Middling, 175 cm', body: usualBody(175, 'man') },
-  { name: 'Tall, 195 cm', body: usualBody(195, 'man') },
+  { name: messages.shortCm, body: usualBody(155, 'woman') },
+  { name: messages.middlingCm, body: usualBody(175, 'man') },
+  { name: messages.tallCm, body: usualBody(195, 'man') },
 ];
 
 const TRIED_WITH = {
@@ -103,7 +105,7 @@ function Effects({
   const played = clubFor(answer, tried);
   return (
     <View className="bg-sheet p-3" testID={`effects-${question}`} aria-live="polite">
-      <Quiet>{`With the ${clubById(played.club).name}${played.shot === 'pitch' ? ', pitch' : ''}`}</Quiet>
+      <Quiet>{messages.withThe(clubById(played.club).name, played.shot === 'pitch' ? ', pitch' : '')}</Quiet>
       {DEMO_BODIES.map(({ name, body }) => (
         <View key={name} className="flex-row flex-wrap justify-between gap-x-3">
           <Quiet>{name}</Quiet>
@@ -156,7 +158,7 @@ function QuestionEditor({ question, ...edited }: EditedProps & { question: Quest
             />
           ))}
           <Field
-            label="Why"
+            label={messages.why}
             value={why}
             onChangeText={(words) => onChange(withWhy(contents, question, words))}
             maxLength={500}
@@ -204,7 +206,7 @@ function Editor({ before }: { before: HouseMethod }) {
       dropMethodDraft(before.id);
       router.replace(`/methods/${id}`);
     } catch (error) {
-      setFaults([`This device could not keep it (${(error as Error).message}).`]);
+      setFaults([messages.thisDeviceCouldNotKeep((error as Error).message)]);
     } finally {
       setBusy(false);
     }
@@ -212,39 +214,44 @@ function Editor({ before }: { before: HouseMethod }) {
 
   return (
     <View role="main" className="flex-1 bg-paper">
-      <ScrollView className="flex-1" contentContainerClassName="p-4 pb-12" tabIndex={0} aria-label="Answers">
+      <ScrollView
+        className="flex-1"
+        contentContainerClassName="p-4 pb-12"
+        tabIndex={0}
+        aria-label={messages.answers}
+      >
         <View className={`w-full gap-4 self-center ${wide ? 'max-w-4xl' : ''}`}>
           <View className="flex-row items-start gap-1">
-            <BackTo label={`Back to ${before.name}`} href={back} />
+            <BackTo label={common.backTo(before.name)} href={back} />
             <View className="flex-1">
-              <Title>{isPreset(before) ? 'A method of our own' : `Change ${before.name}`}</Title>
+              <Title>{isPreset(before) ? messages.aMethodOfOurOwn : messages.change(before.name)}</Title>
               <Quiet>
                 {isPreset(before)
-                  ? `Begun from “${before.name}”. Kept on this device until it is saved.`
-                  : `Saved as version ${before.version + 1}; what was read with version ${before.version} keeps it.`}
+                  ? messages.begunFromKept(before.name)
+                  : messages.savedAsVersionWhatWas(before.version + 1, before.version)}
               </Quiet>
             </View>
           </View>
           {stale && (
             <Notice kind="caution">
-              {`This was begun from version ${kept.fromVersion}; version ${before.version} has been saved since. Saving puts yours after it.`}
+              {messages.thisWasBegunFromVersion(kept.fromVersion, before.version)}
             </Notice>
           )}
           <Field
-            label="Name"
+            label={common.name}
             value={contents.name}
             onChangeText={(name) => change({ ...contents, name })}
             maxLength={80}
           />
           <Field
-            label="What it teaches"
+            label={messages.whatItTeaches}
             value={contents.summary}
             onChangeText={(summary) => change({ ...contents, summary })}
             maxLength={500}
             multiline
           />
           <Choice
-            label="Show what it does with"
+            label={messages.showWhatItDoes}
             options={Object.entries(TRIED_WITH).map(([value, { club, shot }]) => ({
               value: value as TriedWith,
               words: `${clubById(club).name}${shot === 'pitch' ? ', pitch' : ''}`,
@@ -273,23 +280,23 @@ function Editor({ before }: { before: HouseMethod }) {
       <View className="gap-2 border-t border-grid p-3">
         {faults.length > 0 && (
           <Notice kind="trouble" live>
-            <Body className="font-semibold">Not saved</Body>
+            <Body className="font-semibold">{messages.notSaved}</Body>
             {faults.slice(0, 4).map((fault) => (
               <Body key={fault}>{fault}</Body>
             ))}
-            {faults.length > 4 && <Body>{`And ${faults.length - 4} more.`}</Body>}
+            {faults.length > 4 && <Body>{messages.andMore(faults.length - 4)}</Body>}
           </Notice>
         )}
         <View className="flex-row flex-wrap gap-3">
           <Button
             className="flex-1"
-            words={busy ? 'Saving …' : 'Save'}
+            words={busy ? messages.saving : messages.save}
             disabled={busy}
             onPress={() => void save()}
           />
           <Button
             look="plain"
-            words="Give up the changes"
+            words={messages.giveUpTheChanges}
             disabled={!kept}
             onPress={() => {
               dropMethodDraft(before.id);
@@ -307,6 +314,6 @@ export function EditorScreen() {
   const { method: id } = useLocalSearchParams<{ method: string }>();
   const newest = useVersions(id)[0];
   const loaded = useRecords((state) => state.loaded);
-  if (!newest) return <Waiting words={loaded ? 'This method is not on this device.' : undefined} />;
+  if (!newest) return <Waiting words={loaded ? messages.thisMethod : undefined} />;
   return <Editor key={`${newest.id} ${newest.version}`} before={newest} />;
 }

@@ -27,6 +27,7 @@ import { clubsWords, ruleWords } from '../../domain/methodRules';
 import { saveMethod } from '../../state/writes/method';
 import { isPreset, useAllVersions, useVersions } from '../../state/useVersions';
 import { Waiting } from '../../ui/Waiting';
+import { messages } from './MethodScreen.messages';
 
 /** How far a band reaches to each side. */
 function toleranceWords(question: Question, { tolerance, rule }: Answer, length: LengthUnit): string {
@@ -56,7 +57,7 @@ function QuestionView({
     <View className="gap-1 border-b border-grid py-3" testID={`question-${question}`}>
       <Body className="font-semibold">{questionName(question)}</Body>
       {free ? (
-        <Quiet>Left free.</Quiet>
+        <Quiet>{messages.leftFree}</Quiet>
       ) : (
         answers.map((answer) => (
           <View key={`${answer.shot} ${answer.clubs.join()}`}>
@@ -77,7 +78,7 @@ export function caseWords({ question, what, clubs, heightsCm, bodies }: CheckCas
   const MOST_CLUBS = 4;
   const named = clubs.slice(0, MOST_CLUBS).join(', ');
   const more = clubs.length > MOST_CLUBS ? ` and ${clubs.length - MOST_CLUBS} more` : '';
-  return `${questionName(question)}: ${what}. ${named}${more}; bodies of ${whom}.`;
+  return messages.bodiesOf(questionName(question), what, named, more, whom);
 }
 
 /** What is unwise in a method and for whom; it may be kept all the same. */
@@ -86,7 +87,7 @@ function Warnings({ method }: { method: HouseMethod }) {
   if (warnings.length === 0) return null;
   return (
     <Notice kind="caution">
-      <Body className="font-semibold">Unwise for some</Body>
+      <Body className="font-semibold">{messages.unwiseForSome}</Body>
       {warnings.map((warning) => (
         <Body key={caseWords(warning)}>{caseWords(warning)}</Body>
       ))}
@@ -101,18 +102,18 @@ function Actions({ method, newest }: { method: HouseMethod; newest: HouseMethod 
     <View className="flex-row flex-wrap gap-3">
       {!old && (
         <Button
-          words={preset ? 'Start our own from it' : 'Change it'}
+          words={preset ? messages.startOurOwn : messages.changeIt}
           onPress={() => router.push(`/methods/${method.id}/edit`)}
         />
       )}
       {preset && (
         <Button
           look="plain"
-          words="Take it as it is"
+          words={messages.takeIt}
           onPress={() => void saveMethod(method, null).then((id) => router.replace(`/methods/${id}`))}
         />
       )}
-      <Button look="plain" words="Save as a file" onPress={() => void saveMethodFile(method)} />
+      <Button look="plain" words={messages.saveAsAFile} onPress={() => void saveMethodFile(method)} />
     </View>
   );
 }
@@ -127,8 +128,7 @@ export function MethodScreen() {
   const [shown, setShown] = useState<number | null>(null);
   const newest = versions[0];
   const method = versions.find(({ version }) => version === shown) ?? newest;
-  if (!method || !newest)
-    return <Waiting words={loaded ? 'This method is not on this device.' : undefined} />;
+  if (!method || !newest) return <Waiting words={loaded ? messages.thisMethod : undefined} />;
   return (
     <ScrollView
       className="flex-1 bg-paper"
@@ -138,19 +138,19 @@ export function MethodScreen() {
     >
       <View role="main" className="w-full max-w-3xl gap-4 self-center">
         <View className="flex-row items-start gap-1">
-          <BackTo label="Back to the methods" href="/methods" />
+          <BackTo label={messages.backToTheMethods} href="/methods" />
           <View className="flex-1">
             <Title>{method.name}</Title>
-            <Quiet>{isPreset(method) ? 'A school to start from' : `Ours, version ${method.version}`}</Quiet>
+            <Quiet>{isPreset(method) ? messages.aSchoolToStart : messages.oursVersion(method.version)}</Quiet>
           </View>
         </View>
         <Body>{method.summary}</Body>
         {versions.length > 1 && (
           <Choice
-            label="Version"
+            label={messages.version}
             options={versions.map(({ version }) => ({
               value: String(version),
-              words: version === newest.version ? `${version}, newest` : String(version),
+              words: version === newest.version ? messages.newest(version) : String(version),
             }))}
             value={String(method.version)}
             onChange={(version) => setShown(Number(version))}

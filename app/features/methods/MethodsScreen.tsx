@@ -12,11 +12,12 @@ import { useHouseMethods } from '../../state/useHouseMethods';
 import { faultsWords, pickMethodFile } from './fileExchange';
 import { saveMethod } from '../../state/writes/method';
 import { PRESET_METHODS } from '../../state/useVersions';
+import { messages } from './MethodsScreen.messages';
 
 const Open = ({ method }: { method: HouseMethod }) => (
-  <Link href={`/methods/${method.id}`} className="min-h-[48px] py-3" aria-label={`Open “${method.name}”`}>
+  <Link href={`/methods/${method.id}`} className="min-h-[48px] py-3" aria-label={messages.open(method.name)}>
     <Body tone="lagoon" className="font-semibold underline">
-      Open
+      {messages.openMethod}
     </Body>
   </Link>
 );
@@ -26,9 +27,9 @@ function Ours({ methods }: { methods: readonly HouseMethod[] }) {
   const usual = methods.find(({ id }) => id === chosen)?.id ?? methods[0]?.id;
   return (
     <View className="gap-1">
-      <Heading>Ours</Heading>
-      <Quiet>Lessons on this device begin with the usual one; any lesson can be read with another.</Quiet>
-      {methods.length === 0 && <Body>None yet. Make one of the schools below yours.</Body>}
+      <Heading>{messages.ours}</Heading>
+      <Quiet>{messages.lessonsOnThisDeviceBegin}</Quiet>
+      {methods.length === 0 && <Body>{messages.noneYetMakeOne}</Body>}
       {methods.map((method) => (
         <View key={method.id} className="gap-1 border-b border-grid py-3" testID="own-method">
           <Body className="text-lg font-semibold">{method.name}</Body>
@@ -36,16 +37,16 @@ function Ours({ methods }: { methods: readonly HouseMethod[] }) {
           <View className="flex-row flex-wrap items-center gap-3">
             <Open method={method} />
             {method.id === usual ? (
-              <Body className="font-semibold">● Usual</Body>
+              <Body className="font-semibold">{messages.usual}</Body>
             ) : (
               <Button
                 look="plain"
-                words="Make it the usual one"
-                label={`Make “${method.name}” the usual one`}
+                words={messages.makeItTheUsualOne}
+                label={messages.makeTheUsualOne(method.name)}
                 onPress={() => prefer({ methodId: method.id })}
               />
             )}
-            <Quiet>{`version ${method.version}`}</Quiet>
+            <Quiet>{messages.version(method.version)}</Quiet>
           </View>
         </View>
       ))}
@@ -58,16 +59,13 @@ function Schools({ onFault }: { onFault: (lines: string[]) => void }) {
     try {
       router.push(`/methods/${await saveMethod(preset, null)}`);
     } catch (error) {
-      onFault([`Not saved: this device could not keep it (${(error as Error).message}).`]);
+      onFault([messages.notSavedThisDevice((error as Error).message)]);
     }
   };
   return (
     <View className="gap-1">
-      <Heading>Schools to start from</Heading>
-      <Quiet>
-        Each is named for what it teaches. Their figures are common practice without a source, or starting
-        values: every one says which.
-      </Quiet>
+      <Heading>{messages.schoolsToStart}</Heading>
+      <Quiet>{messages.eachIsNamedForWhat}</Quiet>
       {PRESET_METHODS.map((preset) => (
         <View key={preset.id} className="gap-1 border-b border-grid py-3" testID={`preset-${preset.id}`}>
           <Body className="text-lg font-semibold">{preset.name}</Body>
@@ -76,14 +74,14 @@ function Schools({ onFault }: { onFault: (lines: string[]) => void }) {
             <Open method={preset} />
             <Button
               look="plain"
-              words="Start from it"
-              label={`Start a method of our own from “${preset.name}”`}
+              words={messages.startFrom}
+              label={messages.startAMethodOfOur(preset.name)}
               onPress={() => router.push(`/methods/${preset.id}/edit`)}
             />
             <Button
               look="quiet"
-              words="Take it as it is"
-              label={`Take “${preset.name}” as it is`}
+              words={messages.takeIt}
+              label={messages.takeAs(preset.name)}
               onPress={() => void adopt(preset)}
             />
           </View>
@@ -103,14 +101,14 @@ export function MethodsScreen() {
     try {
       const read = await pickMethodFile();
       if (!read) return;
-      if ('faults' in read) return setFaults(['The file was not taken.', ...faultsWords(read.faults)]);
+      if ('faults' in read) return setFaults([messages.theFileWasNotTaken, ...faultsWords(read.faults)]);
       router.push(`/methods/${await saveMethod(read.contents, null)}`);
     } catch (error) {
-      setFaults([`The file could not be read (${(error as Error).message}).`]);
+      setFaults([messages.theFile((error as Error).message)]);
     }
   };
   return (
-    <Page title="House methods">
+    <Page title={messages.houseMethods}>
       {faults.length > 0 && (
         <Notice kind="trouble" live>
           {faults.map((line) => (
@@ -120,7 +118,7 @@ export function MethodsScreen() {
       )}
       {loaded && <Ours methods={methods} />}
       <View className="flex-row flex-wrap gap-3">
-        <Button look="plain" words="Take one from a file …" onPress={() => void readFile()} />
+        <Button look="plain" words={messages.takeOneFromAFile} onPress={() => void readFile()} />
       </View>
       <Schools onFault={setFaults} />
     </Page>

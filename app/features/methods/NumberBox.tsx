@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Field } from '../../ui/Field';
 import type { FieldUnit } from '../../domain/methodRules';
 import { typedNumber } from '../../domain/typedNumber';
+import { messages } from './NumberBox.messages';
 
 const UNIT_WORDS: Record<Exclude<FieldUnit, 'question' | 'mm'>, string | undefined> = {
   degrees: '°',
@@ -37,9 +38,7 @@ export function NumberBox({ label, unit, length, value, range, onChange }: Numbe
     const { least, most } = range ?? { least: -Infinity, most: Infinity };
     if (!Number.isFinite(stored) || stored < least || stored > most) {
       const expected = range ? `${shown(least)} to ${shown(most)}` : 'a number';
-      return setFault(
-        `${label}: expected ${expected}, found ${next.trim() === '' ? 'nothing' : `“${next}”`}`,
-      );
+      return setFault(messages.expectedFound(label, expected, next.trim() === '' ? 'nothing' : `“${next}”`));
     }
     setFault(undefined);
     onChange(stored);

@@ -11,17 +11,19 @@ import { Page } from '../../ui/Page';
 import { Body, Quiet } from '../../ui/Words';
 import { factWords, shownFacts } from '../../domain/factWords';
 import { day, dayAndTime } from '../../domain/students';
+import { common } from '../../domain/common.messages';
+import { messages } from './OutboxScreen.messages';
 
 const madeAt = ({ writing }: QueuedWrite): string =>
   writing.route === 'lesson' ? writing.body.startedAt : writing.body.madeAt;
 
 const PERSON_WORDS: Record<keyof Person, string> = {
-  name: 'Name',
-  hand: 'Plays',
-  birthYear: 'Year of birth',
-  bornOn: 'Day of birth',
-  cautions: 'Note',
-  facts: 'Facts',
+  name: common.name,
+  hand: messages.plays,
+  birthYear: messages.yearOfBirth,
+  bornOn: messages.dayOfBirth,
+  cautions: messages.note,
+  facts: messages.facts,
 };
 
 /** What a stale edit would overwrite: both versions of the student, field by field. */
@@ -38,9 +40,9 @@ function WhatChanged({ edit, current }: { edit: Person; current: Person }) {
   return (
     <>
       {fields.map((field) => (
-        <Body
-          key={field}
-        >{`${PERSON_WORDS[field]}: now “${inWords(current, field)}”, yours “${inWords(edit, field)}”`}</Body>
+        <Body key={field}>
+          {messages.nowYours(PERSON_WORDS[field], inWords(current, field), inWords(edit, field))}
+        </Body>
       ))}
     </>
   );
@@ -61,31 +63,27 @@ function RefusedWrite({ queued }: { queued: QueuedWrite }) {
       <Body className="font-semibold">{refusal.title}</Body>
       {refusal.detail !== '' && <Body>{refusal.detail}</Body>}
       {stale && <WhatChanged edit={stale.edit} current={stale.current} />}
-      {staleMethod && (
-        <Body>
-          Yours can stand beside it as a method of its own; what was read with it on this device goes along.
-        </Body>
-      )}
+      {staleMethod && <Body>{messages.yoursCanStandBeside}</Body>}
       <View className="flex-row flex-wrap gap-3 pt-1">
         {staleMethod ? (
           <Button
             look="plain"
-            words="Keep mine as a method of its own"
+            words={messages.keepMineAsAMethod}
             onPress={() => void keepAsOwnMethod(queued)}
           />
         ) : stale ? (
           <Button
             look="plain"
-            words="Put mine over it"
+            words={messages.putMineOver}
             onPress={() => void putOver(queued, stale.current.version)}
           />
         ) : (
-          <Button look="plain" words="Send again" onPress={() => void sendAgain(queued)} />
+          <Button look="plain" words={messages.sendAgain} onPress={() => void sendAgain(queued)} />
         )}
         {sure ? (
-          <Button words="Yes, throw it away" onPress={() => void discardWrite(queued)} />
+          <Button words={messages.yesThrowItAway} onPress={() => void discardWrite(queued)} />
         ) : (
-          <Button look="quiet" words="Throw away …" onPress={() => setSure(true)} />
+          <Button look="quiet" words={messages.throwAway} onPress={() => setSure(true)} />
         )}
       </View>
     </Notice>
@@ -98,13 +96,13 @@ export function OutboxScreen() {
   const away = useRecords((state) => state.serverAway);
   const awayReason = useRecords((state) => state.awayReason);
   return (
-    <Page title="Not sent yet">
-      {queue.length === 0 && <Body>Everything has been sent.</Body>}
+    <Page title={messages.notSentYet}>
+      {queue.length === 0 && <Body>{messages.everythingHasBeenSent}</Body>}
       {queue.length > 0 && (
         <Body>
           {away
-            ? `${awayReason ?? 'The server does not answer.'} All of this is kept on this device and goes out by itself, in this order, each once.`
-            : 'Going out in this order, each once.'}
+            ? messages.allOfThisIsKept(awayReason ?? 'The server does not answer.')
+            : messages.goingOutInThisOrder}
         </Body>
       )}
       {queue.map((queued) => (
@@ -118,7 +116,7 @@ export function OutboxScreen() {
         <Button
           look="plain"
           disabled={sending}
-          words={sending ? 'Sending …' : 'Try now'}
+          words={sending ? messages.sending : messages.tryNow}
           onPress={retryNow}
         />
       )}

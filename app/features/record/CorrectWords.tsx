@@ -6,6 +6,8 @@ import { post } from '../../state/outbox';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Quiet } from '../../ui/Words';
+import { common } from '../../domain/common.messages';
+import { messages } from './CorrectWords.messages';
 
 type Change = ChangeEntry & Pick<LogEntry, 'studentId' | 'receivedAt'>;
 
@@ -17,35 +19,35 @@ export function CorrectWords({ change, onDone }: { change: Change; onDone: () =>
   const [fault, setFault] = useState('');
 
   const save = async () => {
-    if (reason.trim() === '') return setFault('Reason: expected one, found nothing');
+    if (reason.trim() === '') return setFault(messages.reasonExpectedOneFoundNothing);
     const { studentId, receivedAt: _received, ...entry } = change;
     const words = { reason: reason.trim(), feel: feel.trim(), note: note.trim() };
     const body = { ...entry, ...words, id: newId(), madeAt: new Date().toISOString(), replaces: change.id };
     try {
       await post([
-        { subjectId: studentId, label: 'Corrected words of a change', writing: { route: 'entry', body } },
+        { subjectId: studentId, label: messages.correctedWordsOfAChange, writing: { route: 'entry', body } },
       ]);
       onDone();
     } catch (error) {
-      setFault(`Not saved: this device could not keep it (${(error as Error).message})`);
+      setFault(messages.notSavedThisDevice((error as Error).message));
     }
   };
 
   return (
     <View className="gap-3">
       <Field
-        label="Reason"
+        label={messages.reason}
         value={reason}
         onChangeText={setReason}
         maxLength={500}
         fault={fault || undefined}
       />
-      <Field label="Feel" value={feel} onChangeText={setFeel} maxLength={500} />
-      <Field label="Note" value={note} onChangeText={setNote} maxLength={2000} multiline />
-      <Quiet>The log only grows: what stood before is kept beside the correction.</Quiet>
+      <Field label={messages.feel} value={feel} onChangeText={setFeel} maxLength={500} />
+      <Field label={messages.note} value={note} onChangeText={setNote} maxLength={2000} multiline />
+      <Quiet>{messages.theLogOnlyGrowsWhat}</Quiet>
       <View className="flex-row gap-3">
-        <Button words="Record the correction" onPress={() => void save()} />
-        <Button look="quiet" words="Cancel" onPress={onDone} />
+        <Button words={messages.recordTheCorrection} onPress={() => void save()} />
+        <Button look="quiet" words={common.cancel} onPress={onDone} />
       </View>
     </View>
   );

@@ -29,6 +29,7 @@ import { useStudentLog } from '../../state/useStudentLog';
 import { useAllVersions } from '../../state/useVersions';
 import { useSpeech } from '../../state/useSpeech';
 import { Waiting } from '../../ui/Waiting';
+import { messages } from './RecordScreen.messages';
 
 type Shown = 'today' | 'agreed';
 
@@ -43,6 +44,7 @@ function RecordPlan({
 }) {
   const viewpoint = usePreferences((state) => state.viewpoint);
   const length = usePreferences((state) => state.length);
+  const footWords = usePreferences((state) => state.feet);
   const [shown, setShown] = useState<Shown>(record.agreed ? 'agreed' : 'today');
   const { address, agreed } = record;
   const setup = shown === 'agreed' && agreed ? agreed.setup : address.setup;
@@ -64,23 +66,27 @@ function RecordPlan({
           hand={student.hand}
           viewpoint={viewpoint}
           length={length}
+          footWords={footWords}
           shoulderBreadth={build?.figures.shoulderBreadth.value ?? 0}
           holds="none"
-          label={`${clubAndShot(address.club, address.shot)}: the feet as ${shown === 'today' ? 'they stood' : 'agreed'}`}
+          label={messages.theFeet(
+            clubAndShot(address.club, address.shot),
+            shown === 'today' ? 'they stood' : 'agreed',
+          )}
         />
       </View>
       {agreed && (
         <Choice
-          label="Feet"
+          label={messages.feet}
           options={[
-            { value: 'today', words: 'As they stood' },
-            { value: 'agreed', words: 'As agreed' },
+            { value: 'today', words: messages.asTheyStood },
+            { value: 'agreed', words: messages.asAgreed },
           ]}
           value={shown}
           onChange={setShown}
         />
       )}
-      {ghosts.length > 0 && <Quiet>Dashed: as they stood before.</Quiet>}
+      {ghosts.length > 0 && <Quiet>{messages.dashedAsTheyStoodBefore}</Quiet>}
     </View>
   );
 }
@@ -94,9 +100,20 @@ function Provenance({ record, build }: { record: LogRecord; build: NewBuild | un
   const received = reading.receivedAt === '' ? 'not sent yet' : `received ${dayAndTime(reading.receivedAt)}`;
   return (
     <View>
-      <Quiet>{`Made ${dayAndTime(reading.madeAt)}, ${received}.`}</Quiet>
-      <Quiet>{`Read with ${method?.name ?? 'a house method'}, version ${reading.methodVersion}; model ${reading.modelVersion}.`}</Quiet>
-      <Quiet>{`Club ${address.clubLengthInches} in. Build ${build ? `of ${dayAndTime(build.madeAt)}` : 'as it was then'}.`}</Quiet>
+      <Quiet>{messages.made(dayAndTime(reading.madeAt), received)}</Quiet>
+      <Quiet>
+        {messages.readWithVersionModel(
+          method?.name ?? 'a house method',
+          reading.methodVersion,
+          reading.modelVersion,
+        )}
+      </Quiet>
+      <Quiet>
+        {messages.clubInBuild(
+          address.clubLengthInches,
+          build ? `of ${dayAndTime(build.madeAt)}` : 'as it was then',
+        )}
+      </Quiet>
     </View>
   );
 }
@@ -104,29 +121,33 @@ function Provenance({ record, build }: { record: LogRecord; build: NewBuild | un
 function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
   const { change, agreed, address } = record;
   const [correcting, setCorrecting] = useState(false);
-  if (!change || !agreed) return null;
+  if (!change || !agreed)
+    return (
+      <View className="gap-2">
+        <Body>{messages.checkedNothingToChange}</Body>
+        {record.reading.note !== '' && <Body>{messages.note(record.reading.note)}</Body>}
+      </View>
+    );
   return (
     <View className="gap-2">
-      <Heading>What was agreed</Heading>
+      <Heading>{messages.whatWasAgreed}</Heading>
       {tellAgreed(address.setup, agreed.setup, change.leadHeelLift, speech).map((line) => (
         <Body key={line} className="text-lg">
           {line}
         </Body>
       ))}
-      <Body>{`Because: ${change.reason}`}</Body>
+      <Body>{messages.because(change.reason)}</Body>
       {change.shoulderGoal !== USUAL_GOAL.shoulders && (
-        <Body>{`For a turn of the shoulders of ${angleFigure(change.shoulderGoal)}.`}</Body>
+        <Body>{messages.forATurn(angleFigure(change.shoulderGoal))}</Body>
       )}
-      {change.feel !== '' && <Body>{`Feel: ${change.feel}`}</Body>}
-      {change.note !== '' && <Body>{`Note: ${change.note}`}</Body>}
-      {record.corrections > 0 && (
-        <Quiet>{`Words corrected ${record.corrections === 1 ? 'once' : `${record.corrections} times`}; what stood before is kept.`}</Quiet>
-      )}
+      {change.feel !== '' && <Body>{messages.feel(change.feel)}</Body>}
+      {change.note !== '' && <Body>{messages.note(change.note)}</Body>}
+      {record.corrections > 0 && <Quiet>{messages.wordsCorrected(record.corrections)}</Quiet>}
       {correcting ? (
         <CorrectWords change={change} onDone={() => setCorrecting(false)} />
       ) : (
         <View className="flex-row">
-          <Button look="quiet" words="Correct the words" onPress={() => setCorrecting(true)} />
+          <Button look="quiet" words={messages.correctTheWords} onPress={() => setCorrecting(true)} />
         </View>
       )}
     </View>
@@ -142,8 +163,7 @@ export function RecordScreen() {
   const speech = useSpeech(student?.hand ?? 'right');
   const wide = useWide();
 
-  if (!student || !record)
-    return <Waiting words={loaded ? 'This record is not on this device.' : undefined} />;
+  if (!student || !record) return <Waiting words={loaded ? messages.thisRecord : undefined} />;
   const { address, reading } = record;
   const again = async () => {
     // These feet are where today's begin; nothing of them was measured today.
@@ -160,7 +180,7 @@ export function RecordScreen() {
   return (
     <StudentPage
       student={student}
-      label={`Record of ${student.name}`}
+      label={messages.recordOf(student.name)}
       title={clubAndShot(address.club, address.shot)}
       under={`${student.name} · ${dayAndTime(reading.madeAt)}`}
     >
@@ -180,7 +200,7 @@ export function RecordScreen() {
           )}
           <Agreed record={record} speech={speech} />
           <View>
-            <Heading>Held against the method</Heading>
+            <Heading>{messages.heldAgainstTheMethod}</Heading>
             {reading.notices.map((notice) => (
               <Notice key={notice.kind} kind="caution">
                 {noticeWords(notice, speech)}
@@ -194,10 +214,10 @@ export function RecordScreen() {
             ))}
           </View>
           <Provenance record={record} build={build} />
-          <Button look="plain" words="Start a lesson from these feet" onPress={() => void again()} />
+          <Button look="plain" words={messages.startALessonFromThese} onPress={() => void again()} />
           <Link href={`/students/${id}/compare?reading=${reading.id}`} className="min-h-[48px] py-3">
             <Body tone="lagoon" className="font-semibold underline">
-              Set methods side by side on these feet
+              {messages.setMethodsSideBySide}
             </Body>
           </Link>
         </View>

@@ -4,6 +4,7 @@ import { keepBeforeLeaving } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body } from '../../ui/Words';
+import { messages } from './ErrorBoundary.messages';
 
 /** How the bundler and browsers word a part of the app that could not be loaded. */
 const NOT_LOADED = /load(ing)? (module|script|chunk)|dynamically imported module|importing a module script/i;
@@ -56,15 +57,11 @@ export class ErrorBoundary extends Component<Props, Failed> {
       <View role="main" className="gap-3 p-4">
         <Notice kind="trouble" live>
           <Body className="font-semibold">
-            {notLoaded ? 'A part of the app could not be loaded.' : 'This screen has failed.'}
+            {notLoaded ? messages.aPartOfTheApp : messages.thisScreenHasFailed}
           </Body>
-          <Body>
-            {notLoaded
-              ? 'It may have been updated, or there is no connection. Reload to go on; what you entered is kept.'
-              : 'What you entered is kept on this device. Reload to go on.'}
-          </Body>
+          <Body>{notLoaded ? messages.itMayHaveBeenUpdated : messages.whatYouEnteredIsKept}</Body>
         </Notice>
-        <Button words="Reload" onPress={() => reloadAt(address)} />
+        <Button words={messages.reload} onPress={() => reloadAt(address)} />
       </View>
     );
   }

@@ -31,12 +31,14 @@ export function Shell() {
   const status = useAccount((state) => state.status);
   const path = usePathname();
   const signingIn = path === '/sign-in';
+  // Whoever begins an academy or joins one is signed in nowhere yet.
+  const entering = signingIn || ['/start', '/join', '/reset'].includes(path);
   if (status === 'starting') return <Waiting />;
-  if (status === 'signed out' && !signingIn) return <Redirect href="/sign-in" />;
-  if (status === 'signed in' && signingIn) return <Redirect href="/students" />;
+  if (status === 'signed out' && !entering) return <Redirect href="/sign-in" />;
+  if (status === 'signed in' && (signingIn || path === '/start')) return <Redirect href="/students" />;
   return (
     <View className="h-full flex-1 bg-paper">
-      {!signingIn && <StatusStrip />}
+      {!entering && <StatusStrip />}
       <ErrorBoundary>
         <Suspense fallback={<Waiting />}>
           <Slot />

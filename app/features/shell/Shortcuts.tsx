@@ -2,6 +2,8 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../ui/Button';
 import { Body, Heading } from '../../ui/Words';
+import { common } from '../../domain/common.messages';
+import { messages } from './Shortcuts.messages';
 
 const KEYS: readonly [string, string][] = [
   ['?', 'this list'],
@@ -30,15 +32,19 @@ export function Shortcuts() {
   if (!open) return null;
   return (
     <View className="absolute inset-0 items-center justify-center bg-ink/60 p-4">
-      <View role="dialog" aria-label="Keyboard" className="w-full max-w-md gap-3 rounded-md bg-paper p-5">
-        <Heading>Keyboard</Heading>
+      <View
+        role="dialog"
+        aria-label={messages.keyboard}
+        className="w-full max-w-md gap-3 rounded-md bg-paper p-5"
+      >
+        <Heading>{messages.keyboard}</Heading>
         {KEYS.map(([keys, what]) => (
           <View key={keys} className="flex-row gap-3">
             <Body className="w-24 font-semibold">{keys}</Body>
             <Body className="flex-1">{what}</Body>
           </View>
         ))}
-        <Button words="Close" onPress={() => setOpen(false)} />
+        <Button words={common.close} onPress={() => setOpen(false)} />
       </View>
     </View>
   );

@@ -5,8 +5,7 @@ import { useDrafts } from '../../state/drafts';
 import { useOutbox } from '../../state/outbox';
 import { useRecords } from '../../state/records';
 import { Body } from '../../ui/Words';
-
-const entries = (count: number): string => (count === 1 ? '1 entry' : `${count} entries`);
+import { messages } from './StatusStrip.messages';
 
 interface Standing {
   words: string;
@@ -24,23 +23,21 @@ function useStanding(): Standing | null {
   const notKept = useDrafts((state) => state.notKept);
   const refused = queue.filter((queued) => queued.refusal).length;
   const waiting = queue.length - refused;
-  if (notKept)
-    return { words: `This device cannot keep the lesson: ${notKept}`, trouble: true, href: '/outbox' };
+  if (notKept) return { words: messages.thisDeviceCannotKeep(notKept), trouble: true, href: '/outbox' };
   if (expired) {
-    const kept = queue.length > 0 ? `${entries(queue.length)} kept here, not sent.` : 'Nothing is lost.';
-    return { words: `Signed out by the server. ${kept} Sign in again`, trouble: true, href: '/sign-in' };
+    const kept = queue.length > 0 ? messages.keptHereNotSent(queue.length) : messages.nothingIsLost;
+    return { words: messages.signedOutByTheServer(kept), trouble: true, href: '/sign-in' };
   }
-  if (refused > 0)
-    return { words: `${entries(refused)} refused: have a look`, trouble: true, href: '/outbox' };
+  if (refused > 0) return { words: messages.refusedHaveALook(refused), trouble: true, href: '/outbox' };
   if (waiting > 0) {
     return {
-      words: `${entries(waiting)} not sent yet, ${away ? 'no connection; trying again' : 'sending'}`,
+      words: (away ? messages.waiting : messages.sending)(waiting),
       trouble: false,
       href: '/outbox',
       floats: !away,
     };
   }
-  return away ? { words: 'No connection. You can go on working.', trouble: false, href: '/outbox' } : null;
+  return away ? { words: messages.noConnectionYouCanGo, trouble: false, href: '/outbox' } : null;
 }
 
 export function StatusStrip() {

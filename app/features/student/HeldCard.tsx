@@ -8,6 +8,7 @@ import type { LogRecord } from '../../domain/records';
 import { clubAndShot, figureName } from '../../domain/sentences';
 import { shortDay } from '../../domain/students';
 import { Body, Heading, Quiet } from '../../ui/Words';
+import { messages } from './HeldCard.messages';
 
 function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Speech }) {
   const { club, shot, agreedAt, seenAt, held } = agreement;
@@ -18,7 +19,7 @@ function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Spe
         <Quiet>{shortDay(agreedAt)}</Quiet>
       </View>
       <View className="flex-1">
-        {seenAt ? <HeldLines held={held} speech={speech} /> : <Quiet>○ Not measured since.</Quiet>}
+        {seenAt ? <HeldLines held={held} speech={speech} /> : <Quiet>{messages.notMeasuredSince}</Quiet>}
       </View>
     </View>
   );
@@ -38,7 +39,7 @@ export function HeldCard({ records, speech }: { records: readonly LogRecord[]; s
   if (agreements.length === 0) return null;
   return (
     <View className="gap-2" testID="held-card">
-      <Heading>Agreed, and did it hold?</Heading>
+      <Heading>{messages.agreedAndDidItHold}</Heading>
       {agreements.map((each) => (
         <AgreementRow key={`${each.club} ${each.shot}`} agreement={each} speech={speech} />
       ))}
@@ -46,9 +47,12 @@ export function HeldCard({ records, speech }: { records: readonly LogRecord[]; s
         followed.courses.map(({ figure, agreed, found }) => (
           <CourseChart
             key={figure}
-            title={`${clubAndShot(followed.agreement.club, followed.agreement.shot)}: ${figureName(figure, speech).toLowerCase()}, lesson by lesson`}
+            title={messages.lessonByLesson(
+              clubAndShot(followed.agreement.club, followed.agreement.shot),
+              figureName(figure, speech).toLowerCase(),
+            )}
             points={found}
-            level={{ words: 'Agreed', value: agreed }}
+            level={{ words: messages.agreed, value: agreed }}
             leastSpan={leastSpan(figure)}
             say={(value) => saidFigure(figure, value, speech.length)}
           />

@@ -5,6 +5,7 @@ import { ownShots } from '../../domain/ownShots';
 import { day } from '../../domain/students';
 import { newestScreen, useRecords } from '../../state/records';
 import { Body, Heading } from '../../ui/Words';
+import { messages } from './KnownCard.messages';
 
 /** What is known of a student besides the log, each with its day: legs and trunk, and shots. */
 export function KnownCard({ student }: { student: Student }) {
@@ -18,21 +19,25 @@ export function KnownCard({ student }: { student: Student }) {
   const last = shots.at(-1)?.madeAt;
   const carried = screen?.items.filter(({ takenAt }) => takenAt !== null) ?? [];
   const oldest = carried.map(({ takenAt }) => takenAt!).sort()[0];
-  const since = oldest ? `, ${carried.length} of its tests carried over from ${day(oldest)} on` : '';
+  const since = oldest ? messages.ofItsTestsCarriedOver(carried.length, day(oldest)) : '';
   const turns = (screen?.earlierTurns.length ?? 0) + (screen?.turnedOn ? 1 : 0);
-  const measured = turns > 0 ? `; ${turns === 1 ? 'one turn' : `${turns} turns`} measured` : '';
+  const measured = turns > 0 ? messages.turnsMeasured(turns) : '';
   return (
     <View className="gap-1" testID="known-card">
-      <Heading>Known so far</Heading>
+      <Heading>{messages.knownSoFar}</Heading>
       <Body>
         {screen
-          ? `Legs and trunk: tested ${day(screen.madeAt)}${since}${measured}.`
-          : 'Legs and trunk: not tested yet.'}
+          ? messages.legsAndTrunkTested(day(screen.madeAt), since, measured)
+          : messages.legsAndTrunkNotTested}
       </Body>
       <Body>
         {last
-          ? `Shots: ${hit}${simulated ? ' simulated, none of their own' : ' of their own'}, the last on ${day(last)}.`
-          : 'Shots: none yet.'}
+          ? messages.shotsTheLast(
+              hit,
+              simulated ? ' simulated, none of their own' : ' of their own',
+              day(last),
+            )
+          : messages.shotsNoneYet}
       </Body>
     </View>
   );

@@ -18,12 +18,13 @@ import {
   spoken,
 } from '../../domain/sentences';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
+import { messages } from './LogCard.messages';
 
 function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
   const { findings, judgement } = record.reading;
   const out = findings.filter((finding) => finding.verdict !== 'in');
   const stops = judgement && stopsSentence(judgement, speech);
-  if (out.length === 0 && !stops) return <Body>● Everything in its band.</Body>;
+  if (out.length === 0 && !stops) return <Body>{messages.everythingInItsBand}</Body>;
   return (
     <View className="gap-0.5">
       {stops && <Body>{stops}</Body>}
@@ -48,12 +49,12 @@ function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
       ))}
       {record.change.leadHeelLift > 0 && (
         <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
-          <Body>{spoken('Lead heel up, going back', speech)}</Body>
+          <Body>{spoken(messages.leadHeelUpGoingBack, speech)}</Body>
           <FigureWords className="text-base">{`0 → ${lengthWithUnit(record.change.leadHeelLift, speech.length)}`}</FigureWords>
         </View>
       )}
       <Body>{record.change.reason}</Body>
-      {record.change.feel !== '' && <Body>{`Feel: ${record.change.feel}`}</Body>}
+      {record.change.feel !== '' && <Body>{messages.feel(record.change.feel)}</Body>}
     </View>
   );
 }
@@ -75,16 +76,18 @@ export function LogCard({
     <View testID="log-card" className="gap-2 border-b border-grid py-4">
       <View className="flex-row items-baseline justify-between gap-2">
         <Heading>{clubAndShot(address.club, address.shot)}</Heading>
-        <Quiet>{landed(record) ? day(reading.madeAt) : `${day(reading.madeAt)} · ◐ not sent yet`}</Quiet>
+        <Quiet>{landed(record) ? day(reading.madeAt) : messages.notSentYet(day(reading.madeAt))}</Quiet>
       </View>
       {intake && <Body>{intakeWords(intake)}</Body>}
-      {seen.length > 0 && <Quiet tone="ink">{`Seen in the swing: ${seen.join('; ')}.`}</Quiet>}
+      {seen.length > 0 && <Quiet tone="ink">{messages.seenInTheSwing(seen.join('; '))}</Quiet>}
       <Found record={record} speech={speech} />
       <Changed record={record} speech={speech} />
+      {!record.change && <Body>{messages.checkedNothingToChange}</Body>}
+      {reading.note !== '' && <Body>{messages.note(reading.note)}</Body>}
       <Outgrown record={record} />
       <Link href={`/students/${address.studentId}/log/${reading.id}`} className="min-h-[48px] py-3">
         <Body tone="lagoon" className="font-semibold underline">
-          {record.change ? 'Both addresses on the plan' : 'This address on the plan'}
+          {record.change ? messages.bothAddressesOnThePlan : messages.thisAddressOnThePlan}
         </Body>
       </Link>
     </View>

@@ -24,10 +24,13 @@ import type { LogRecord } from '../../domain/records';
 import { Waiting } from '../../ui/Waiting';
 import { BackTo } from '../../ui/Page';
 import { HeldCard } from './HeldCard';
+import { ShotsCard } from './ShotsCard';
 import { KnownCard } from './KnownCard';
 import { TurnCard } from './TurnCard';
 import { LogCard } from './LogCard';
 import { TrialCard } from './TrialCard';
+import { common } from '../../domain/common.messages';
+import { messages } from './StudentScreen.messages';
 
 /** The judgement of the newest record that has one: where the next lesson begins. */
 function LastJudgement({ records, speech }: { records: readonly LogRecord[]; speech: Speech }) {
@@ -36,7 +39,7 @@ function LastJudgement({ records, speech }: { records: readonly LogRecord[]; spe
   const { address, reading } = last;
   return (
     <View className="gap-1">
-      <Heading>{`Last judged: ${clubAndShot(address.club, address.shot)}, ${day(reading.madeAt)}`}</Heading>
+      <Heading>{messages.lastJudged(clubAndShot(address.club, address.shot), day(reading.madeAt))}</Heading>
       <JudgementCard
         judgement={last.reading.judgement}
         shoeLength={address.setup.address.shoe.length}
@@ -65,11 +68,11 @@ function LessonButtons({ student }: { student: Student }) {
     const lesson = await startLesson(student.id, begin ? 'feet' : 'who', begin ?? {});
     router.push(`/lessons/${lesson}`);
   };
-  if (!open) return <Button words="Start a lesson" onPress={() => void start()} />;
+  if (!open) return <Button words={messages.startALesson} onPress={() => void start()} />;
   return (
     <View className="gap-1">
-      <Button words="Go on with the lesson" onPress={() => router.push(`/lessons/${open.id}`)} />
-      <Quiet>{`In progress since ${day(open.startedAt)}, kept on this device.`}</Quiet>
+      <Button words={messages.goOnWithTheLesson} onPress={() => router.push(`/lessons/${open.id}`)} />
+      <Quiet>{messages.inProgressSinceKept(day(open.startedAt))}</Quiet>
     </View>
   );
 }
@@ -88,25 +91,24 @@ export function StudentScreen() {
 
   const intakes = useMemo(() => intakesOf(Object.values(entries), id), [entries, id]);
 
-  if (!student || !loaded)
-    return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  if (!student || !loaded) return <Waiting words={loaded ? common.studentNotHere : undefined} />;
   return (
     <ScrollView
       className="flex-1 bg-paper"
       contentContainerClassName="p-4 pb-12"
       tabIndex={0}
-      aria-label={`Page of ${student.name}`}
+      aria-label={messages.pageOf(student.name)}
     >
       <View role="main" className="w-full max-w-3xl gap-4">
         <View className="flex-row items-start gap-1">
-          {!wide && <BackTo label="Back to the students" href="/students" />}
+          {!wide && <BackTo label={messages.backToTheStudents} href="/students" />}
           <View className="flex-1">
             <Title>{student.name}</Title>
             <Quiet>{inShort(student, new Date())}</Quiet>
           </View>
           <Link href={`/students/${id}/edit`} className="min-h-[48px] px-2 py-3">
             <Body tone="lagoon" className="font-semibold underline">
-              Edit
+              {messages.edit}
             </Body>
           </Link>
         </View>
@@ -114,16 +116,12 @@ export function StudentScreen() {
         <LessonButtons student={student} />
         <LastJudgement records={records} speech={speech} />
         <HeldCard records={records} speech={speech} />
+        <ShotsCard studentId={student.id} />
         <KnownCard student={student} />
         <TurnCard student={student} records={records} speech={speech} />
         <View>
-          <Heading>Log</Heading>
-          {logged.length === 0 && (
-            <Body className="py-3">
-              Nothing recorded yet. A lesson ends with a record: the address, what was read in it, and what
-              you agreed to change.
-            </Body>
-          )}
+          <Heading>{messages.log}</Heading>
+          {logged.length === 0 && <Body className="py-3">{messages.nothingRecordedYetALesson}</Body>}
           {logged.map((each) =>
             'reading' in each ? (
               <LogCard
@@ -139,11 +137,11 @@ export function StudentScreen() {
         </View>
         <Link href={`/students/${id}/shots`} className="min-h-[48px] py-3">
           <Body tone="lagoon" className="font-semibold underline">
-            Shots from a file, or to one
+            {messages.shotsFromAFile}
           </Body>
         </Link>
         <View className="gap-1">
-          <Heading>Build</Heading>
+          <Heading>{messages.build}</Heading>
           <BuildTable student={student} />
         </View>
       </View>

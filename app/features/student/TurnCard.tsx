@@ -11,6 +11,7 @@ import { WhereItStops } from '../../cards/WhereItStops';
 import { day } from '../../domain/students';
 import { lastShoulderGoal, type LogRecord } from '../../domain/records';
 import { clubAndShot } from '../../domain/sentences';
+import { messages } from './TurnCard.messages';
 
 interface TurnCardProps {
   student: Student;
@@ -52,13 +53,19 @@ export function TurnCard({ student, records, speech }: TurnCardProps) {
   );
   return (
     <View className="gap-1" testID="turn-card">
-      <Heading>The turn</Heading>
-      {!screen && <Body>Legs and trunk are not tested: nobody knows what stops the turn.</Body>}
-      {screen && !feet && <Body>Legs tested. Record a full swing’s feet to see the turn.</Body>}
+      <Heading>{messages.theTurn}</Heading>
+      {!screen && <Body>{messages.legsAndTrunk}</Body>}
+      {screen && !feet && <Body>{messages.legsTestedRecordAFull}</Body>}
       {turning && feet && (
         <>
           <WhereItStops turning={turning} speech={speech} />
-          <Quiet>{`On the feet ${newest.agreed ? 'agreed' : 'recorded'} with the ${clubAndShot(feet.club, feet.shot)} on ${day(newest.reading.madeAt)}.`}</Quiet>
+          <Quiet>
+            {messages.onTheFeet(
+              newest.agreed ? 'agreed' : 'recorded',
+              clubAndShot(feet.club, feet.shot),
+              day(newest.reading.madeAt),
+            )}
+          </Quiet>
         </>
       )}
     </View>

@@ -17,6 +17,8 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Select } from '../../ui/Select';
 import { Body, Heading, Quiet } from '../../ui/Words';
+import { common } from '../../domain/common.messages';
+import { messages } from './FactsField.messages';
 
 interface FactsFieldProps {
   hand: Person['hand'];
@@ -25,7 +27,7 @@ interface FactsFieldProps {
   onChange: (facts: CautionFact[]) => void;
 }
 
-const SIDE_WORDS: Record<BodySide, string> = { left: 'Left', right: 'Right', both: 'Both, or no side' };
+const SIDE_WORDS: Record<BodySide, string> = { left: 'Left', right: 'Right', both: messages.bothOrNoSide };
 
 /** A fact as it is put together: where, which side, what, since when, and who cleared it. */
 function NewFact({
@@ -43,41 +45,47 @@ function NewFact({
   return (
     <View className="gap-2 border border-grid p-3" testID="new-fact">
       <Select
-        label="Where"
+        label={messages.where}
         options={options(JOINTS, JOINT_WORDS)}
         value={joint}
         onChange={(to) => setJoint(to as Joint)}
       />
       <Select
-        label="Side of the body"
+        label={messages.sideOfTheBody}
         options={options(BODY_SIDES, SIDE_WORDS)}
         value={side}
         onChange={(to) => setSide(to as BodySide)}
       />
       <Select
-        label="What"
+        label={messages.what}
         options={options(FACT_STATES, STATE_WORDS)}
         value={state}
         onChange={(to) => setState(to as FactState)}
       />
-      <Field label="Since" value={since} onChangeText={setSince} maxLength={60} placeholder="last winter" />
       <Field
-        label="Cleared for golf by"
+        label={messages.since}
+        value={since}
+        onChangeText={setSince}
+        maxLength={60}
+        placeholder={messages.lastWinter}
+      />
+      <Field
+        label={messages.clearedForGolf}
         value={clearedBy}
         onChangeText={setClearedBy}
         maxLength={60}
-        help="Left empty, a doctor or physiotherapist comes first."
+        help={messages.leftEmptyADoctor}
       />
       <View className="flex-row flex-wrap gap-2">
         <Button
-          words="Keep the fact"
+          words={messages.keepTheFact}
           onPress={() => {
             const more = { since: since.trim(), clearedBy: clearedBy.trim(), status: 'stands' as const };
             onChange(withFact(facts, { joint, side, state }, more, dayOf(new Date())));
             onDone();
           }}
         />
-        <Button look="quiet" words="Leave it" onPress={onDone} />
+        <Button look="quiet" words={messages.leaveIt} onPress={onDone} />
       </View>
     </View>
   );
@@ -96,10 +104,8 @@ export function FactsField({ hand, note, facts, onChange }: FactsFieldProps) {
   };
   return (
     <View className="gap-2" testID="facts-field">
-      <Heading>Facts to mind</Heading>
-      <Quiet>
-        What is written in the note bars nothing. What is kept here does, on its side of the body.
-      </Quiet>
+      <Heading>{messages.factsToMind}</Heading>
+      <Quiet>{messages.whatIsWritten}</Quiet>
       {shownFacts(facts).map((fact) => (
         <View
           key={factName(fact, hand)}
@@ -108,8 +114,8 @@ export function FactsField({ hand, note, facts, onChange }: FactsFieldProps) {
           <Body className="flex-1">{factWords(fact, hand, day)}</Body>
           <Button
             look="quiet"
-            words={fact.status === 'stands' ? 'It is over' : 'It is back'}
-            label={`${fact.status === 'stands' ? 'It is over' : 'It is back'}: ${factName(fact, hand)}`}
+            words={fact.status === 'stands' ? messages.itIsOver : messages.itIsBack}
+            label={`${fact.status === 'stands' ? messages.itIsOver : messages.itIsBack}: ${factName(fact, hand)}`}
             onPress={() => set(fact, fact.status === 'stands' ? 'over' : 'stands')}
           />
         </View>
@@ -120,18 +126,18 @@ export function FactsField({ hand, note, facts, onChange }: FactsFieldProps) {
           className="gap-1 border-b border-grid py-1"
           testID="suggested-fact"
         >
-          <Body>{`The note seems to say: ${factName(suggested, hand)}. Is it so?`}</Body>
+          <Body>{messages.theNoteSeemsToSay(factName(suggested, hand))}</Body>
           <View className="flex-row flex-wrap gap-2">
             <Button
               look="plain"
-              words="Yes, keep it"
-              label={`Yes, keep it: ${factName(suggested, hand)}`}
+              words={messages.yesKeep}
+              label={messages.yesKeepFact(factName(suggested, hand))}
               onPress={() => set(suggested, 'stands')}
             />
             <Button
               look="quiet"
-              words="No"
-              label={`No: ${factName(suggested, hand)}`}
+              words={common.no}
+              label={messages.noFact(factName(suggested, hand))}
               onPress={() => set(suggested, 'waved away')}
             />
           </View>
@@ -141,7 +147,7 @@ export function FactsField({ hand, note, facts, onChange }: FactsFieldProps) {
         <NewFact facts={facts} onChange={onChange} onDone={() => setAdding(false)} />
       ) : (
         <View className="flex-row">
-          <Button look="plain" words="Add a fact" onPress={() => setAdding(true)} />
+          <Button look="plain" words={messages.addAFact} onPress={() => setAdding(true)} />
         </View>
       )}
     </View>

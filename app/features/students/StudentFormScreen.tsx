@@ -25,6 +25,8 @@ import { buildFigure, dayOf } from '../../domain/students';
 import { addStudent, saveStudent } from '../../state/writes/student';
 import { Waiting } from '../../ui/Waiting';
 import { FactsField } from './FactsField';
+import { common } from '../../domain/common.messages';
+import { messages } from './StudentFormScreen.messages';
 
 interface BoxProps {
   control: Control<StudentFields>;
@@ -83,19 +85,19 @@ function Pick<Value extends string>({ control, errors, name, label, options }: P
 }
 
 const HANDS = [
-  { value: 'right', words: 'Right-handed' },
-  { value: 'left', words: 'Left-handed' },
+  { value: 'right', words: messages.rightHanded },
+  { value: 'left', words: messages.leftHanded },
 ] as const;
 
 const ESTIMATES: readonly { value: EstimateAs; words: string }[] = [
-  { value: 'not said', words: 'Height alone' },
-  { value: 'woman', words: 'Height, a woman' },
-  { value: 'man', words: 'Height, a man' },
+  { value: 'not said', words: messages.heightAlone },
+  { value: 'woman', words: messages.heightAWoman },
+  { value: 'man', words: messages.heightAMan },
 ];
 
 const SHOES = [...SHOE_SIZE_SYSTEMS, 'sole length' as const].map((value) => ({
   value,
-  words: value === 'sole length' ? 'Sole by tape' : value,
+  words: value === 'sole length' ? messages.soleByTape : value,
 }));
 
 function StudentForm({ student: newest }: { student: Student | null }) {
@@ -141,7 +143,7 @@ function StudentForm({ student: newest }: { student: Student | null }) {
       if (andStart) router.replace(`/lessons/${await startLesson(id, 'club')}`);
       else router.replace(`/students/${id}`);
     } catch (error) {
-      setTrouble(`Not saved: this device could not keep it (${(error as Error).message}).`);
+      setTrouble(messages.notSavedThisDevice((error as Error).message));
     }
   };
 
@@ -150,27 +152,22 @@ function StudentForm({ student: newest }: { student: Student | null }) {
       className="flex-1 bg-paper"
       contentContainerClassName="p-4 pb-10"
       tabIndex={0}
-      aria-label="Student form"
+      aria-label={messages.studentForm}
     >
       <View role="main" className="w-full max-w-xl gap-4 self-center">
-        <Title>{student ? `Edit ${student.name}` : 'Add a student'}</Title>
-        <Box {...box} name="name" label="Name" autoComplete="off" />
-        <Pick {...box} name="hand" label="Plays" options={HANDS} />
+        <Title>{student ? messages.edit(student.name) : messages.addAStudent}</Title>
+        <Box {...box} name="name" label={common.name} autoComplete="off" />
+        <Pick {...box} name="hand" label={messages.plays} options={HANDS} />
         <View className="flex-row gap-3">
           <View className="flex-1">
-            <Box {...box} name="birthYear" label="Year of birth" numeric />
+            <Box {...box} name="birthYear" label={messages.yearOfBirth} numeric />
           </View>
           <View className="flex-1">
-            <Box {...box} name="height" label="Height" unit={unit} numeric />
+            <Box {...box} name="height" label={messages.height} unit={unit} numeric />
           </View>
         </View>
-        <Box
-          {...box}
-          name="bornOn"
-          label="Day of birth, where it is known"
-          help="2008-11-27. Without it, who may still be 17 counts as a minor."
-        />
-        <Box {...box} name="cautions" label="Note: pain, surgery, what to leave alone" multiline />
+        <Box {...box} name="bornOn" label={messages.dayOfBirthWhere} help={messages.withoutItWhoMayStill} />
+        <Box {...box} name="cautions" label={messages.notePainSurgeryWhat} multiline />
         <Controller
           control={control}
           name="facts"
@@ -184,16 +181,13 @@ function StudentForm({ student: newest }: { student: Student | null }) {
           )}
         />
 
-        <Heading className="pt-2">Build</Heading>
-        <Quiet>
-          What a tape says counts as measured. What is left empty is estimated from the height, and widens the
-          bands it decides.
-        </Quiet>
-        <Pick {...box} name="estimateAs" label="Estimate from" options={ESTIMATES} />
+        <Heading className="pt-2">{messages.build}</Heading>
+        <Quiet>{messages.whatATapeSaysCounts}</Quiet>
+        <Pick {...box} name="estimateAs" label={messages.estimateFrom} options={ESTIMATES} />
         <Box
           {...box}
           name="shoulderBreadth"
-          label="Shoulders, outer edge to outer edge"
+          label={messages.shouldersOuterEdgeToOuter}
           unit={unit}
           help={estimateOf('shoulderBreadth')}
           numeric
@@ -201,30 +195,30 @@ function StudentForm({ student: newest }: { student: Student | null }) {
         <Box
           {...box}
           name="hipBreadth"
-          label="Hips, widest"
+          label={messages.hipsWidest}
           unit={unit}
           help={estimateOf('hipBreadth')}
           numeric
         />
-        <Pick {...box} name="shoeBy" label="Shoe by" options={SHOES} />
+        <Pick {...box} name="shoeBy" label={messages.shoeBy} options={SHOES} />
         <Box
           {...box}
           name="shoe"
-          label={fields.shoeBy === 'sole length' ? 'Sole length' : `Shoe size, ${fields.shoeBy}`}
+          label={fields.shoeBy === 'sole length' ? messages.soleLength : messages.shoeSize(fields.shoeBy)}
           unit={fields.shoeBy === 'sole length' ? unit : undefined}
           help={
             fields.shoe.trim() === ''
               ? estimateOf('shoeLength')
               : fields.shoeBy === 'sole length'
                 ? undefined
-                : 'Sizes are nominal: the sole’s length is an estimate until a tape is laid along it.'
+                : messages.sizesAreNominalTheSoles
           }
           numeric
         />
         <Box
           {...box}
           name="shoeBreadth"
-          label="Sole, widest"
+          label={messages.soleWidest}
           unit={unit}
           help={estimateOf('shoeBreadth')}
           numeric
@@ -232,9 +226,11 @@ function StudentForm({ student: newest }: { student: Student | null }) {
 
         {Object.keys(errors).length > 0 && (
           <Notice kind="trouble" live>
-            {`Not saved yet: ${Object.values(errors)
-              .map((error) => error.message)
-              .join('; ')}`}
+            {messages.notSavedYet(
+              Object.values(errors)
+                .map((error) => error.message)
+                .join('; '),
+            )}
           </Notice>
         )}
         {trouble !== '' && (
@@ -245,18 +241,18 @@ function StudentForm({ student: newest }: { student: Student | null }) {
         <View className="flex-row flex-wrap gap-3">
           {!student && (
             <Button
-              words="Save and start a lesson"
+              words={messages.saveAndStartALesson}
               onPress={() => void form.handleSubmit((values) => save(values, true))()}
             />
           )}
           <Button
             look={student ? 'act' : 'plain'}
-            words="Save"
+            words={messages.save}
             onPress={() => void form.handleSubmit((values) => save(values, false))()}
           />
           <Button
             look="quiet"
-            words="Cancel"
+            words={common.cancel}
             onPress={() => (router.canGoBack() ? router.back() : router.replace('/students'))}
           />
         </View>
@@ -271,6 +267,6 @@ export function EditStudentScreen() {
   const { student: id } = useLocalSearchParams<{ student: string }>();
   const student = useRecords((state) => state.students[id]);
   const loaded = useOpenStudent(id);
-  if (!student) return <Waiting words={loaded ? 'This student is not on this device.' : undefined} />;
+  if (!student) return <Waiting words={loaded ? common.studentNotHere : undefined} />;
   return <StudentForm key={student.id} student={student} />;
 }

@@ -13,6 +13,7 @@ import { Button, IconButton } from '../../ui/Button';
 import { INK, ON_LAGOON } from '../../ui/colours';
 import { Body, Quiet, Title } from '../../ui/Words';
 import { day, inShort } from '../../domain/students';
+import { messages } from './StudentList.messages';
 
 /** More rows than this are not drawn at once: a few letters of the name find anybody. */
 const MOST_SHOWN = 40;
@@ -84,8 +85,8 @@ const Row = memo(function Row({ student, chosen, inLesson }: RowProps) {
         <Body className="text-lg font-semibold">{student.name}</Body>
         <Quiet tone={chosen ? 'ink' : 'pencil'}>
           {inShort(student, new Date())}
-          {student.lastEntryAt ? ` · last lesson ${day(student.lastEntryAt)}` : ' · no lesson yet'}
-          {inLesson ? ' · lesson in progress' : ''}
+          {student.lastEntryAt ? messages.lastLesson(day(student.lastEntryAt)) : messages.noLessonYet}
+          {inLesson ? messages.lessonInProgress : ''}
         </Quiet>
         {student.cautions !== '' && <Quiet tone="ink">{`! ${student.cautions}`}</Quiet>}
       </View>
@@ -104,21 +105,15 @@ function Empty({
   loaded: boolean;
   away: boolean;
 }) {
-  if (!loaded) return <Body className="p-5">Looking for your students …</Body>;
-  if (any) return <Body className="p-5">{`No student matches “${typed}”.`}</Body>;
+  if (!loaded) return <Body className="p-5">{messages.lookingForYourStudents}</Body>;
+  if (any) return <Body className="p-5">{messages.noStudentMatches(typed)}</Body>;
   if (away) {
-    return (
-      <Body className="p-5">
-        Your students are not on this device yet; they come with the connection. You can add one now.
-      </Body>
-    );
+    return <Body className="p-5">{messages.yourStudents}</Body>;
   }
   return (
     <View className="gap-2 p-5">
-      <Body className="font-semibold">No students yet.</Body>
-      <Body>
-        Add the first: a name, a hand, a year of birth and a height are enough to start measuring feet.
-      </Body>
+      <Body className="font-semibold">{messages.noStudentsYet}</Body>
+      <Body>{messages.addTheFirstAName}</Body>
     </View>
   );
 }
@@ -157,19 +152,19 @@ export function StudentList() {
   }, []);
 
   return (
-    <View role="navigation" aria-label="Students" className="h-full bg-paper">
+    <View role="navigation" aria-label={messages.students} className="h-full bg-paper">
       <View className="flex-row items-center justify-between pl-4 pr-2 pt-3">
         <View className="flex-1">
           <Quiet>{academy}</Quiet>
-          <Title>Students</Title>
+          <Title>{messages.students}</Title>
         </View>
         <IconButton
-          label="House methods"
+          label={messages.houseMethods}
           icon={<BookIcon color={INK} size={22} />}
           onPress={() => router.push('/methods')}
         />
         <IconButton
-          label="Settings and sign-out"
+          label={messages.settingsAndSignOut}
           icon={<SettingsIcon color={INK} size={22} />}
           onPress={() => router.push('/settings')}
         />
@@ -177,15 +172,15 @@ export function StudentList() {
       <View className="px-4 py-2">
         <TextInput
           ref={search}
-          aria-label="Search students"
-          placeholder="Search by name, hand or note"
+          aria-label={messages.searchStudents}
+          placeholder={messages.searchByNameHand}
           value={typed}
           onChangeText={setTyped}
           inputMode="search"
           className="h-12 rounded-md border border-ink bg-sheet px-3 font-text text-lg text-ink placeholder:text-pencil"
         />
       </View>
-      <ScrollView className="flex-1" tabIndex={0} aria-label="List of students">
+      <ScrollView className="flex-1" tabIndex={0} aria-label={messages.listOfStudents}>
         {found.length === 0 && (
           <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} away={away} />
         )}
@@ -198,19 +193,17 @@ export function StudentList() {
           />
         ))}
         {found.length > MOST_SHOWN && (
-          <Quiet className="p-4">{`${found.length - MOST_SHOWN} more; type a few letters of the name.`}</Quiet>
+          <Quiet className="p-4">{messages.moreTypeAFewLetters(found.length - MOST_SHOWN)}</Quiet>
         )}
         {!complete && (
           <Quiet className="p-4">
-            {away
-              ? 'The students you taught last are on this device; the others come with the connection.'
-              : 'The students you taught last are on this device; type a few letters to find any other.'}
+            {away ? messages.theStudentsYouTaughtLast : messages.theStudentsYouTaughtLast2}
           </Quiet>
         )}
       </ScrollView>
       <View className="border-t border-grid p-3">
         <Button
-          words="Add a student"
+          words={messages.addAStudent}
           icon={<PlusIcon color={ON_LAGOON} size={20} />}
           onPress={() => router.push('/students/new')}
         />

@@ -19,8 +19,10 @@ import { CheckNotice } from '../../cards/CheckNotice';
 import { FactorialResult } from '../../cards/FactorialResult';
 import { hitsOf, planOf, trialsOf, type Trial } from '../../domain/trials';
 import { TrialResult } from '../../cards/TrialResult';
-import { useSpeech } from '../../state/useSpeech';
+import { useSpeech, useUnits } from '../../state/useSpeech';
 import { Waiting } from '../../ui/Waiting';
+import { common } from '../../domain/common.messages';
+import { messages } from './TrialScreen.messages';
 
 const DECISION_WORDS: Record<(typeof DECISIONS)[number], string> = {
   keep: 'kept',
@@ -35,13 +37,15 @@ const decidedWords = ({ verdict, decision }: LookEntry): string =>
 function Looks({ trial }: { trial: Trial }) {
   return (
     <View className="gap-1">
-      <Heading>Looks</Heading>
-      {trial.looks.length === 0 && <Body>None taken yet.</Body>}
+      <Heading>{messages.looks}</Heading>
+      {trial.looks.length === 0 && <Body>{messages.noneTakenYet}</Body>}
       {trial.looks.map((look) => (
         <View key={look.id}>
-          <Body>{`Look ${look.look}, ${dayAndTime(look.madeAt)}: the shots said ${look.verdict}; ${decidedWords(look)}.`}</Body>
-          {look.note !== '' && <Body>{`Decided otherwise, because: ${look.note}`}</Body>}
-          {look.painUp && <Body>▲ It hurt more than before.</Body>}
+          <Body>
+            {messages.lookTheShotsSaid(look.look, dayAndTime(look.madeAt), look.verdict, decidedWords(look))}
+          </Body>
+          {look.note !== '' && <Body>{messages.decidedOtherwiseBecause(look.note)}</Body>}
+          {look.painUp && <Body>{messages.itHurtMoreThanBefore}</Body>}
         </View>
       ))}
     </View>
@@ -52,6 +56,7 @@ function Looks({ trial }: { trial: Trial }) {
 function BothSetups({ trial, hand, shoulders }: { trial: Trial; hand: 'right' | 'left'; shoulders: number }) {
   const viewpoint = usePreferences((state) => state.viewpoint);
   const length = usePreferences((state) => state.length);
+  const footWords = usePreferences((state) => state.feet);
   const { A, B } = trial.addresses;
   const ghosts = useMemo(() => [wholeGhost(A.setup)], [A]);
   const scene = useMemo(() => stillScene(B.setup, ghosts), [B, ghosts]);
@@ -64,12 +69,13 @@ function BothSetups({ trial, hand, shoulders }: { trial: Trial; hand: 'right' | 
           hand={hand}
           viewpoint={viewpoint}
           length={length}
+          footWords={footWords}
           shoulderBreadth={shoulders}
           holds="none"
-          label="Both setups from above"
+          label={messages.bothSetupsFromAbove}
         />
       </View>
-      <Quiet>Solid: B. Dashed: A.</Quiet>
+      <Quiet>{messages.solidBDashed}</Quiet>
     </View>
   );
 }
@@ -84,6 +90,7 @@ const asRecorded = (now: LookResult, { verdict, because, evidence }: LookEntry):
 
 /** What the shots said at the last look that was taken: as it was recorded, and what else the shots show. */
 function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
+  const units = useUnits();
   const { apart, primary } = trial.entry;
   const last = trial.looks[trial.looks.length - 1];
   const painUp = last?.painUp ?? false;
@@ -100,9 +107,7 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
   const { answer } = useComputation(whole);
   const { answer: factorialAnswer } = useComputation(parts);
   if (look === 0) {
-    return (
-      <Body>{`No look yet. ${OUTCOME_WORDS[primary].name} decides; ${hitsOf(trial).length} shots so far.`}</Body>
-    );
+    return <Body>{messages.noLookYetDecidesShots(OUTCOME_WORDS[primary].name, hitsOf(trial).length)}</Body>;
   }
   if (factorialAnswer) {
     const { verdict, effects } = last!;
@@ -114,11 +119,11 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
     return (
       <>
         <CheckNotice check={last!.check} speech={speech} />
-        <FactorialResult trial={trial} verdict={recorded} speech={speech} />
+        <FactorialResult trial={trial} verdict={recorded} speech={speech} units={units} />
       </>
     );
   }
-  if (!answer) return <Body>Working …</Body>;
+  if (!answer) return <Body>{common.working}</Body>;
   return (
     <>
       <CheckNotice check={last!.check} speech={speech} />
@@ -127,6 +132,7 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
         verdict={asRecorded(answer.verdict, last!)}
         comparisons={answer.comparisons}
         speech={speech}
+        units={units}
       />
     </>
   );
@@ -143,15 +149,15 @@ export function TrialScreen() {
   );
   const speech = useSpeech(student?.hand ?? 'right');
   const wide = useWide();
-  if (!student || !trial) return <Waiting words={loaded ? 'This trial is not on this device.' : undefined} />;
+  if (!student || !trial) return <Waiting words={loaded ? messages.thisTrial : undefined} />;
   const { A, B } = trial.addresses;
   const lines = tellChange(A.setup, B.setup, speech);
   const { cueA, cueB } = trial.entry;
   return (
     <StudentPage
       student={student}
-      label={`Trial of ${student.name}`}
-      title={`Trial, ${clubAndShot(A.club, A.shot)}`}
+      label={messages.trialOf(student.name)}
+      title={messages.trial(clubAndShot(A.club, A.shot))}
       under={`${student.name} · ${dayAndTime(trial.entry.madeAt)}`}
     >
       <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
@@ -164,8 +170,8 @@ export function TrialScreen() {
           {lines.map((line) => (
             <Body key={line}>{`B: ${line}`}</Body>
           ))}
-          {cueA !== '' && <Body>{`A, thinking: ${cueA}`}</Body>}
-          {cueB !== '' && <Body>{`B, thinking: ${cueB}`}</Body>}
+          {cueA !== '' && <Body>{messages.aThinking(cueA)}</Body>}
+          {cueB !== '' && <Body>{messages.bThinking(cueB)}</Body>}
           <Looks trial={trial} />
         </View>
         <View className={wide ? 'flex-1 gap-3' : 'gap-3'}>

@@ -67,6 +67,8 @@ function entriesOf(toRecord: ToRecord, intakeId: string | null) {
       rests: { hand: student.hand, facts: student.facts, shoulderGoal: draft.shoulderGoal },
     },
     judgement: judgement && keptJudgement(judgement, toRecord, intakeId),
+    // With a change the note goes with that.
+    note: hasChange(draft) ? '' : draft.note.trim(),
     ...reading,
   };
   if (!hasChange(draft)) return { read, change: null, entries: [today, read] };

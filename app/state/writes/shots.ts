@@ -24,6 +24,27 @@ export function batchesOf(shots: readonly Shot[]): Shot[][] {
   return batches;
 }
 
+/** Shots hit from an address, of no trial. */
+const shotsOf = (
+  address: AddressEntry,
+  madeAt: string,
+  source: 'file' | 'typed',
+  shots: readonly Shot[],
+  replaces: string | null = null,
+): ShotsEntry => ({
+  id: newId(),
+  lessonId: address.lessonId,
+  madeAt,
+  replaces,
+  kind: 'shots',
+  addressId: address.id,
+  trialId: null,
+  source,
+  sitting: 0,
+  place: null,
+  shots: [...shots],
+});
+
 /** Keeps the shots of a file as hit from an address: all of them on the device before any is sent. */
 export async function keepShots(
   student: Student,
@@ -33,25 +54,24 @@ export async function keepShots(
   const madeAt = new Date().toISOString();
   const batches = batchesOf(shots);
   await post(
-    batches.map((batch, at) => {
-      const body: ShotsEntry = {
-        id: newId(),
-        lessonId: address.lessonId,
-        madeAt,
-        replaces: null,
-        kind: 'shots',
-        addressId: address.id,
-        trialId: null,
-        source: 'file',
-        sitting: 0,
-        place: null,
-        shots: batch,
-      };
-      return {
-        subjectId: student.id,
-        label: `Shots of ${student.name}, part ${at + 1} of ${batches.length}`,
-        writing: { route: 'entry', body },
-      };
-    }),
+    batches.map((batch, at) => ({
+      subjectId: student.id,
+      label: `Shots of ${student.name}, part ${at + 1} of ${batches.length}`,
+      writing: { route: 'entry', body: shotsOf(address, madeAt, 'file', batch) },
+    })),
   );
 }
+
+const postOne = (student: Student, body: ShotsEntry) =>
+  post([{ subjectId: student.id, label: `Shot of ${student.name}`, writing: { route: 'entry', body } }]);
+
+/** Keeps a typed shot as hit from an address; answers with its entry's identifier. */
+export async function keepTypedShot(student: Student, address: AddressEntry, shot: Shot): Promise<string> {
+  const body = shotsOf(address, new Date().toISOString(), 'typed', [shot]);
+  await postOne(student, body);
+  return body.id;
+}
+
+/** Takes a typed shot back: it stays in the log, replaced by nothing. */
+export const takeShotBack = (student: Student, address: AddressEntry, id: string): Promise<void> =>
+  postOne(student, shotsOf(address, new Date().toISOString(), 'typed', [], id));

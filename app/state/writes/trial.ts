@@ -7,7 +7,7 @@ import { v7 as newId } from 'uuid';
 import { changeDraftWith, lesson } from '../lesson';
 import { post } from '../outbox';
 import { beginning } from './record';
-import { hitsOf, sittingNow, wayOf, type NextShot, type Trial } from '../../domain/trials';
+import { hitsOf, isAwaited, sittingNow, wayOf, type NextShot, type Trial } from '../../domain/trials';
 
 const entry = (lessonId: string) => ({
   id: newId(),
@@ -131,6 +131,37 @@ export async function takeBack(student: Student, trial: Trial): Promise<void> {
   });
 }
 
+/**
+ * Gives shots that were hit their figures, in the order they were hit: each noted hit is replaced by the same
+ * shot with what its monitor measured. All of it is kept, or none.
+ */
+export async function fillShots(student: Student, trial: Trial, shots: readonly Shot[]): Promise<void> {
+  const { id: trialId, lessonId, source } = trial.entry;
+  const posts = hitsOf(trial)
+    .filter(isAwaited)
+    .map(({ id, madeAt, place, sitting }, at) => {
+      const body: ShotsEntry = {
+        ...entry(lessonId),
+        // It was hit then; only its figures come now.
+        madeAt,
+        kind: 'shots',
+        replaces: id,
+        addressId: trial.ways[wayOf(place)]!.id,
+        trialId,
+        source,
+        sitting,
+        place,
+        shots: [shots[at]!],
+      };
+      return {
+        subjectId: student.id,
+        label: `Shot of ${student.name}`,
+        writing: { route: 'entry' as const, body },
+      };
+    });
+  await post(posts);
+}
+
 /** Keeps what a look said, what it rested on, and what the coach decided. */
 export async function decide(
   student: Student,
@@ -147,6 +178,7 @@ export async function decide(
     trialId: trial.entry.id,
     shotIds: [...new Set(hitsOf(trial).map(({ id }) => id))],
     modelVersion: MODEL_VERSION,
+    length: trial.entry.length,
     look: verdict.look,
     painUp,
     verdict: verdict.verdict,

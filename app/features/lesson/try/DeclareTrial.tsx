@@ -1,23 +1,20 @@
 import type { Student } from '@pedastance/contract';
-import { OUTCOME_WORDS, planSentence, shotFigure, shotNumber, liftWords } from '@pedastance/core/phrases';
-import { differences, type Setup } from '@pedastance/core/setup';
+import { OUTCOME_WORDS, planSentence, quickSentence } from '@pedastance/core/phrases';
+import type { Setup } from '@pedastance/core/setup';
 import {
-  FACTORIAL,
-  FACTORIAL_BLOCKS,
   BLOCK_SIZES,
+  FACTORIAL_BLOCKS,
   MISHIT_RULES,
   OUTCOME_DEFINITIONS,
   OUTCOMES,
-  ownScatter,
   SHOTS_A_BLOCK,
   type BlockSize,
-  type MishitRule,
   type Outcome,
 } from '@pedastance/core/trial';
+import { shotFigure, shotNumber } from '@pedastance/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { lesson } from '../../../state/lesson';
-import { useRecords } from '../../../state/records';
+import { useUnits } from '../../../state/useSpeech';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
@@ -25,43 +22,186 @@ import { Notice } from '../../../ui/Notice';
 import { Select } from '../../../ui/Select';
 import { Body, Heading, Quiet } from '../../../ui/Words';
 import { useComputation } from '../../../workers/useComputation';
-import { tellChange } from '../../../domain/sentences';
-import { isSimulated } from '../../../domain/ownShots';
-import { planOf, trialsOf } from '../../../domain/trials';
-import { declareTrial } from '../../../state/writes/trial';
-import { useSpeech } from '../../../state/useSpeech';
-import { typedNumber } from '../../../domain/typedNumber';
+import { SEEN_BY, useDeclaration, type Declaring, type Source } from './declaring';
+import { common } from '../../../domain/common.messages';
+import { messages } from './DeclareTrial.messages';
 
-type Source = 'simulated monitor' | 'by hand';
+const SOURCES: { value: Source; words: string }[] = [
+  { value: 'by hand', words: messages.illTap },
+  { value: 'typed', words: messages.illType },
+  { value: 'file', words: messages.fromItsFile },
+];
+const SIMULATED = { value: 'simulated monitor' as const, words: messages.monitorSimulated };
 
-/** What a monitor measures, and what an eye and a thumb note. */
-const SEEN_BY: Record<Source, readonly Outcome[]> = {
-  'simulated monitor': [
-    'straight path',
-    'start line',
-    'nearness to the line',
-    'carry',
-    'club speed',
-    'clean strike',
-  ],
-  'by hand': ['started on line', 'flew straight', 'clean strike', 'balance held', 'turn felt'],
-};
+/** Who says what a shot did; a stand-in for a monitor only where it is asked for. */
+function SeenBy({ of: { declared, chooseSource } }: { of: Declaring }) {
+  const simulated = declared.source === SIMULATED.value;
+  const [asked, setAsked] = useState(simulated);
+  return (
+    <View className="gap-1">
+      <Choice
+        label={messages.shotsAreSeen}
+        options={asked ? [...SOURCES, SIMULATED] : SOURCES}
+        value={declared.source}
+        onChange={chooseSource}
+      />
+      {!asked && (
+        <View className="flex-row">
+          <Button look="quiet" words={messages.noStudentHereSimulateOne} onPress={() => setAsked(true)} />
+        </View>
+      )}
+    </View>
+  );
+}
 
-const MOST_WARM_UPS = 20;
+function Cues({ of: { declared, change } }: { of: Declaring }) {
+  return (
+    <View className="flex-row gap-2">
+      <View className="flex-1">
+        <Field
+          label={messages.cueFor}
+          value={declared.cueA}
+          onChangeText={(cueA) => change({ cueA })}
+          maxLength={200}
+        />
+      </View>
+      <View className="flex-1">
+        <Field
+          label={messages.cueForB}
+          value={declared.cueB}
+          onChangeText={(cueB) => change({ cueB })}
+          maxLength={200}
+        />
+      </View>
+    </View>
+  );
+}
 
-/** How shots of a kind scatter in an outcome, by this student's trials: simulated ones tell of simulated ones alone. */
-function useOwnScatter(studentId: string) {
-  const entries = useRecords((state) => state.entries);
-  return useMemo(() => {
-    const trials = trialsOf(Object.values(entries), studentId);
-    return (outcome: Outcome, source: Source) =>
-      ownScatter(
-        outcome,
-        trials
-          .filter(({ entry }) => isSimulated(entry) === isSimulated({ source }))
-          .map((trial) => ({ plan: planOf(trial), shots: trial.shots })),
-      );
-  }, [entries, studentId]);
+function Mishits({ of: { declared, change } }: { of: Declaring }) {
+  const { countsMishits } = OUTCOME_DEFINITIONS[declared.primary];
+  return (
+    <Choice
+      label={countsMishits ? messages.mishitsHereTheyAlwaysCount : messages.mishitsFatOrThin}
+      options={MISHIT_RULES.map((rule) => ({ value: rule, words: rule }))}
+      value={declared.mishits}
+      onChange={(mishits) => change({ mishits })}
+    />
+  );
+}
+
+function GainAndScatter({ of: { declared, change, unit, ownShots } }: { of: Declaring }) {
+  const words = shotNumber.unit(unit, useUnits());
+  return (
+    <View className="flex-row gap-2">
+      <View className="flex-1">
+        <Field
+          label={messages.smallestUsefulGain}
+          unit={words}
+          value={declared.margin}
+          onChangeText={(margin) => change({ margin })}
+          inputMode="decimal"
+        />
+      </View>
+      <View className="flex-1">
+        <Field
+          label={messages.scatterShotToShot}
+          unit={words}
+          value={declared.scatter}
+          onChangeText={(scatter) => change({ scatter })}
+          inputMode="decimal"
+          help={
+            ownShots
+              ? messages.oneStandardDeviationFromShots(
+                  ownShots,
+                  declared.source === 'simulated monitor' ? 'simulated' : 'of this student’s own',
+                )
+              : messages.oneStandardDeviationAStarting
+          }
+        />
+      </View>
+    </View>
+  );
+}
+
+/** How often a full trial would show what is worth having. */
+function Chances({ of: { declared, margin, scatter, unit } }: { of: Declaring }) {
+  const units = useUnits();
+  const { blockSize } = declared;
+  const question = useMemo(
+    () => margin && scatter && { ask: 'chances' as const, of: { margin, scatter, blockSize } },
+    [margin, scatter, blockSize],
+  );
+  const { answer } = useComputation(question || null);
+  if (!answer || !margin) return null;
+  return <Notice kind="plain">{planSentence(answer, shotFigure(margin, unit, units))}</Notice>;
+}
+
+/** What a full trial asks besides. */
+function OfFullTrial({ of }: { of: Declaring }) {
+  const { declared, change, canApart, apart, changes } = of;
+  return (
+    <>
+      {canApart && (
+        <Choice
+          label={messages.changesAtOnceNobodyKnows(changes)}
+          options={[
+            { value: 'whole', words: messages.tryThemTogether },
+            { value: 'apart', words: messages.takeThemApart },
+          ]}
+          value={declared.way}
+          onChange={(way) => change({ way })}
+        />
+      )}
+      {apart && <Notice kind="plain">{messages.shotsInBlocksOfTwo(FACTORIAL_BLOCKS * SHOTS_A_BLOCK)}</Notice>}
+      <Cues of={of} />
+      <GainAndScatter of={of} />
+      {!apart && <Chances of={of} />}
+      <Mishits of={of} />
+      <Field
+        label={messages.warmUpShotsASitting}
+        value={declared.warmUps}
+        onChangeText={(warmUps) => change({ warmUps })}
+        inputMode="numeric"
+      />
+      {!apart && (
+        <Choice
+          label={messages.theSetupChanges}
+          options={BLOCK_SIZES.map((size) => ({
+            value: String(size),
+            words: size === 1 ? messages.everyShotAtRandom : messages.everyTwoShotsAtRandom,
+          }))}
+          value={String(declared.blockSize)}
+          onChange={(size) => change({ blockSize: Number(size) as BlockSize })}
+        />
+      )}
+    </>
+  );
+}
+
+/** What a quick try says of itself; the rest of it waits, folded. */
+function OfQuickTry({ of }: { of: Declaring }) {
+  const units = useUnits();
+  const sameFeet = of.lines.length === 0;
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      {sameFeet && <Cues of={of} />}
+      {of.scatter && <Body testID="quick-shows">{quickSentence(of.scatter, of.unit, units)}</Body>}
+      <View className="flex-row">
+        <Button
+          look="quiet"
+          words={open ? common.less : messages.moreCuesMishits}
+          onPress={() => setOpen(!open)}
+        />
+      </View>
+      {open && (
+        <>
+          {!sameFeet && <Cues of={of} />}
+          <Mishits of={of} />
+        </>
+      )}
+    </>
+  );
 }
 
 interface DeclareTrialProps {
@@ -72,198 +212,43 @@ interface DeclareTrialProps {
 
 /** Everything about a trial that is said before the first shot. */
 export function DeclareTrial({ student, a, b }: DeclareTrialProps) {
-  const speech = useSpeech(student.hand);
-  const [source, setSource] = useState<Source>('by hand');
-  const [primary, setPrimary] = useState<Outcome>(SEEN_BY['by hand'][0]!);
-  const [mishits, setMishits] = useState<MishitRule>('left out');
-  const [blockSize, setBlockSize] = useState<BlockSize>(2);
-  const [warmUps, setWarmUps] = useState('4');
-  // A lifted heel is not seen on the plan: it is tried as what is thought of.
-  const [cues, setCues] = useState(() => ({
-    a: '',
-    b: liftWords(lesson.getState().draft?.leadHeelLift ?? 0, speech),
-  }));
-  const { unit, countsMishits, ...usual } = OUTCOME_DEFINITIONS[primary];
-  const typed = (value: number) => String(Math.round(shotNumber.shown(value, unit, speech.length) * 10) / 10);
-  const scatterOf = useOwnScatter(student.id);
-  const own = scatterOf(primary, source);
-  const [margin, setMargin] = useState(() => typed(usual.margin));
-  const [scatter, setScatter] = useState(() => typed(own?.scatter ?? usual.scatter));
-  const [fault, setFault] = useState('');
-  const [way, setWay] = useState<'whole' | 'apart'>('whole');
-  const differing = differences(a, b);
-  const canApart = differing.length >= FACTORIAL.least && differing.length <= FACTORIAL.most;
-  const apart = way === 'apart' && canApart;
-  const lines = tellChange(a, b, speech);
-  const stored = (text: string) => shotNumber.stored(typedNumber(text), unit, speech.length);
-  const sound = stored(margin) > 0 && stored(scatter) > 0 && stored(margin) <= 100 && stored(scatter) <= 100;
-  const question = useMemo(() => {
-    if (!sound) return null;
-    const of = {
-      margin: shotNumber.stored(typedNumber(margin), unit, speech.length),
-      scatter: shotNumber.stored(typedNumber(scatter), unit, speech.length),
-      blockSize,
-    };
-    return { ask: 'chances' as const, of };
-  }, [sound, margin, scatter, unit, speech.length, blockSize]);
-  const { answer: chances } = useComputation(question);
-
-  const choose = (outcome: Outcome, by: Source = source) => {
-    const next = OUTCOME_DEFINITIONS[outcome];
-    const words = (value: number) =>
-      String(Math.round(shotNumber.shown(value, next.unit, speech.length) * 10) / 10);
-    setPrimary(outcome);
-    setMargin(words(next.margin));
-    setScatter(words(scatterOf(outcome, by)?.scatter ?? next.scatter));
-  };
-  const chooseSource = (next: Source) => {
-    setSource(next);
-    choose(SEEN_BY[next].includes(primary) ? primary : SEEN_BY[next][0]!, next);
-  };
-  const declare = async () => {
-    const warm = typedNumber(warmUps);
-    if (!(Number.isInteger(warm) && warm >= 0 && warm <= MOST_WARM_UPS)) {
-      return setFault(`Warm-up shots: expected 0 to ${MOST_WARM_UPS}, found “${warmUps}”`);
-    }
-    if (!sound) return setFault('Worth having, and scatter: expected numbers above 0');
-    if (lines.length === 0 && cues.a.trim() === cues.b.trim()) {
-      return setFault('A and B: expected other feet, or another cue; found the same');
-    }
-    try {
-      await declareTrial(student, a, b, {
-        cueA: cues.a.trim(),
-        cueB: cues.b.trim(),
-        primary,
-        margin: stored(margin),
-        scatter: stored(scatter),
-        mishits,
-        warmUps: warm,
-        blockSize: apart ? SHOTS_A_BLOCK : blockSize,
-        source,
-        apart: apart ? differing : null,
-      });
-    } catch (error) {
-      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
-    }
-  };
-  const unitWords = shotNumber.unit(unit, speech.length);
+  const of = useDeclaration(student, a, b);
+  const { declared, change, choose, lines, fault, start } = of;
   return (
     <View className="gap-3" testID="declare-trial">
-      <Heading>Is the change real?</Heading>
-      <Body>A is how the student stands today; B is what you agreed on.</Body>
+      <Heading>{messages.isTheChangeReal}</Heading>
+      <Body>{messages.aIsHowTheStudent}</Body>
       {lines.map((line) => (
         <Body key={line} className="font-semibold">{`B: ${line}`}</Body>
       ))}
-      {lines.length === 0 && <Quiet>The feet are the same: two cues can be tried against each other.</Quiet>}
-      {canApart && (
-        <Choice
-          label={`${differing.length} changes at once: nobody knows which one helped`}
-          options={[
-            { value: 'whole', words: 'Try them together' },
-            { value: 'apart', words: 'Take them apart' },
-          ]}
-          value={way}
-          onChange={setWay}
-        />
-      )}
-      {apart && (
-        <Notice kind="plain">
-          {`${FACTORIAL_BLOCKS * SHOTS_A_BLOCK} shots in blocks of two: every way of making some of the changes and not the others, as often as each other. One look at the end says what each does by itself.`}
-        </Notice>
-      )}
-      <View className="flex-row gap-2">
-        {(['a', 'b'] as const).map((arm) => (
-          <View key={arm} className="flex-1">
-            <Field
-              label={`Cue for ${arm.toUpperCase()}`}
-              value={cues[arm]}
-              onChangeText={(cue) => setCues({ ...cues, [arm]: cue })}
-              maxLength={200}
-            />
-          </View>
-        ))}
-      </View>
+      {lines.length === 0 && <Quiet>{messages.theFeetAreTheSame}</Quiet>}
       <Choice
-        label="Shots are seen by"
+        label={messages.howManyShots}
         options={[
-          { value: 'by hand', words: 'I’ll tap it' },
-          { value: 'simulated monitor', words: 'Monitor (simulated)' },
+          { value: 'quick', words: messages.fiveAndFive },
+          { value: 'full', words: messages.fullTrialToEach },
         ]}
-        value={source}
-        onChange={chooseSource}
+        value={declared.length}
+        onChange={(length) => change({ length })}
       />
+      <SeenBy of={of} />
       <Select
-        label="What counts"
-        options={OUTCOMES.filter((outcome) => SEEN_BY[source].includes(outcome)).map((outcome) => ({
+        label={messages.whatCounts}
+        options={OUTCOMES.filter((outcome) => SEEN_BY[declared.source].includes(outcome)).map((outcome) => ({
           value: outcome,
           words: OUTCOME_WORDS[outcome].name,
         }))}
-        value={primary}
+        value={declared.primary}
         onChange={(outcome) => choose(outcome as Outcome)}
       />
-      <View className="flex-row gap-2">
-        <View className="flex-1">
-          <Field
-            label="Smallest useful gain"
-            unit={unitWords}
-            value={margin}
-            onChangeText={setMargin}
-            inputMode="decimal"
-          />
-        </View>
-        <View className="flex-1">
-          <Field
-            label="Scatter, shot to shot"
-            unit={unitWords}
-            value={scatter}
-            onChangeText={setScatter}
-            inputMode="decimal"
-            help={
-              own
-                ? `One standard deviation, from ${own.shots} ${source === 'by hand' ? 'of this student’s own' : 'simulated'} shots.`
-                : 'One standard deviation; a starting value until this student has shots of their own.'
-            }
-          />
-        </View>
-      </View>
-      {chances && !apart && (
-        <Notice kind="plain">{planSentence(chances, shotFigure(stored(margin), unit, speech.length))}</Notice>
-      )}
-      <Choice
-        label={
-          countsMishits ? 'Mishits (here they always count: it is about the strike)' : 'Mishits, fat or thin'
-        }
-        options={MISHIT_RULES.map((rule) => ({ value: rule, words: rule }))}
-        value={mishits}
-        onChange={setMishits}
-      />
-      <Field
-        label="Warm-up shots a sitting, which count for nothing"
-        value={warmUps}
-        onChangeText={setWarmUps}
-        inputMode="numeric"
-      />
-      {!apart && (
-        <Choice
-          label="The setup changes"
-          options={BLOCK_SIZES.map((size) => ({
-            value: String(size),
-            words: size === 1 ? 'every shot, at random' : 'every two shots, at random',
-          }))}
-          value={String(blockSize)}
-          onChange={(size) => setBlockSize(Number(size) as BlockSize)}
-        />
-      )}
+      {declared.length === 'full' ? <OfFullTrial of={of} /> : <OfQuickTry of={of} />}
       {fault !== '' && (
         <Notice kind="trouble" live>
           {fault}
         </Notice>
       )}
-      <Button words="Start" onPress={() => void declare()} />
-      <Quiet>
-        Nothing of this can be changed after the first shot. Space behind and beside, nobody ahead of the
-        line.
-      </Quiet>
+      <Button words={messages.start} onPress={() => void start()} />
+      <Quiet>{messages.nothingOfThisCan}</Quiet>
     </View>
   );
 }

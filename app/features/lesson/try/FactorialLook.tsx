@@ -11,17 +11,20 @@ import { useComputation } from '../../../workers/useComputation';
 import { FactorialResult } from '../../../cards/FactorialResult';
 import { planOf, type Trial } from '../../../domain/trials';
 import { decide } from '../../../state/writes/trial';
-import { useSpeech } from '../../../state/useSpeech';
+import { useSpeech, useUnits } from '../../../state/useSpeech';
+import { common } from '../../../domain/common.messages';
+import { messages } from './FactorialLook.messages';
 
 const DECISION_WORDS: Record<FactorialVerdict['verdict'], string> = {
-  keep: 'Keep what helped, drop the rest',
-  'not shown': 'Stay with the old setup',
-  drop: 'Drop it',
+  keep: messages.keepWhatHelpedDrop,
+  'not shown': messages.stayWithTheOldSetup,
+  drop: messages.dropIt,
 };
 
 /** The one look at changes that were taken apart: pain first, then what each did, and what is kept of them. */
 export function FactorialLook({ student, trial }: { student: Student; trial: Trial }) {
   const speech = useSpeech(student.hand);
+  const units = useUnits();
   const [pain, setPain] = useState<'no' | 'yes' | null>(null);
   const [fault, setFault] = useState('');
   const changes = trial.entry.apart?.changes.length ?? 0;
@@ -46,25 +49,25 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
       // What helped is what stays agreed, and nothing else of it.
       if (lesson.getState().draft) replaceAgreed(verdict === 'keep' ? trial.ways[helps]!.setup : null);
     } catch (error) {
-      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+      setFault(common.notKept((error as Error).message));
     }
   };
   return (
     <View className="gap-3" testID="look">
-      <Heading>The look</Heading>
+      <Heading>{messages.theLook}</Heading>
       <Choice
-        label="Does anything hurt more than before?"
+        label={messages.doesAnythingHurtMoreThan}
         options={[
-          { value: 'no', words: 'No' },
-          { value: 'yes', words: 'Yes, it hurts' },
+          { value: 'no', words: common.no },
+          { value: 'yes', words: messages.yesItHurts },
         ]}
         value={pain}
         onChange={setPain}
       />
-      {pain !== null && !answer && <Quiet>Working …</Quiet>}
+      {pain !== null && !answer && <Quiet>{common.working}</Quiet>}
       {answer && (
         <>
-          <FactorialResult trial={trial} verdict={answer} speech={speech} />
+          <FactorialResult trial={trial} verdict={answer} speech={speech} units={units} />
           {fault !== '' && (
             <Notice kind="trouble" live>
               {fault}

@@ -7,6 +7,8 @@ import { Choice, type Option } from '../../../ui/Choice';
 import { Quiet } from '../../../ui/Words';
 import { hitsOf, type NextShot, type Trial } from '../../../domain/trials';
 import { keepShot, takeBack } from '../../../state/writes/trial';
+import { common } from '../../../domain/common.messages';
+import { messages } from './HandPad.messages';
 
 type Noted = Pick<Shot, 'startSide' | 'curveSide' | 'strike' | 'balanceHeld' | 'feltTurn'>;
 
@@ -21,24 +23,24 @@ function rowsFor(hand: Student['hand']): { key: keyof Noted; label: string; opti
     { value: right, words: '→' },
   ];
   return [
-    { key: 'startSide', label: 'Started', options: sides('on line') },
-    { key: 'curveSide', label: 'Curved', options: sides('straight') },
+    { key: 'startSide', label: messages.started, options: sides('on line') },
+    { key: 'curveSide', label: messages.curved, options: sides('straight') },
     {
       key: 'strike',
-      label: 'Strike',
+      label: messages.strike,
       options: ['clean', 'fat', 'thin', 'heel', 'toe'].map((value) => ({ value, words: value })),
     },
     {
       key: 'balanceHeld',
-      label: 'Balance',
+      label: messages.balance,
       options: [
-        { value: 'yes', words: 'held' },
-        { value: 'no', words: 'lost' },
+        { value: 'yes', words: messages.held },
+        { value: 'no', words: messages.lost },
       ],
     },
     {
       key: 'feltTurn',
-      label: 'Turn',
+      label: messages.turn,
       options: ['short', 'enough', 'full'].map((value) => ({ value, words: value })),
     },
   ];
@@ -82,7 +84,7 @@ export function HandPad({ student, trial, next }: HandPadProps) {
       setFault('');
     } catch (error) {
       setNoted(before);
-      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+      setFault(common.notKept((error as Error).message));
     }
   };
   return (
@@ -107,14 +109,14 @@ export function HandPad({ student, trial, next }: HandPadProps) {
       <View className="flex-row gap-2">
         <Button
           className="flex-1"
-          words={next.kind === 'warm-up' ? 'Warm-up shot hit' : 'Shot done'}
+          words={next.kind === 'warm-up' ? common.warmUpShotHit : messages.shotDone}
           disabled={!seen}
           onPress={() => void doing(() => keepShot(student, trial, next, shotOf(noted)))}
         />
         <Button
           look="plain"
-          words="Undo"
-          label="Take the last shot back"
+          words={common.undo}
+          label={common.takeTheLastShotBack}
           disabled={hitsOf(trial).length === 0}
           onPress={() => void doing(() => takeBack(student, trial))}
         />

@@ -1,5 +1,5 @@
 import type { LookEntry, Student } from '@pedastance/contract';
-import { decisionOf, type Look, type TrialVerdict } from '@pedastance/core/trial';
+import { decisionOf, isLastLook, type Look, type TrialVerdict } from '@pedastance/core/trial';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Button } from '../../../ui/Button';
@@ -11,21 +11,24 @@ import { useComputation } from '../../../workers/useComputation';
 import { planOf, type Trial } from '../../../domain/trials';
 import { TrialResult } from '../../../cards/TrialResult';
 import { decide } from '../../../state/writes/trial';
-import { useSpeech } from '../../../state/useSpeech';
+import { useSpeech, useUnits } from '../../../state/useSpeech';
+import { common } from '../../../domain/common.messages';
+import { messages } from './LookPanel.messages';
 
 const DECISION_WORDS: Record<LookEntry['decision'], string> = {
-  keep: 'Keep it',
-  'go on': 'Go on to the next look',
-  drop: 'Drop it',
+  keep: messages.keepIt,
+  'go on': messages.goOnToTheNext,
+  drop: messages.dropIt,
 };
 
 /** The decision a verdict comes to; what was not shown is not dropped for cause. */
 const defaultWords = (verdict: TrialVerdict): string =>
-  verdict === 'not shown' ? 'Stay with the old setup' : DECISION_WORDS[decisionOf(verdict)];
+  verdict === 'not shown' ? messages.stayWithTheOldSetup : DECISION_WORDS[decisionOf(verdict)];
 
 /** A look that is due: pain first, then what the shots say, then the decision with its evidence. */
 export function LookPanel({ student, trial, look }: { student: Student; trial: Trial; look: Look }) {
   const speech = useSpeech(student.hand);
+  const units = useUnits();
   const [pain, setPain] = useState<'no' | 'yes' | null>(null);
   const [overruling, setOverruling] = useState(false);
   const [note, setNote] = useState('');
@@ -44,32 +47,34 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
   const take = async (decision: LookEntry['decision']) => {
     if (!answer) return;
     if (decision !== decisionOf(answer.verdict.verdict) && note.trim() === '') {
-      return setFault('Why: expected a reason to overrule the verdict, found nothing');
+      return setFault(messages.whyExpectedAReason);
     }
     try {
       await decide(student, trial, answer.verdict, pain === 'yes', decision, note);
     } catch (error) {
-      setFault(`Not kept: this device could not keep it (${(error as Error).message})`);
+      setFault(common.notKept((error as Error).message));
     }
   };
   const says = answer && decisionOf(answer.verdict.verdict);
   const others = (['keep', 'go on', 'drop'] as const).filter(
-    (decision) => decision !== says && !(decision === 'go on' && look === 3),
+    (decision) => decision !== says && !(decision === 'go on' && isLastLook(trial.entry.length, look)),
   );
   return (
     <View className="gap-3" testID="look">
-      <Heading>{`Look ${look} of 3`}</Heading>
+      <Heading>
+        {trial.entry.length === 'quick' ? messages.whatTheTenShotsSay : messages.lookOf(look)}
+      </Heading>
       <Choice
-        label="Does anything hurt more with B than before?"
+        label={messages.doesAnythingHurtMore}
         options={[
-          { value: 'no', words: 'No' },
-          { value: 'yes', words: 'Yes, it hurts' },
+          { value: 'no', words: common.no },
+          { value: 'yes', words: messages.yesItHurts },
         ]}
         value={pain}
         onChange={setPain}
       />
       {pain !== null && !answer && (
-        <Quiet>{done === null ? 'Working …' : `Working … ${Math.round(100 * done)} %`}</Quiet>
+        <Quiet>{done === null ? common.working : messages.workingDone(Math.round(100 * done))}</Quiet>
       )}
       {answer && says && (
         <>
@@ -78,6 +83,7 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
             verdict={answer.verdict}
             comparisons={answer.comparisons}
             speech={speech}
+            units={units}
           />
           {fault !== '' && !overruling && (
             <Notice kind="trouble" live>
@@ -88,7 +94,7 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
           <View className="flex-row">
             <Button
               look="quiet"
-              words={overruling ? 'Leave it to the shots' : 'Decide otherwise'}
+              words={overruling ? messages.leaveItToTheShots : messages.decideOtherwise}
               onPress={() => {
                 setFault('');
                 setOverruling(!overruling);
@@ -97,9 +103,9 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
           </View>
           {overruling && (
             <View className="gap-2">
-              <Body>It is yours to decide; that it was against the verdict is noted.</Body>
+              <Body>{messages.itIsYoursToDecide}</Body>
               <Field
-                label="Why"
+                label={messages.why}
                 value={note}
                 onChangeText={setNote}
                 maxLength={500}

@@ -10,6 +10,8 @@ import { Quiet } from '../../../ui/Words';
 import { hitsOf, nextIn, trialsOf, type NextShot, type Trial } from '../../../domain/trials';
 import { useMonitor, type Line } from './useMonitor';
 import { keepShot } from '../../../state/writes/trial';
+import { common } from '../../../domain/common.messages';
+import { messages } from './MonitorPad.messages';
 
 const LINE_WORDS: Record<Line, string> = {
   connecting: '◐ connecting to the monitor',
@@ -36,7 +38,7 @@ function useKeeping(student: Student, trial: Trial) {
           const next = now && nextIn(now, new Date());
           if (now && next && next.kind !== 'look') await keepShot(student, now, next, shot, id);
         })
-        .catch((error: Error) => setFault(`Not kept: this device could not keep it (${error.message})`));
+        .catch((error: Error) => setFault(common.notKept(error.message)));
     },
     [student, trial],
   );
@@ -95,16 +97,12 @@ export function MonitorPad({ student, trial, next }: MonitorPadProps) {
       });
     } catch (error) {
       setAsked(-1);
-      setAway(
-        error instanceof ServerAway
-          ? 'The monitor does not answer: no connection. What was hit is kept; try again.'
-          : (error as Error).message,
-      );
+      setAway(error instanceof ServerAway ? messages.theMonitorDoesNotAnswer : (error as Error).message);
     }
   };
   return (
     <View className="gap-2" testID="monitor-pad">
-      <Notice kind="plain">Simulated: this student and this launch monitor are stand-ins.</Notice>
+      <Notice kind="plain">{messages.simulatedThisStudent}</Notice>
       <Quiet aria-live="polite">{LINE_WORDS[line]}</Quiet>
       {(away || fault) !== '' && (
         <Notice kind="trouble" live>
@@ -112,7 +110,9 @@ export function MonitorPad({ student, trial, next }: MonitorPadProps) {
         </Notice>
       )}
       <Button
-        words={swinging ? 'Swinging …' : `Let the simulated student hit ${together.shots - together.hit}`}
+        words={
+          swinging ? messages.swinging : messages.letTheSimulatedStudentHit(together.shots - together.hit)
+        }
         disabled={swinging}
         onPress={() => void hit()}
       />

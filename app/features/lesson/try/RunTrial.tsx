@@ -5,11 +5,22 @@ import { lesson, tryOn } from '../../../state/lesson';
 import { Body, LargeFigure, Quiet } from '../../../ui/Words';
 import { tellChange } from '../../../domain/sentences';
 import { FactorialLook } from './FactorialLook';
+import { FileForTrial, FilePad } from './FilePad';
 import { HandPad } from './HandPad';
 import { LookPanel } from './LookPanel';
 import { MonitorPad } from './MonitorPad';
-import { hitsOf, nextIn, wayName, wayOf, type NextShot, type Trial } from '../../../domain/trials';
+import { TypedPad } from './TypedPad';
+import {
+  awaitsFile,
+  hitsOf,
+  nextIn,
+  wayName,
+  wayOf,
+  type NextShot,
+  type Trial,
+} from '../../../domain/trials';
 import { useSpeech } from '../../../state/useSpeech';
+import { messages } from './RunTrial.messages';
 
 /** Between two blocks the student steps off and settles (starting value), s. */
 const REST_S = 20;
@@ -24,15 +35,19 @@ function Rest({ since }: { since: string }) {
   const left = Math.ceil(REST_S - (now - Date.parse(since)) / 1000);
   const over = left <= 0 || left > REST_S;
   // The line stays when its time is over: the pad below must not move under a thumb.
-  return <Quiet role="timer">{over ? '\u00a0' : `Step off and settle: ${left} s`}</Quiet>;
+  return <Quiet role="timer">{over ? '\u00a0' : messages.stepOffAndSettleS(left)}</Quiet>;
 }
 
 /** How far a trial is, and to what. */
 function howFar(trial: Trial, next: Extract<NextShot, { kind: 'shot' }>): string {
   const hit = hitsOf(trial).filter(({ place }) => !place.warmUp).length;
-  const to = trial.entry.apart ? 'to the look' : `to look ${trial.looks.length + 1} of 3`;
-  return `Shot ${hit + 1} of ${hit + next.toLook}, ${to}`;
+  const oneLook = trial.entry.apart || trial.entry.length === 'quick';
+  const to = oneLook ? messages.toTheLook : messages.toLook(trial.looks.length + 1);
+  return messages.shotOf(hit + 1, hit + next.toLook, to);
 }
+
+const setupWords = ({ entry }: Trial, name: string, inBlock: number): string =>
+  entry.blockSize === 1 ? messages.setup(name) : messages.setupShot(name, inBlock, entry.blockSize);
 
 /** What is to be stood in next, large enough to be read from the ball. */
 function NextUp({ student, trial, next }: { student: Student; trial: Trial; next: NextShot }) {
@@ -49,19 +64,28 @@ function NextUp({ student, trial, next }: { student: Student; trial: Trial; next
         <View className="flex-1">
           <Body className="text-lg font-semibold">
             {next.kind === 'warm-up'
-              ? `Warm-up, as today: ${next.left} more`
-              : `Setup ${name}, shot ${next.inBlock} of ${trial.entry.blockSize}`}
+              ? messages.warmUpAsTodayMore(next.left)
+              : setupWords(trial, name, next.inBlock)}
           </Body>
           {next.kind === 'shot' && <Quiet>{howFar(trial, next)}</Quiet>}
         </View>
       </View>
       {next.kind === 'shot' && next.changed && lines.map((line) => <Body key={line}>{line}</Body>)}
-      {next.kind === 'shot' && next.changed && lines.length === 0 && <Quiet>The same feet again.</Quiet>}
-      {cue !== '' && <Body className="font-semibold">{`Think: ${cue}`}</Body>}
+      {next.kind === 'shot' && next.changed && lines.length === 0 && (
+        <Quiet>{messages.theSameFeetAgain}</Quiet>
+      )}
+      {cue !== '' && <Body className="font-semibold">{messages.think(cue)}</Body>}
       {next.kind === 'shot' && next.changed && last && <Rest since={last.madeAt} />}
     </View>
   );
 }
+
+const PADS: Record<Trial['entry']['source'], typeof HandPad> = {
+  'by hand': HandPad,
+  typed: TypedPad,
+  file: FilePad,
+  'simulated monitor': MonitorPad,
+};
 
 /** A trial that goes on: what is next, the way to note it, and a look when one is due. */
 export function RunTrial({ student, trial }: { student: Student; trial: Trial }) {
@@ -77,21 +101,19 @@ export function RunTrial({ student, trial }: { student: Student; trial: Trial })
     };
   }, [setup, other]);
   if (next.kind === 'look') {
+    if (awaitsFile(trial)) return <FileForTrial student={student} trial={trial} />;
     return trial.entry.apart ? (
       <FactorialLook student={student} trial={trial} />
     ) : (
       <LookPanel student={student} trial={trial} look={next.look} />
     );
   }
+  const Pad = PADS[trial.entry.source];
   return (
     <View className="gap-3" testID="run-trial">
       <NextUp student={student} trial={trial} next={next} />
-      {trial.entry.source === 'by hand' ? (
-        <HandPad student={student} trial={trial} next={next} />
-      ) : (
-        <MonitorPad student={student} trial={trial} next={next} />
-      )}
-      <Quiet>Stop whenever you like: it goes on from here, also another day, after a new warm-up.</Quiet>
+      <Pad student={student} trial={trial} next={next} />
+      <Quiet>{messages.stopWheneverYouLike}</Quiet>
     </View>
   );
 }

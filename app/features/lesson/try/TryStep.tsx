@@ -12,6 +12,8 @@ import { DeclareTrial } from './DeclareTrial';
 import { RunTrial } from './RunTrial';
 import { TrialLink } from '../../../cards/TrialLink';
 import { decided, nextIn, trialsOf, type Trial } from '../../../domain/trials';
+import { common } from '../../../domain/common.messages';
+import { messages } from './TryStep.messages';
 
 /** The newest trial with the lesson's club, whichever lesson declared it. */
 function useTrial(): Trial | undefined {
@@ -33,18 +35,18 @@ function CameTo({ trial, onAnother }: { trial: Trial; onAnother: () => void }) {
       <Notice kind={kept ? 'good' : 'plain'}>
         <Body className="font-semibold">
           {kept
-            ? 'Tried, and to be kept.'
+            ? messages.triedAndToBeKept
             : trial.looks.at(-1)!.verdict === 'not shown'
-              ? 'Tried, and not shown: the old setup stays.'
-              : 'Tried, and to be dropped.'}
+              ? messages.triedAndNotShown
+              : messages.triedAndToBeDropped}
         </Body>
         <TrialLink trial={trial} />
       </Notice>
       {kept ? (
-        <Button words="Keep" label="On to keeping it" onPress={() => openStep('keep')} />
+        <Button words={common.keep} label={messages.onToKeeping} onPress={() => openStep('keep')} />
       ) : (
         <Button
-          words="Back to today’s feet"
+          words={messages.backToTodaysFeet}
           disabled={!agreed}
           onPress={() => {
             replaceAgreed(null);
@@ -52,7 +54,7 @@ function CameTo({ trial, onAnother }: { trial: Trial; onAnother: () => void }) {
           }}
         />
       )}
-      <Button look="plain" words="Try something else" onPress={onAnother} />
+      <Button look="plain" words={messages.trySomethingElse} onPress={onAnother} />
     </>
   );
 }
@@ -78,7 +80,7 @@ export function TryStep() {
       {/* Each part of a trial begins at its top. */}
       <WorkPlace
         key={looking ? 'look' : running ? 'run' : 'declare'}
-        label="The trial"
+        label={messages.theTrial}
         plan={running && !looking ? 'small' : 'none'}
       >
         <Trying trial={trial} />

@@ -10,19 +10,10 @@ import {
   type Sign,
 } from '@pedastance/core/formats';
 import { View } from 'react-native';
-import { Select } from '../../ui/Select';
-import { Body } from '../../ui/Words';
-
-export const COLUMN_NAMES: Record<Column, string> = {
-  path: 'Club path',
-  startLine: 'Start line',
-  clubSpeed: 'Club speed',
-  ballSpeed: 'Ball speed',
-  carry: 'Carry',
-  side: 'Side',
-  strike: 'Strike',
-  mishit: 'Mishit',
-};
+import { Select } from '../ui/Select';
+import { Body } from '../ui/Words';
+import { COLUMN_NAMES } from '../domain/shotColumns';
+import { messages } from './ColumnMapper.messages';
 
 const NOT_THERE = '';
 
@@ -37,13 +28,13 @@ function Details({ source, onChange }: { source: ColumnSource; onChange: (source
   const { column, unit, sign } = source;
   if (column === 'strike' || column === 'mishit') return null;
   const needs = NEEDS[column];
-  const asked = { value: NOT_THERE, words: 'not said yet' };
+  const asked = { value: NOT_THERE, words: messages.notSaidYet };
   return (
     <View className="flex-row gap-2">
       {needs.unit && (
         <View className="flex-1">
           <Select
-            label={`${COLUMN_NAMES[column]} is in`}
+            label={messages.isIn(COLUMN_NAMES[column])}
             options={[asked, ...COLUMN_UNITS[needs.unit].map((each) => ({ value: each, words: each }))]}
             value={unit ?? NOT_THERE}
             onChange={(next) => onChange({ ...source, unit: next === NOT_THERE ? null : (next as FileUnit) })}
@@ -53,7 +44,7 @@ function Details({ source, onChange }: { source: ColumnSource; onChange: (source
       {needs.sign && (
         <View className="flex-1">
           <Select
-            label={`${COLUMN_NAMES[column]}, which side is positive`}
+            label={messages.whichSideIsPositive(COLUMN_NAMES[column])}
             options={[asked, ...SIGNS.map((each) => ({ value: each, words: each }))]}
             value={sign ?? NOT_THERE}
             onChange={(next) => onChange({ ...source, sign: next === NOT_THERE ? null : (next as Sign) })}
@@ -77,10 +68,10 @@ export function ColumnMapper({ headers, sources, onChange }: ColumnMapperProps) 
             <Select
               label={COLUMN_NAMES[column]}
               options={[
-                { value: NOT_THERE, words: 'not in this file' },
+                { value: NOT_THERE, words: messages.notInThisFile },
                 ...headers.map((header, at) => ({
                   value: String(at),
-                  words: header.trim() === '' ? `column ${at + 1}` : header,
+                  words: header.trim() === '' ? messages.column(at + 1) : header,
                 })),
               ]}
               value={source ? String(source.at) : NOT_THERE}
@@ -92,7 +83,7 @@ export function ColumnMapper({ headers, sources, onChange }: ColumnMapperProps) 
           </View>
         );
       })}
-      {sources.length === 0 && <Body>None of the columns is known by its name: say which is which.</Body>}
+      {sources.length === 0 && <Body>{messages.noneOfTheColumns}</Body>}
     </View>
   );
 }

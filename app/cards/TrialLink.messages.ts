@@ -1,0 +1,4 @@
+/** What this screen says. */
+export const messages = {
+  whatTheShotsSaid: 'What the shots said',
+};

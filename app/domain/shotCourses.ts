@@ -1,0 +1,62 @@
+import type { LogEntry } from '@pedastance/contract';
+import type { ClubId } from '@pedastance/core/club';
+import { ownShots } from './ownShots';
+import { addressesIn } from './trials';
+
+/** Figures of shots that are followed from day to day, and what can just be noticed of them (starting values). */
+export const FOLLOWED = { path: { noticeable: 1 }, clubSpeed: { noticeable: 0.5 } } as const;
+export type Followed = keyof typeof FOLLOWED;
+
+/** A figure of the shots with a club, day by day, oldest first. */
+export interface ShotCourse {
+  club: ClubId;
+  figure: Followed;
+  simulated: boolean;
+  /** The mean of the day's shots. */
+  points: { madeAt: string; value: number; shots: number }[];
+}
+
+const FIGURES_FOLLOWED = Object.keys(FOLLOWED) as Followed[];
+
+type Points = ShotCourse['points'];
+
+/** Adds a shot to the mean of its day. */
+function noteShot(points: Points, madeAt: string, value: number): void {
+  const last = points.at(-1);
+  if (last?.madeAt.slice(0, 10) !== madeAt.slice(0, 10)) points.push({ madeAt, value, shots: 1 });
+  else {
+    last.value += (value - last.value) / (last.shots + 1);
+    last.shots += 1;
+  }
+}
+
+/** A student's shots that count, one by one in time, with the club they were hit with. */
+function countedShots(entries: readonly LogEntry[], studentId: string) {
+  const addresses = addressesIn(entries.filter((entry) => entry.studentId === studentId));
+  const { shots, simulated } = ownShots(entries, studentId);
+  const counted = shots.flatMap(({ addressId, madeAt, place, shots: hit }) => {
+    const club = addresses.get(addressId)?.club;
+    if (!club || place?.warmUp) return [];
+    return hit.flatMap((shot) => (shot.mishit ? [] : [{ club, madeAt, shot }]));
+  });
+  return { counted, simulated };
+}
+
+/** How a student's shots went from day to day with each club, where there are two days at least; the newest club first. */
+export function shotCoursesOf(entries: readonly LogEntry[], studentId: string): ShotCourse[] {
+  const { counted, simulated } = countedShots(entries, studentId);
+  const clubs = [...new Set(counted.map(({ club }) => club))];
+  const courses = clubs.flatMap((club) =>
+    FIGURES_FOLLOWED.map((figure): ShotCourse => {
+      const points: Points = [];
+      for (const { club: own, madeAt, shot } of counted) {
+        const value = shot[figure];
+        if (own === club && value !== undefined) noteShot(points, madeAt, value);
+      }
+      return { club, figure, simulated, points };
+    }),
+  );
+  return courses
+    .filter(({ points }) => points.length > 1)
+    .sort((a, b) => b.points.at(-1)!.madeAt.localeCompare(a.points.at(-1)!.madeAt));
+}

@@ -1,0 +1,16 @@
+import type { Said } from '../../domain/said';
+
+/** What this screen says. */
+export const messages = {
+  agreeWithThisStudent: (words: Said) => `Agree with this student on ${words}:`,
+  thisClub: 'This club',
+  forThisClub: (words: Said) => `For this club: ${words}`,
+  allClubs: 'All clubs',
+  forAllClubs: (words: Said) => `For all clubs: ${words}`,
+  turnTheShouldersInstead: (angle: Said) => `Turn the shoulders ${angle} instead`,
+  changeTheMethod: 'Change the method',
+  agreed: (exceptionWords: Said, day: Said, clubWords: Said) =>
+    `${exceptionWords} Agreed ${day}, ${clubWords}.`,
+  endIt: 'End it',
+  endBand: (bandWords: Said) => `End it: ${bandWords}`,
+};

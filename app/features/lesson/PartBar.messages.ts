@@ -1,0 +1,11 @@
+/** What this screen says. */
+export const messages = {
+  plan: 'Plan',
+  tape: 'Tape',
+  body: 'Body',
+  record: 'Record',
+  tryIt: 'Try',
+  cameFor: 'Came for',
+  quickLook: 'Quick look',
+  partsOfThisPlace: 'Parts of this place',
+};

@@ -1,0 +1,24 @@
+import type { Said } from '../../domain/said';
+
+/** What this screen says. */
+export const messages = {
+  eachDegreeClosed: 'each degree closed',
+  eachOfLoadToward: 'each 10% of load toward the toes',
+  eachMmOfBallForward: 'each 10 mm of ball forward',
+  aGuessNotThisStudent: 'a guess, not this student: too few shots from setups that differ in it',
+  almostAlways: (least: Said, most: Said) => `95%: ${least} to ${most}`,
+  noLineWithinWouldStraighten:
+    'No line within 20° would straighten it: look at the ball, the load or the shoulders.',
+  noOtherLineIsLooked: (reason: Said) => `No other line is looked for. ${reason}`,
+  aStanceLineWouldStraighten: (line: Said, own: Said, least: Said, most: Said) =>
+    `A stance line ${line} would straighten it${own} (95%: ${least} to ${most}).`,
+  haveTheFitLook: 'Have the fit look for it',
+  theFitLooks: '✓ The fit looks for it. Leave it',
+  noShotsOfThisStudent: 'No shots of this student yet',
+  tooFewFromFeetLike: (hit: Said) => `${hit}, too few from feet like these`,
+  thePath: 'The path',
+  closingOftenOnlyCancelsShoulders:
+    'Closing often only cancels shoulders that opened: look at the shoulder line before you close the feet.',
+  theGeneralGuessAndIts: (speechWords: Said) =>
+    `The general guess and its spread are starting values${speechWords}. Shots of all clubs count, each with its club’s length; mishits do not.`,
+};

@@ -1,0 +1,5 @@
+/** What this screen says. */
+export const messages = {
+  hips: 'hips',
+  target: 'target',
+};

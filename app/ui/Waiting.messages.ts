@@ -1,0 +1,4 @@
+/** What this screen says. */
+export const messages = {
+  oneMoment: 'One moment …',
+};

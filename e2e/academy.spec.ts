@@ -1,0 +1,150 @@
+import type { BrowserContext, Page } from '@playwright/test';
+import { expect, press, test, type Product } from './product';
+
+const LONG = 'a stance as wide as it takes';
+
+async function startAcademy(page: Page, product: Product, email: string): Promise<void> {
+  await page.goto(`${product.origin}/`);
+  await page.getByRole('link', { name: 'Start an academy of your own' }).click();
+  await page.getByLabel('Academy, or your own name').fill('Windy Tee');
+  await page.getByLabel('Your name').fill('Dot Example');
+  await page.getByLabel('E-mail address').fill(email);
+  await page.getByLabel('Password').fill(LONG);
+  await page.getByRole('radio', { name: 'Both well out' }).click();
+  await page.getByRole('radio', { name: 'Heels under the hips' }).click();
+  await press(page, 'Start');
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+}
+
+const openAcademy = async (page: Page, product: Product) => {
+  await page.goto(`${product.origin}/settings`);
+  await press(page, 'Colleagues and keys');
+  await expect(page.getByTestId('people')).toBeVisible();
+};
+
+/** A link for a colleague, as the owner's screen shows it once. */
+async function linkOf(page: Page): Promise<string> {
+  await press(page, 'Make a link: instructor');
+  return page.getByTestId('link-once').innerText();
+}
+
+async function join(context: BrowserContext, link: string, email: string): Promise<Page> {
+  const page = await context.newPage();
+  await page.goto(link);
+  await expect(page.getByText('Dot Example invites you to Windy Tee as an instructor.')).toBeVisible();
+  await page.getByLabel('Your name').fill('Eve Example');
+  await page.getByLabel('E-mail address').fill(email);
+  await page.getByLabel('Password').fill(LONG);
+  await press(page, 'Join');
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  return page;
+}
+
+test('an academy of one’s own: bad input is named, then it is there, empty, with the chosen school first', async ({
+  page,
+  product,
+}) => {
+  await page.goto(`${product.origin}/start`);
+  await press(page, 'Start');
+  await expect(page.getByText('Academy: expected a name, found nothing')).toBeVisible();
+  await page.getByLabel('Academy, or your own name').fill('Windy Tee');
+  await page.getByLabel('Your name').fill('Dot Example');
+  await page.getByLabel('E-mail address').fill('dot@windy.example');
+  await page.getByLabel('Password').fill('short');
+  await press(page, 'Start');
+  await expect(page.getByText('Password: expected at least 10 signs, found 5')).toBeVisible();
+  await page.getByLabel('Password').fill('qwertyuiop');
+  await press(page, 'Start');
+  await expect(page.getByText(/Password: expected a password that few others have/)).toBeVisible();
+  await expect(page.getByLabel('E-mail address')).toHaveValue('dot@windy.example');
+
+  await startAcademy(page, product, 'dot@windy.example');
+  await expect(page.getByRole('link', { name: /Odile/ })).toHaveCount(0);
+  await page.goto(`${product.origin}/methods`);
+  await expect(page.getByRole('link', { name: /Free the hips/ }).first()).toBeVisible();
+  const [first] = await product.sql<{ name: string }>(
+    `select house_method.name from house_method join academy on academy.id = house_method.academy_id
+     where academy.name = 'Windy Tee' order by house_method.made_at limit 1`,
+  );
+  expect(first!.name).toBe('Free the hips');
+});
+
+test('two coaches in two browsers: invited, both in, and access ended at once', async ({
+  page,
+  browser,
+  product,
+}) => {
+  test.setTimeout(120_000);
+  await startAcademy(page, product, 'host@windy.example');
+  await openAcademy(page, product);
+  const link = await linkOf(page);
+  const other = await browser.newContext();
+  const eve = await join(other, link, 'eve@windy.example');
+  // The link works once.
+  const late = await other.newPage();
+  await late.goto(`${product.origin}/sign-in`);
+  await late.goto(link);
+  await expect(late.getByText(/This invitation is not open/)).toBeVisible();
+  await late.close();
+
+  await openAcademy(page, product);
+  await expect(page.getByTestId('colleague')).toHaveCount(2);
+  await press(page, 'End access of Eve Example');
+  await expect(page.getByText(/signed out everywhere at once/)).toBeVisible();
+  await press(page, 'End it');
+  await expect(page.getByTestId('colleague').last()).toContainText('access ended');
+  await eve.reload();
+  await expect(eve.getByText(/Signed out by the server/)).toBeVisible();
+  await other.close();
+});
+
+test('the password is changed, and other sessions end with it', async ({ page, browser, product }) => {
+  test.setTimeout(90_000);
+  await startAcademy(page, product, 'keys@windy.example');
+  const other = await browser.newContext();
+  const elsewhere = await other.newPage();
+  await elsewhere.goto(`${product.origin}/`);
+  await elsewhere.getByLabel('E-mail address').fill('keys@windy.example');
+  await elsewhere.getByLabel('Password').fill(LONG);
+  await press(elsewhere, 'Sign in');
+  await expect(elsewhere.getByRole('heading', { name: 'Students' })).toBeVisible();
+  await openAcademy(page, product);
+  await expect(page.getByRole('button', { name: 'End this session' })).toHaveCount(1);
+  await page.getByLabel('Password now').fill('not this one');
+  await page.getByLabel('New password').fill('heels under the hips');
+  await press(page, 'Change the password');
+  await expect(page.getByText(/Expected your password as it is now/)).toBeVisible();
+  await page.getByLabel('Password now').fill(LONG);
+  await press(page, 'Change the password');
+  await expect(page.getByText('Changed. Every other session has ended.')).toBeVisible();
+  await elsewhere.reload();
+  await expect(elsewhere.getByText(/Signed out by the server/)).toBeVisible();
+  await other.close();
+});
+
+test('a colleague who forgot the password sets a new one by the link an owner hands over', async ({
+  page,
+  browser,
+  product,
+}) => {
+  test.setTimeout(90_000);
+  await startAcademy(page, product, 'helper@windy.example');
+  await openAcademy(page, product);
+  const other = await browser.newContext();
+  const eve = await join(other, await linkOf(page), 'forgetful@windy.example');
+  await openAcademy(page, product);
+  await press(page, 'New password for Eve Example');
+  const link = await page.getByTestId('link-once').innerText();
+  const set = await other.newPage();
+  await set.goto(link);
+  await expect(set.getByText('For Eve Example, Windy Tee.')).toBeVisible();
+  await set.getByLabel('New password', { exact: true }).fill('short');
+  await press(set, 'Set it');
+  await expect(set.getByText('New password: expected at least 10 signs, found 5')).toBeVisible();
+  await set.getByLabel('New password', { exact: true }).fill('one shoe and a quarter back');
+  await press(set, 'Set it');
+  await expect(set.getByText(/sign in with the new one/)).toBeVisible();
+  await eve.reload();
+  await expect(eve.getByText(/Signed out by the server/)).toBeVisible();
+  await other.close();
+});
