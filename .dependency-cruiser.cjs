@@ -19,7 +19,7 @@ const CORE = [
   'phrases',
 ];
 const APP = ['domain', 'workers', 'ui', 'plan', 'state', 'cards', 'features', 'app'];
-const SERVER = ['config', 'store', 'recompute', 'accounts', 'devices', 'demo', 'http'];
+const SERVER = ['config', 'store', 'recompute', 'transfer', 'accounts', 'devices', 'demo', 'http'];
 
 /** Tests stand beside what they test and may know helpers of the whole workspace. */
 const TESTS = '\\.(test|spec)\\.tsx?$|^(core|server|app)/test/';

@@ -58,6 +58,22 @@ export const NewResetLink = z.strictObject({ id: Id });
 /** A new password, by the link that an owner handed over. */
 export const UseResetLink = z.strictObject({ code: InviteCode, password: NewPassword });
 
+/** So many recovery codes are made at once. */
+export const RECOVERY_CODES = 8;
+
+/** A recovery code as it is typed: 16 letters and digits (80 bits, RFC 4648 base32), in any case, with or without gaps. */
+const RecoveryCode = z
+  .string()
+  .max(40)
+  .transform((typed) => typed.toUpperCase().replace(/[^A-Z0-9]/g, ''))
+  .pipe(z.string().regex(/^[A-Z2-7]{16}$/, { error: 'a code of 16 letters and digits' }));
+
+/** New recovery codes in place of the old ones, by the password as it is. */
+export const RenewRecovery = z.strictObject({ password: z.string().min(1).max(MOST_PASSWORD) });
+
+/** A new password, by a recovery code. */
+export const UseRecovery = z.strictObject({ email: Email, code: RecoveryCode, password: NewPassword });
+
 /** Whose password a link sets. */
 export interface ResetOf {
   academyName: string;

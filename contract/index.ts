@@ -1,6 +1,7 @@
 export * from './common';
 export * from './faults';
 export * from './account';
+export * from './privacy';
 export * from './students';
 export * from './setup';
 export * from './trials';

@@ -17,6 +17,7 @@ import {
 } from '@pedastance/core/body';
 import { z } from 'zod';
 import { Id, Moment, text, whole } from './common';
+import type { NewConsent } from './privacy';
 import {
   EARLIEST_BIRTH_YEAR,
   LATEST_BIRTH_YEAR,
@@ -188,5 +189,7 @@ export interface Student extends Person {
   madeAt: string;
   updatedAt: string;
   build: NewBuild | null;
+  /** The newest word on consent; null where none was asked. */
+  consent: NewConsent | null;
   lastEntryAt: string | null;
 }

@@ -97,6 +97,7 @@ async function start() {
         DATABASE_URL: samePlace(databaseUrl, adminUrl()),
         SESSION_SECRET: process.env.SESSION_SECRET ?? sessionSecret,
         WEB_ROOT,
+        ERASURES_FILE: process.env.ERASURES_FILE ?? join(home, 'erasures.jsonl'),
       }),
       ready: () => {
         if (demoSignIn && !process.env.PUBLIC_ORIGIN)

@@ -28,7 +28,7 @@ async function main(): Promise<void> {
 
   const pool = await openDatabase(settings.databaseUrl);
   const shotFeed = openShotFeed(pool, log);
-  const stopHousekeeping = startHousekeeping(pool, log);
+  const stopHousekeeping = startHousekeeping(pool, log, settings.erasuresFile);
   const services = { pool, attempts: openAttempts(pool), shotFeed, standInPaceMs: settings.standInPaceMs };
   const server = listener(settings, createApp(settings, services, log));
   await listening(server, settings);

@@ -97,6 +97,7 @@ test('a known student comes back into the form as typed: measured figures filled
     madeAt: '',
     updatedAt: '',
     lastEntryAt: null,
+    consent: null,
     build: { id: 'b', studentId: 's', madeAt: '', ...build },
   };
   const fields = fieldsOf(student, 'cm');

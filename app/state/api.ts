@@ -103,6 +103,8 @@ export interface Session {
 export interface Changes {
   students: Student[];
   methods: HouseMethod[];
+  /** Students who were erased since. */
+  erased?: string[];
   more: boolean;
   /** The place that all of this goes up to. */
   through: string;

@@ -244,6 +244,7 @@ describe('edits of one student made offline', () => {
     version: 1,
     madeAt: '2026-05-01T10:00:00Z',
     updatedAt: '2026-05-01T10:00:00Z',
+    consent: null,
     build: null,
     lastEntryAt: null,
   };

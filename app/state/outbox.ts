@@ -14,7 +14,7 @@ import {
   type SentBody,
   type Writing,
 } from './queuedWrite';
-import { keepAnswer, openRecords, showQueued, useRecords } from './records';
+import { keepAnswer, letGo, openRecords, showQueued, useRecords } from './records';
 import { tellTabs } from './tabs';
 
 interface Outbox {
@@ -143,6 +143,10 @@ async function outcomeOf(owner: string, queued: QueuedWrite, error: unknown): Pr
   else if (error instanceof ServerAway) useRecords.setState({ serverAway: true, awayReason: error.reason });
   else if (error instanceof Refused && error.problem.status !== 429) {
     const { problem } = error;
+    if (problem.type.endsWith('/erased')) {
+      await letGo(owner, [queued.subjectId]);
+      return 'set aside';
+    }
     await changeQueued(owner, queued.sequence!, (kept) => ({ ...kept, refusal: problem }));
     return 'set aside';
   } else if (error instanceof ServerFailed) return countFailure(owner, queued, error.problem);

@@ -1,5 +1,6 @@
 import type {
   NewBuild,
+  NewConsent,
   NewEntry,
   NewLesson,
   NewMethodVersion,
@@ -16,6 +17,7 @@ export type Writing =
   | { route: 'student edit'; body: StudentEdit }
   | { route: 'build'; body: NewBuild }
   | { route: 'screen'; body: NewScreen }
+  | { route: 'consent'; body: NewConsent }
   | { route: 'method'; body: NewMethodVersion }
   | { route: 'lesson'; body: NewLesson }
   | { route: 'entry'; body: NewEntry };
@@ -25,6 +27,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   'student edit': { method: 'PUT', path: '/api/students' },
   build: { method: 'POST', path: '/api/builds' },
   screen: { method: 'POST', path: '/api/screens' },
+  consent: { method: 'POST', path: '/api/consents' },
   method: { method: 'POST', path: '/api/methods' },
   lesson: { method: 'POST', path: '/api/lessons' },
   entry: { method: 'POST', path: '/api/entries' },

@@ -1,9 +1,11 @@
 import type { LogEntry, NewBuild, NewStudent, Student } from '@pedastance/contract';
 import { build as figures } from '../../core/test/example';
 import { useAccount } from './account';
+import type { LessonDraft } from '../domain/lessonDraft';
 import { deviceDatabase, KEPT_IDENTITY } from './database';
 import { answering } from '../test/answering';
-import { closeOutbox, openOutbox, post } from './outbox';
+import { noteContact } from './erased';
+import { closeOutbox, openOutbox, post, useOutbox } from './outbox';
 import {
   closeRecords,
   openRecords,
@@ -41,6 +43,7 @@ const landedStudent = (over: Partial<Student> = {}): Student => ({
   version: 1,
   updatedAt: student.madeAt,
   build: null,
+  consent: null,
   lastEntryAt: null,
   ...over,
 });
@@ -67,7 +70,7 @@ beforeAll(() => {
 });
 beforeEach(async () => {
   const database = await deviceDatabase();
-  for (const store of ['device', 'outbox', 'students', 'builds', 'entries'] as const)
+  for (const store of ['device', 'outbox', 'students', 'builds', 'entries', 'drafts'] as const)
     await database.clear(store);
   useAccount.setState({ status: 'signed in', identity });
   await database.put('device', identity, KEPT_IDENTITY);
@@ -185,4 +188,79 @@ describe('a large academy', () => {
     await openStudent(OWNER, 's0');
     expect(Object.keys(useRecords.getState().entries)).toHaveLength(3);
   });
+});
+
+describe('a student who was erased', () => {
+  const draft = { id: 'draft', studentId: 'student', recorded: [], updatedAt: '' } as unknown as LessonDraft;
+
+  /** The student with a build, a lesson in progress, and another student beside; all that is kept of each. */
+  async function known(): Promise<void> {
+    const database = await deviceDatabase();
+    for (const value of [landedStudent(), landedStudent({ id: 'other', name: 'Olive Otherwise' })])
+      await database.put('students', { owner: OWNER, id: value.id, value });
+    await database.put('builds', { owner: OWNER, id: 'build', studentId: 'student', value: build });
+    await database.put('drafts', { owner: OWNER, id: 'draft', value: draft });
+    await openRecords(OWNER);
+  }
+
+  async function leftOnDevice(): Promise<unknown[]> {
+    const database = await deviceDatabase();
+    const rows = await Promise.all(
+      (['students', 'builds', 'entries', 'screens', 'drafts', 'outbox'] as const).map((store) =>
+        database.getAll(store),
+      ),
+    );
+    return rows.flat();
+  }
+
+  test('goes from the device with the next contact, with all that is theirs, and it is told', async () => {
+    await known();
+    globalThis.fetch = (async () =>
+      answering({
+        students: [],
+        methods: [],
+        erased: ['student'],
+        more: false,
+        through: '8',
+      })) as typeof fetch;
+    await refreshStudents(OWNER);
+    expect(await leftOnDevice()).toEqual([expect.objectContaining({ id: 'other' })]);
+    expect(Object.keys(useRecords.getState().students)).toEqual(['other']);
+    expect(useRecords.getState().erased).toEqual(['Marl Testwick']);
+  });
+
+  test('what still waits for them is answered "gone", and goes with the rest instead of waiting for the coach', async () => {
+    await known();
+    const gone = {
+      type: 'about:pedastance/erased',
+      status: 410,
+      title: 'This student’s data were erased',
+      detail: '',
+    };
+    globalThis.fetch = (async () => answering(gone, 410)) as typeof fetch;
+    await post(queue);
+    await settle();
+    expect(useOutbox.getState().queue).toEqual([]);
+    expect(await leftOnDevice()).toEqual([expect.objectContaining({ id: 'other' })]);
+    expect(useRecords.getState().erased).toEqual(['Marl Testwick']);
+  });
+});
+
+test('copies end after thirty days without the server; what is not sent stays', async () => {
+  const database = await deviceDatabase();
+  globalThis.fetch = (async () => Promise.reject(new Error('away'))) as typeof fetch;
+  await database.put('students', { owner: OWNER, id: 'old', value: landedStudent({ id: 'old' }) });
+  await post(queue);
+  const days = (count: number) => Date.now() - count * 24 * 60 * 60 * 1000;
+  await noteContact(OWNER, days(29));
+  await openRecords(OWNER);
+  expect(Object.keys(useRecords.getState().students)).toContain('old');
+  await noteContact(OWNER, days(31));
+  closeRecords();
+  await openRecords(OWNER);
+  expect(useRecords.getState().copiesEnded).toBe(true);
+  // The student who waits to be sent is shown; the copy is not.
+  expect(Object.keys(useRecords.getState().students)).toEqual(['student']);
+  expect(await database.count('students')).toBe(0);
+  expect(await database.count('outbox')).toBe(2);
 });

@@ -6,6 +6,7 @@ import { sessionExpired } from './account';
 import { api, isSignedOut, Refused, ServerAway, ServerFailed, type Changes, type StudentPage } from './api';
 import {
   changesKey,
+  COPIES,
   deviceDatabase,
   logKeyStart,
   NotTheOwner,
@@ -13,6 +14,7 @@ import {
   writeFor,
   type OwnedTransaction,
 } from './database';
+import { COPIES_LAST_MS, lastContact, noteContact, OF_STUDENTS, removeStudent } from './erased';
 import { inTodaysShape, type QueuedWrite, type Writing } from './queuedWrite';
 
 /** What the device knows of one coach's academy; the server's copy and what waits to be sent. */
@@ -31,6 +33,10 @@ interface Records {
   serverAway: boolean;
   /** What the server itself said of that, where it said anything. */
   awayReason: string | null;
+  /** Names of students whose data were erased, and went from this device; told until the coach has read it. */
+  erased: string[];
+  /** Whether the copies on this device ended, the server not having been met for long. */
+  copiesEnded: boolean;
   loaded: boolean;
 }
 
@@ -44,6 +50,8 @@ const EMPTY = {
   complete: true,
   serverAway: false,
   awayReason: null,
+  erased: [],
+  copiesEnded: false,
   loaded: false,
 };
 
@@ -64,6 +72,7 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
         version: 1,
         updatedAt: body.madeAt,
         build: null,
+        consent: null,
         lastEntryAt: null,
       };
       return { students: { ...students, [body.id]: { ...student, ...students[body.id] } } };
@@ -92,6 +101,12 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
         builds: { ...builds, [body.id]: body },
         ...(newer && { students: { ...students, [student.id]: { ...student, build: body } } }),
       };
+    }
+    case 'consent': {
+      const { body } = writing;
+      const student = students[body.studentId];
+      const newer = student && (!student.consent || student.consent.madeAt <= body.madeAt);
+      return newer ? { students: { ...students, [student.id]: { ...student, consent: body } } } : {};
     }
     case 'screen':
       return { screens: { ...screens, [writing.body.id]: writing.body } };
@@ -128,7 +143,7 @@ const queueOf = async (owner: string): Promise<QueuedWrite[]> =>
   (await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', owner)).map(inTodaysShape);
 
 /**
- * What is known of students with what the server answered: nobody is ever removed, so one that the answer
+ * What is known of students with what the server answered: who was erased is told apart, so one that the answer
  * lacks came after it, and one of an older version left before a newer one was kept.
  */
 const withAnswered = (
@@ -170,9 +185,23 @@ async function partsOf(owner: string, ids: readonly string[]) {
   return parts;
 }
 
+/** Copies of a device that has not met the server for long end; what is not sent and lessons in progress stay. */
+async function endOldCopies(owner: string): Promise<void> {
+  const last = await lastContact(owner);
+  if (last === null || Date.now() - last <= COPIES_LAST_MS) return;
+  await writeFor(owner, COPIES, async (transaction) => {
+    for (const store of COPIES) void transaction.objectStore(store).delete(ownedBy(owner));
+    const device = transaction.objectStore('device');
+    void device.delete(changesKey(owner));
+    void device.delete(IDBKeyRange.bound(logKeyStart(owner), `${logKeyStart(owner)}\uffff`));
+  });
+  useRecords.setState({ copiesEnded: true, opened: {} });
+}
+
 /** Opens one coach's records from the device: the students, the methods, and what of students was opened before. */
 export async function openRecords(owner: string): Promise<void> {
   if (useRecords.getState().owner !== owner) useRecords.setState({ owner, ...EMPTY });
+  await endOldCopies(owner);
   const database = await deviceDatabase();
   const [students, methods, place] = await Promise.all([
     database.getAll('students', ownedBy(owner)),
@@ -264,11 +293,44 @@ const withVersions = (known: readonly HouseMethod[], answered: readonly HouseMet
   return [...known.filter((method) => !fresh.has(nameOf(method))), ...answered];
 };
 
+/** What is shown without some students; `nameless` tells of one whose name this device does not have. */
+function withoutStudents(
+  records: Records,
+  ids: readonly string[],
+  nameless: string[] = [],
+): Partial<Records> {
+  const gone = new Set(ids);
+  const kept = <Value>(all: Record<string, Value>, studentOf: (value: Value, id: string) => string) =>
+    Object.fromEntries(Object.entries(all).filter(([id, value]) => !gone.has(studentOf(value, id))));
+  const names = ids.flatMap((id) => records.students[id]?.name ?? nameless);
+  return {
+    students: kept(records.students, ({ id }) => id),
+    builds: kept(records.builds, ({ studentId }) => studentId),
+    screens: kept(records.screens, ({ studentId }) => studentId),
+    entries: kept(records.entries, ({ studentId }) => studentId),
+    opened: kept(records.opened, (_opened, id) => id),
+    erased: [...records.erased, ...names],
+  };
+}
+
+/** Lets go of students who were erased: what waits for them and lessons in progress too. */
+export async function letGo(owner: string, ids: readonly string[]): Promise<void> {
+  await writeFor(owner, OF_STUDENTS, async (transaction) => {
+    for (const id of ids) await removeStudent(transaction, owner, id);
+  });
+  if (useRecords.getState().owner === owner)
+    useRecords.setState((records) => withoutStudents(records, ids, ['']));
+}
+
+export const erasedRead = (): void => useRecords.setState({ erased: [] });
+
 /** Keeps a page of changes together with the place it goes up to, and shows it. */
 async function keepChanges(owner: string, answered: Changes, complete: boolean): Promise<void> {
   // A queued write is removed once its answer is kept: the queue is read before and after, so that none is missed between.
   const early = await queueOf(owner);
-  const students = await writeFor(owner, ['students', 'methods'], async (transaction) => {
+  const erased = answered.erased ?? [];
+  const students = await writeFor(owner, ['methods', ...OF_STUDENTS], async (transaction) => {
+    for (const id of erased) await removeStudent(transaction as never, owner, id);
     const kept = await keepStudents(transaction as unknown as StudentsTransaction, owner, answered.students);
     for (const value of answered.methods)
       void transaction.objectStore('methods').put(methodRow(owner, value));
@@ -290,8 +352,11 @@ async function keepChanges(owner: string, answered: Changes, complete: boolean):
     complete,
     serverAway: false,
     awayReason: null,
+    copiesEnded: false,
     loaded: true,
   }));
+  if (erased.length > 0) useRecords.setState((records) => withoutStudents(records, erased));
+  await noteContact(owner, Date.now());
 }
 
 /** Brings the students and the methods up to the server's, page by page. A server that is away changes nothing. */

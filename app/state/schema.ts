@@ -24,6 +24,12 @@ type OfStudent<Value> = {
   indexes: { byStudent: [string, string] };
 };
 
+/** A lesson in progress as the device keeps it. */
+export interface DraftRow extends Owned {
+  id: string;
+  value: LessonDraft;
+}
+
 export interface Schema extends DBSchema {
   /** Who is signed in, and how this device is set. */
   device: { key: string; value: unknown };
@@ -32,7 +38,7 @@ export interface Schema extends DBSchema {
   builds: OfStudent<NewBuild>;
   screens: OfStudent<NewScreen>;
   entries: OfStudent<LogEntry>;
-  drafts: ById<LessonDraft>;
+  drafts: { key: [string, string]; value: DraftRow };
   /** What sign-outs left on the device, each sealed with its owner's key. */
   sealed: { key: number; value: Sealed; indexes: { byOwner: string } };
   outbox: { key: number; value: QueuedWrite; indexes: { byOwner: string } };

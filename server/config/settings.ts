@@ -20,6 +20,8 @@ const Environment = z.object({
   TRUSTED_PROXIES: optionalText,
   TLS_CERTIFICATE_FILE: optionalText,
   TLS_KEY_FILE: optionalText,
+  /** Where erasures are written down apart from the database, for restored backups. */
+  ERASURES_FILE: optionalText,
   LOG_LEVEL: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
 });
 
@@ -42,6 +44,7 @@ export interface Settings {
   trustedProxies: string[];
   tls: { certificateFile: string; keyFile: string } | undefined;
   standInPaceMs: number;
+  erasuresFile: string | undefined;
   logLevel: string;
 }
 
@@ -123,6 +126,7 @@ export function readSettings(environment: Record<string, string | undefined>): S
     trustedProxies,
     tls,
     standInPaceMs: given.STAND_IN_PACE_MS,
+    erasuresFile: given.ERASURES_FILE,
     logLevel: given.LOG_LEVEL,
   };
 }

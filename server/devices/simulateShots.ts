@@ -29,6 +29,7 @@ export async function simulateShots(
     const swing = student.swing(stanceOf(standIn), number);
     return {
       sessionId,
+      studentId,
       number,
       shotId: newId(),
       measured: simulatedMonitor(sessionId, number).measure(swing, clubLengthInches),

@@ -37,6 +37,7 @@ import {
   withdrawInvite,
   type Newcomer,
 } from '../store/accounts';
+import { noteAct } from '../store/audit';
 import { inAcademy } from '../store/database';
 import { addMethodVersion } from '../store/methods';
 import { insertRow } from '../store/rows';
@@ -54,7 +55,7 @@ const RESET_LASTS_MS = 24 * 60 * 60 * 1000;
 /** The secret of a new link. */
 const newCode = (): string => InviteCode.parse(randomBytes(32).toString('base64url'));
 
-const refuseCommon = (field: string, password: string): void => {
+export const refuseCommon = (field: string, password: string): void => {
   if (isCommonPassword(password)) throw badInput(field, 'a password that few others have', 'a common one');
 };
 
@@ -81,7 +82,7 @@ async function addHouseMethods(
 }
 
 /** Takes an attempt at an address into account, and works on it when its turn comes. */
-async function countedAttempt<Result>(
+export async function countedAttempt<Result>(
   { attempts }: Services,
   email: string,
   request: Request,
@@ -164,10 +165,13 @@ export const joinAcademy =
       if (joined === 'no invitation') throw noInvite();
       if (joined === 'known address') throw knownAddress();
     });
+    const { identity } = (await accountByEmail(services.pool, email))!;
+    await inAcademy(services.pool, identity.academyId, (client) => noteAct(client, identity, 'joined'));
     await welcome(services, email, request, response);
   };
 
-const notOwner = (): Refusal => new Refusal(403, 'owners-only', 'Only an owner of the academy may do this');
+export const notOwner = (): Refusal =>
+  new Refusal(403, 'owners-only', 'Only an owner of the academy may do this');
 
 /** Who is in, and who is invited. */
 export const people =
@@ -199,6 +203,7 @@ export const invite =
         made_at: madeAt,
         expires_at: expiresAt,
       });
+      await noteAct(client, request.session.identity!, 'invited');
     });
     response.status(201).json({ code, expiresAt });
   };
@@ -222,9 +227,12 @@ export const changeRole =
   async (request, response) => {
     const { id, role, ends } = parsedBody(ChangeColleague, request.body);
     const { academyId, instructorId } = request.session.identity!;
-    const changed = await inAcademy(pool, academyId, (client) =>
-      changeColleague(client, { actor: instructorId, whom: id, role, ends }, new Date()),
-    );
+    const changed = await inAcademy(pool, academyId, async (client) => {
+      const done = await changeColleague(client, { actor: instructorId, whom: id, role, ends }, new Date());
+      const act = ends ? 'access ended' : 'role changed';
+      if (done === 'done') await noteAct(client, request.session.identity!, act, { whom: id });
+      return done;
+    });
     if (changed === 'not an owner') throw notOwner();
     if (changed === 'nobody') throw badInput('id', 'a colleague who is in', id);
     if (changed === 'last owner')
@@ -281,7 +289,11 @@ export const resetColleague =
     const at = new Date();
     const until = new Date(at.getTime() + RESET_LASTS_MS);
     const link = { actor: instructorId, whom: id, id: uuidv7(), codeHash: tokenHash(code), until };
-    const made = await inAcademy(pool, academyId, (client) => makeResetLink(client, link, at));
+    const made = await inAcademy(pool, academyId, async (client) => {
+      const done = await makeResetLink(client, link, at);
+      if (done === 'made') await noteAct(client, request.session.identity!, 'reset link made', { whom: id });
+      return done;
+    });
     if (made === 'not an owner') throw notOwner();
     if (made === 'nobody') throw badInput('id', 'a colleague who is in', id);
     response.status(201).json({ code, expiresAt: until });

@@ -16,6 +16,8 @@ interface Landing<Shape extends z.ZodType<{ id: string }>> {
   /** Its name, which is part of what makes a write the same. */
   route: string;
   schema: Shape;
+  /** Whose records it adds to, from the answer; the answer's own `studentId` where nothing is given. */
+  studentOf?(answer: object): string;
   /** Does the write and answers the record it made. */
   add(client: ClientBase, body: z.output<Shape>, writer: Writer): Promise<object>;
   /** The answer to the same write when it is sent again; the body itself where nothing is given. */
@@ -54,11 +56,20 @@ function refuseClockAhead(body: { id: string; madeAt?: string; startedAt?: strin
   });
 }
 
+/** What of a body says whose records it is for. */
+const NAMED_BY = ['id', 'studentId', 'lessonId'] as const;
+
+const namesIn = (body: object): string[] =>
+  NAMED_BY.map((name) => (body as Record<string, unknown>)[name]).filter((id) => typeof id === 'string');
+
+const studentIdOf = (answer: object): string | null =>
+  (answer as { studentId?: string | null }).studentId ?? null;
+
 /** Lands a write once: 201 the first time, 200 when it is sent again. */
 export const landing =
   <Shape extends z.ZodType<{ id: string }>>({ pool }: Services, landable: Landing<Shape>): RequestHandler =>
   async (request: Request, response: Response) => {
-    const { route, schema, add, again } = landable;
+    const { route, schema, add, again, studentOf = studentIdOf } = landable;
     const { asMade, today } = ofAnyVersion(route, request.body);
     const body = parsedBody(schema, today);
     const { academyId, instructorId } = request.session.identity!;
@@ -66,8 +77,10 @@ export const landing =
     refuseClockAhead(body, writer.receivedAt);
     const { first, answer } = await inAcademy(pool, academyId, async (client) => {
       let added: object = body;
-      const isFirst = await writeOnce(client, { ...writer, id: body.id, route, body: asMade }, async () => {
+      const write = { ...writer, id: body.id, route, body: asMade, names: namesIn(body) };
+      const isFirst = await writeOnce(client, write, async () => {
         added = await add(client, body, writer);
+        return { studentId: studentOf(added) };
       });
       const repeated = isFirst ? undefined : await again?.(client, body);
       return { first: isFirst, answer: repeated ?? added };

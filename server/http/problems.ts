@@ -4,7 +4,7 @@ import type { Logger } from 'pino';
 import { TooManyAttempts } from '../accounts/attempts';
 import { SignInBusy } from '../accounts/passwords';
 import { NewerModel, NoSuchShots } from '../recompute/check';
-import { WriteConflict } from '../store/writeOnce';
+import { ErasedStudent, WriteConflict } from '../store/writeOnce';
 import { NoSuchLesson } from '../store/lessons';
 import { StaleMethod } from '../store/methods';
 import { NoSuchStudent, StaleEdit } from '../store/students';
@@ -59,7 +59,16 @@ const NOT_UNIQUE = '23505';
 export const badInput = (field: string, expected: string, found: string): Refusal =>
   new Refusal(422, 'bad-input', 'The input was refused', { faults: [{ field, expected, found }] });
 
+/** A student who was erased: the device lets go of what it has of them. */
+const erased = (): Refusal =>
+  new Refusal(410, 'erased', 'This student’s data were erased', {
+    detail: 'What this device still had of them goes too.',
+  });
+
+const ERASED_STUDENT = 'PE001';
+
 function fromDatabase(error: { code?: string; constraint?: string }): Refusal | undefined {
+  if (error.code === ERASED_STUDENT) return erased();
   if (error.code === NOT_UNIQUE && error.constraint === 'look_entry_once') {
     return new Refusal(409, 'taken', 'This look was taken before: a trial has each of its looks once');
   }
@@ -93,6 +102,7 @@ function ofOurOwn(error: unknown): Refusal | undefined {
       detail: 'Nothing was changed. What landed first stands.',
     });
   }
+  if (error instanceof ErasedStudent) return erased();
   if (error instanceof StaleEdit || error instanceof StaleMethod) {
     return new Refusal(409, 'stale', 'This was changed by somebody else since', { current: error.current });
   }

@@ -5,6 +5,7 @@ import type { ClientBase } from 'pg';
 import { listBuilds } from '../store/builds';
 import { cursorOf, written } from '../store/cursor';
 import { inAcademy } from '../store/database';
+import { erasedSince } from '../store/erasures';
 import { listEntries, type LogPart } from '../store/lessons';
 import { changedMethods, listVersions } from '../store/methods';
 import { listScreens } from '../store/screens';
@@ -12,7 +13,7 @@ import { changedStudents, findStudent, listStudents, newestStudents, NoSuchStude
 import { badInput } from './problems';
 import type { Services } from './services';
 
-type Read = (client: ClientBase, request: Request) => Promise<unknown>;
+export type Read = (client: ClientBase, request: Request) => Promise<unknown>;
 
 /** Answers what `read` finds in the signed-in instructor's academy. */
 export const reading =
@@ -35,6 +36,9 @@ function idInPath(request: Request, name: string): string {
   if (!parsed.success) throw new NoSuchStudent();
   return parsed.data;
 }
+
+/** The student that the path names. */
+export const studentInPath = (request: Request): string => idInPath(request, 'studentId');
 
 /** A parameter of the address, or undefined. @throws Refusal naming it where `parse` makes nothing of it */
 function asked<Value>(
@@ -68,7 +72,9 @@ export const changes: Read = async (client, request) => {
     ? await changedStudents(client, after, CHANGES_A_PAGE)
     : await newestStudents(client, NEWEST_STUDENTS);
   const methods = await changedMethods(client, after?.number ?? 0);
-  return { students: items, methods, more, through: written(through) };
+  // A device that has followed nothing yet has nobody to let go of.
+  const erased = after ? await erasedSince(client, after.number) : [];
+  return { students: items, methods, erased, more, through: written(through) };
 };
 
 function logPart(request: Request): LogPart {
@@ -80,7 +86,7 @@ function logPart(request: Request): LogPart {
 
 /** A student with all builds and screens, and a part of the log. */
 export const studentWithLog: Read = async (client, request) => {
-  const id = idInPath(request, 'studentId');
+  const id = studentInPath(request);
   const { entries, first, last, more } = await listEntries(client, id, logPart(request), ENTRIES_A_PAGE);
   return {
     student: await findStudent(client, id),

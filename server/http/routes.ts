@@ -1,6 +1,7 @@
 import {
   StandIn,
   NewBuild,
+  NewConsent,
   NewEntry,
   NewLesson,
   NewMethodVersion,
@@ -33,10 +34,13 @@ import {
   startOwnAcademy,
   takeInviteBack,
 } from './academy';
+import { recover, recoveryLeft, renewRecovery } from './recovery';
+import { academyPrivacy, askForErasure, checkedConsent, studentPrivacy, takeErasureBack } from './privacy';
 import { changes, methodVersions, reading, studentPage, studentWithLog } from './reads';
 import type { Services } from './services';
 import { shotStream } from './shotStream';
 import { signIn, signOut, whoIsSignedIn } from './signIn';
+import { exportAcademy, exportStudent, importRecords } from './transfer';
 
 /** Every route says who may call it; there is no default. */
 export interface Route {
@@ -45,6 +49,9 @@ export interface Route {
   access: 'anyone' | 'instructor' | 'stream';
   handler: RequestHandler;
 }
+
+/** The answer to a student, or an edit of one, is the student. */
+const idOf = (answer: object): string => (answer as { id: string }).id;
 
 /** All routes of the API. */
 export function routes(services: Services, demoAllowed: boolean): Route[] {
@@ -79,6 +86,9 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
     { method: 'post', path: '/api/resets', access: instructor, handler: resetColleague(services) },
     { method: 'post', path: '/api/reset', access: anyone, handler: resetFor(services) },
     { method: 'put', path: '/api/reset', access: anyone, handler: resetPassword(services) },
+    { method: 'put', path: '/api/recovery', access: anyone, handler: recover(services) },
+    { method: 'get', path: '/api/recovery-codes', access: instructor, handler: recoveryLeft(services) },
+    { method: 'post', path: '/api/recovery-codes', access: instructor, handler: renewRecovery(services) },
     { method: 'get', path: '/api/sessions', access: instructor, handler: listSessions(services) },
     { method: 'delete', path: '/api/sessions', access: instructor, handler: endSession(services) },
     { method: 'get', path: '/api/changes', access: instructor, handler: reading(services, changes) },
@@ -114,6 +124,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
         route: 'student',
         schema: NewStudent,
         add: addStudent,
+        studentOf: idOf,
         again: (client, body) => findStudent(client, body.id),
       }),
     },
@@ -125,6 +136,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
         route: 'student edit',
         schema: StudentEdit,
         add: editStudent,
+        studentOf: idOf,
         again: (client, body) => findStudent(client, body.studentId),
       }),
     },
@@ -140,6 +152,29 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       access: instructor,
       handler: landing(services, { route: 'screen', schema: NewScreen, add: addScreen }),
     },
+    {
+      method: 'post',
+      path: '/api/consents',
+      access: instructor,
+      handler: landing(services, { route: 'consent', schema: NewConsent, add: checkedConsent }),
+    },
+    {
+      method: 'get',
+      path: '/api/students/:studentId/privacy',
+      access: instructor,
+      handler: reading(services, studentPrivacy),
+    },
+    { method: 'get', path: '/api/exports/academy', access: 'stream', handler: exportAcademy(services) },
+    {
+      method: 'get',
+      path: '/api/exports/students/:studentId',
+      access: 'stream',
+      handler: exportStudent(services),
+    },
+    { method: 'post', path: '/api/imports', access: instructor, handler: importRecords(services) },
+    { method: 'get', path: '/api/privacy', access: instructor, handler: academyPrivacy(services) },
+    { method: 'post', path: '/api/erasures', access: instructor, handler: askForErasure(services) },
+    { method: 'delete', path: '/api/erasures', access: instructor, handler: takeErasureBack(services) },
     {
       method: 'post',
       path: '/api/lessons',
@@ -166,9 +201,9 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
         schema: StandIn,
         add: async (client, body, writer) => {
           await simulateShots(client, body, writer, services.standInPaceMs);
-          return { id: body.id };
+          return { id: body.id, studentId: body.studentId };
         },
-        again: async (_client, body) => ({ id: body.id }),
+        again: async (_client, { id, studentId }) => ({ id, studentId }),
       }),
     },
     {

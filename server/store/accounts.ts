@@ -261,3 +261,41 @@ export async function useResetLink(
   const { rows } = await pool.query('select reset_use($1, $2, $3) as used', [codeHash, newHash, at]);
   return rows[0].used;
 }
+
+/** Puts new recovery codes in place of the old ones; false where the password was changed meanwhile. */
+export async function renewRecoveryCodes(
+  pool: Pool,
+  token: Buffer,
+  shownHash: string,
+  codeHashes: readonly Buffer[],
+  at: Date,
+): Promise<boolean> {
+  const { rows } = await pool.query('select recovery_renew($1, $2, $3, $4) as renewed', [
+    token,
+    shownHash,
+    codeHashes,
+    at,
+  ]);
+  return rows[0].renewed;
+}
+
+/** How many recovery codes are left to the account behind an open session. */
+export async function recoveryCodesLeft(pool: Pool, token: Buffer, at: Date): Promise<number> {
+  const { rows } = await pool.query('select recovery_left($1, $2) as left', [token, at]);
+  return rows[0].left;
+}
+
+/** Sets the password by a recovery code, once; false where address and code do not belong together. */
+export async function useRecoveryCode(
+  pool: Pool,
+  { email, codeHash, newHash }: { email: string; codeHash: Buffer; newHash: string },
+  at: Date,
+): Promise<boolean> {
+  const { rows } = await pool.query('select recovery_use($1, $2, $3, $4) as used', [
+    email,
+    codeHash,
+    newHash,
+    at,
+  ]);
+  return rows[0].used;
+}

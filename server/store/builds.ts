@@ -1,7 +1,7 @@
 import type { NewBuild } from '@pedastance/contract';
 import { BUILD_FIGURES, type BuildFigure, type BuildFigureName } from '@pedastance/core';
 import type { ClientBase } from 'pg';
-import { insertRow, type Writer } from './rows';
+import { insertRow, type Made, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
 
 const COLUMNS = {
@@ -59,6 +59,20 @@ export async function listBuilds(client: ClientBase, studentId: string): Promise
   return rows.map((row) => buildFromRow(row.build));
 }
 
+/** The builds of students, each with who made it. */
+export async function buildsOf(client: ClientBase, studentIds: string[]): Promise<Made<NewBuild>[]> {
+  const { rows } = await client.query<{ build: BuildRow; made_by: string; received_at: Date }>(
+    `select to_jsonb(build) as build, made_by, received_at from build
+     where academy_id = current_academy() and student_id = any($1) order by made_at, id`,
+    [studentIds],
+  );
+  return rows.map((row) => ({
+    by: row.made_by,
+    receivedAt: row.received_at.toISOString(),
+    record: buildFromRow(row.build),
+  }));
+}
+
 /** One build, which is there: the database refuses a reference to none. */
 export async function findBuild(client: ClientBase, id: string): Promise<NewBuild> {
   const { rows } = await client.query<{ build: BuildRow }>(
@@ -68,13 +82,14 @@ export async function findBuild(client: ClientBase, id: string): Promise<NewBuil
   return buildFromRow(rows[0]!.build);
 }
 
-export async function addBuild(client: ClientBase, build: NewBuild, writer: Writer): Promise<NewBuild> {
+/** A build as its table keeps it. */
+export function buildRow(build: NewBuild, writer: Writer): Record<string, unknown> {
   const figures = BUILD_FIGURES.flatMap((name) => [
     [COLUMNS[name], build.figures[name].value],
     [`${COLUMNS[name]}_source`, build.figures[name].source],
     [`${COLUMNS[name]}_uncertainty`, build.figures[name].uncertainty],
   ]);
-  await insertRow(client, 'build', {
+  return {
     academy_id: writer.academyId,
     id: build.id,
     student_id: build.studentId,
@@ -85,7 +100,11 @@ export async function addBuild(client: ClientBase, build: NewBuild, writer: Writ
     made_by: writer.instructorId,
     made_at: build.madeAt,
     received_at: writer.receivedAt,
-  });
+  };
+}
+
+export async function addBuild(client: ClientBase, build: NewBuild, writer: Writer): Promise<NewBuild> {
+  await insertRow(client, 'build', buildRow(build, writer));
   await noteStudentChanged(client, build.studentId);
   return build;
 }

@@ -1,7 +1,7 @@
 import type { EntryCheck } from '@pedastance/contract';
-import { MODEL_VERSION } from '@pedastance/core/reading';
 import type { ClientBase } from 'pg';
-import { insertRow } from './rows';
+import { checkRow } from './entryRows';
+import { insertRows } from './rows';
 
 /** Keeps what came of working an entry out again, with the model that did. */
 export const addCheck = (
@@ -9,14 +9,7 @@ export const addCheck = (
   academyId: string,
   entryId: string,
   check: EntryCheck,
-): Promise<void> =>
-  insertRow(client, 'entry_check', {
-    academy_id: academyId,
-    entry_id: entryId,
-    verdict: check.verdict,
-    differences: JSON.stringify(check.differences),
-    model_version: MODEL_VERSION,
-  });
+): Promise<void> => insertRows(client, 'entry_check', [checkRow(academyId, entryId, check)]);
 
 /** An entry's check as JSON, null where there is none; within a query of `entry`. */
 export const CHECK_AS_JSON = `

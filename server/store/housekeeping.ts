@@ -1,20 +1,24 @@
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
+import { runErasures } from './erasures';
+import { keepErasuresApart } from './erasuresFile';
 
 const HOUR_MS = 60 * 60 * 1000;
 const STAND_IN_SHOTS_KEPT_MS = 24 * HOUR_MS;
 
-/** Deletes expired sessions, counts of attempts that no longer limit anything, and simulated shots of a day ago. */
-export async function keepHouse(pool: Pool, now: Date): Promise<void> {
+/** Carries out the erasures that have waited, and deletes expired sessions, counts of attempts that no longer limit anything, and simulated shots of a day ago. */
+export async function keepHouse(pool: Pool, now: Date, erasuresFile?: string): Promise<void> {
+  await runErasures(pool);
+  if (erasuresFile) await keepErasuresApart(pool, erasuresFile);
   await pool.query('select sessions_clear($1)', [now]);
   await pool.query('delete from sign_in_attempts where expire < $1', [now.getTime()]);
   await pool.query('select stand_in_shots_clear($1)', [new Date(now.getTime() - STAND_IN_SHOTS_KEPT_MS)]);
 }
 
 /** Keeps house at once and every hour; a database that is away is left for the next hour. Answers how to stop. */
-export function startHousekeeping(pool: Pool, log: Logger): () => void {
+export function startHousekeeping(pool: Pool, log: Logger, erasuresFile: string | undefined): () => void {
   const run = () =>
-    void keepHouse(pool, new Date()).catch((error: Error) =>
+    void keepHouse(pool, new Date(), erasuresFile).catch((error: Error) =>
       log.warn({ message: error.message }, 'housekeeping waits for the next hour'),
     );
   run();

@@ -26,6 +26,36 @@ export async function findVersion(client: ClientBase, id: string, version: numbe
   return Method.parse(rows[0]);
 }
 
+/** A version of a method with who made it, where that is known. */
+export interface MadeVersion {
+  by: string | null;
+  receivedAt: string | null;
+  madeAt: string;
+  record: HouseMethod;
+}
+
+/** All versions of the academy's methods, or those that one student's readings were made with and the ones before. */
+export async function methodVersionsUsed(
+  client: ClientBase,
+  studentId: string | null,
+): Promise<MadeVersion[]> {
+  const { rows } = await client.query(
+    `select id, version, name, summary, questions, made_by, received_at, made_at from house_method
+     where academy_id = current_academy() and ($1::uuid is null or version <= (
+       select max(method_version) from reading_entry
+       where reading_entry.academy_id = house_method.academy_id and reading_entry.method_id = house_method.id
+         and student_id = $1))
+     order by id, version`,
+    [studentId],
+  );
+  return rows.map(({ made_by, received_at, made_at, ...method }) => ({
+    by: made_by,
+    receivedAt: received_at?.toISOString() ?? null,
+    madeAt: made_at.toISOString(),
+    record: Method.parse(method),
+  }));
+}
+
 /** So many versions of one method are answered, the newest of them. */
 const MOST_VERSIONS = 100;
 

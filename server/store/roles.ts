@@ -13,14 +13,20 @@ async function createRole(client: Client, role: string): Promise<void> {
 }
 
 /**
- * Makes the three roles as whom nobody signs in (the owner of the tables, the doorman, and the
- * application's), and the one that signs in to this database and may do what the application may.
+ * Makes the four roles as whom nobody signs in (the owner of the tables, the doorman, the eraser, and
+ * the application's), and the one that signs in to this database and may do what the application may.
  * None can bypass row-level security. Safe to run again.
  */
 export async function prepareRoles(client: Client, applicationPassword: string): Promise<void> {
   const { rows } = await client.query<{ database: string }>('select current_database() as database');
   const signsIn = signInRole(rows[0]!.database);
-  for (const role of ['pedastance_owner', 'pedastance_doorman', APPLICATION_ROLE, signsIn]) {
+  for (const role of [
+    'pedastance_owner',
+    'pedastance_doorman',
+    'pedastance_eraser',
+    APPLICATION_ROLE,
+    signsIn,
+  ]) {
     await createRole(client, role);
   }
   await client.query(`alter role ${APPLICATION_ROLE} nologin password null`);
@@ -31,9 +37,13 @@ export async function prepareRoles(client: Client, applicationPassword: string):
   await client.query(`alter role ${signsIn} set statement_timeout = '15s'`);
   await client.query(`alter role ${signsIn} set idle_in_transaction_session_timeout = '30s'`);
   await client.query(`grant ${APPLICATION_ROLE} to ${signsIn}`);
-  await client.query('grant pedastance_owner, pedastance_doorman, pedastance_app to current_user');
-  await client.query('grant pedastance_doorman to pedastance_owner');
+  await client.query(
+    'grant pedastance_owner, pedastance_doorman, pedastance_eraser, pedastance_app to current_user',
+  );
+  await client.query('grant pedastance_doorman, pedastance_eraser to pedastance_owner');
   await client.query('revoke create on schema public from public');
   await client.query('grant usage, create on schema public to pedastance_owner with grant option');
-  await client.query(`grant usage on schema public to ${APPLICATION_ROLE}, pedastance_doorman`);
+  await client.query(
+    `grant usage on schema public to ${APPLICATION_ROLE}, pedastance_doorman, pedastance_eraser`,
+  );
 }

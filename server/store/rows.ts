@@ -14,19 +14,24 @@ export async function insertRow(
   );
 }
 
+/** Rows of one table, given as column names and values; what is JSON in the table is given as it is. */
+export type TableRows = [table: string, rows: Record<string, unknown>[]];
+
 /**
  * Inserts rows of one table in one statement; a column that a row lacks is null. Column names come from code,
  * never from input.
+ * @param unlessThere - a row whose key is taken is left as it is, and nothing is said
  */
 export async function insertRows(
   client: ClientBase,
   table: string,
   rows: readonly Record<string, unknown>[],
+  unlessThere = false,
 ): Promise<void> {
   if (rows.length === 0) return;
   const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))].join(', ');
   await client.query(
-    `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, $1::jsonb)`,
+    `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, $1::jsonb)${unlessThere ? ' on conflict do nothing' : ''}`,
     [JSON.stringify(rows)],
   );
 }
@@ -40,6 +45,13 @@ export interface EntryKey {
   academy_id: string;
   student_id: string;
   id: string;
+}
+
+/** A record with who made it, and when the server had it. */
+export interface Made<Value> {
+  by: string;
+  receivedAt: string;
+  record: Value;
 }
 
 /** Who writes, and when the server had it. */

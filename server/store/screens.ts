@@ -1,7 +1,7 @@
 import type { NewScreen } from '@pedastance/contract';
 import { SCREEN_ITEMS } from '@pedastance/core';
 import type { ClientBase } from 'pg';
-import { insertRow, insertRows, momentAsJson, type Writer } from './rows';
+import { insertRows, momentAsJson, type Made, type TableRows, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
 
 /** The hand a screen's legs were named for; a screen from before it was kept was named for the student's own. */
@@ -14,10 +14,10 @@ async function handOf(client: ClientBase, { hand, studentId }: NewScreen): Promi
   return rows[0]?.hand ?? null;
 }
 
-export async function addScreen(client: ClientBase, sent: NewScreen, writer: Writer): Promise<NewScreen> {
+/** A screen as its tables keep it, each in an order after what it refers to. */
+export function screenRows(screen: NewScreen, writer: Writer): TableRows[] {
   const { academyId: academy_id } = writer;
-  const screen = { ...sent, hand: await handOf(client, sent) };
-  await insertRow(client, 'leg_screen', {
+  const row = {
     academy_id,
     id: screen.id,
     student_id: screen.studentId,
@@ -33,7 +33,7 @@ export async function addScreen(client: ClientBase, sent: NewScreen, writer: Wri
     made_by: writer.instructorId,
     made_at: screen.madeAt,
     received_at: writer.receivedAt,
-  });
+  };
   const items = screen.items.map(({ item, tries, by, uncertainty, pain, takenAt }) => ({
     academy_id,
     student_id: screen.studentId,
@@ -45,7 +45,6 @@ export async function addScreen(client: ClientBase, sent: NewScreen, writer: Wri
     pain,
     taken_at: takenAt,
   }));
-  await insertRows(client, 'screened_item', items);
   const turns = screen.earlierTurns.map((turn, position) => ({
     academy_id,
     student_id: screen.studentId,
@@ -62,7 +61,16 @@ export async function addScreen(client: ClientBase, sent: NewScreen, writer: Wri
     stopped_back: turn.stoppedBack,
     stopped_through: turn.stoppedThrough,
   }));
-  await insertRows(client, 'earlier_turn', turns);
+  return [
+    ['leg_screen', [row]],
+    ['screened_item', items],
+    ['earlier_turn', turns],
+  ];
+}
+
+export async function addScreen(client: ClientBase, sent: NewScreen, writer: Writer): Promise<NewScreen> {
+  const screen = { ...sent, hand: await handOf(client, sent) };
+  for (const [table, rows] of screenRows(screen, writer)) await insertRows(client, table, rows);
   await noteStudentChanged(client, screen.studentId);
   return screen;
 }
@@ -73,12 +81,61 @@ const TAKEN_AT = momentAsJson('taken_at');
 const MOST_LISTED = 200;
 
 /** The screens of one student, newest first; each in the shape it was sent in. */
-export const listScreens = (client: ClientBase, studentId: string): Promise<NewScreen[]> =>
-  screensOf(client, studentId, null);
+export async function listScreens(client: ClientBase, studentId: string): Promise<NewScreen[]> {
+  const made = await screensOf(client, { studentIds: [studentId], limit: MOST_LISTED });
+  return made.map(({ record }) => record);
+}
 
-/** A student's screens, or of them the one that is named. */
-async function screensOf(client: ClientBase, studentId: string, id: string | null): Promise<NewScreen[]> {
-  const { rows } = await client.query(
+interface ScreenRow {
+  id: string;
+  student_id: string;
+  build_id: string;
+  hand: NewScreen['hand'];
+  made_by: string;
+  made_at: Date;
+  received_at: Date;
+  items: NewScreen['items'];
+  turned_on_lead_flare: number | null;
+  turned_on_trail_flare: number;
+  turned_on_toe_line: number;
+  stopped_back: NewScreen['stoppedBack'];
+  stopped_through: NewScreen['stoppedThrough'];
+  earlier_turns: NewScreen['earlierTurns'];
+  sore_knee_lead: boolean;
+  sore_knee_trail: boolean;
+}
+
+const screenFromRow = (row: ScreenRow): NewScreen => ({
+  id: row.id,
+  studentId: row.student_id,
+  buildId: row.build_id,
+  hand: row.hand,
+  madeAt: row.made_at.toISOString(),
+  items: row.items,
+  turnedOn:
+    row.turned_on_lead_flare === null
+      ? null
+      : {
+          leadFlare: row.turned_on_lead_flare,
+          trailFlare: row.turned_on_trail_flare,
+          toeLine: row.turned_on_toe_line,
+        },
+  stoppedBack: row.stopped_back,
+  stoppedThrough: row.stopped_through,
+  earlierTurns: row.earlier_turns,
+  soreKnee: { lead: row.sore_knee_lead, trail: row.sore_knee_trail },
+});
+
+/** The screens of students, or of them the one that is named, newest first. */
+export async function screensOf(
+  client: ClientBase,
+  {
+    studentIds,
+    id = null,
+    limit = null,
+  }: { studentIds: string[]; id?: string | null; limit?: number | null },
+): Promise<Made<NewScreen>[]> {
+  const { rows } = await client.query<ScreenRow>(
     `select screen.*, (
        select jsonb_agg(jsonb_build_object('item', item, 'tries', to_jsonb(tries), 'by', taken_by, 'uncertainty', uncertainty, 'pain', pain,
                           'takenAt', ${TAKEN_AT})
@@ -93,29 +150,14 @@ async function screensOf(client: ClientBase, studentId: string, id: string | nul
        from earlier_turn where earlier_turn.academy_id = screen.academy_id and earlier_turn.screen_id = screen.id
      ) as earlier_turns
      from leg_screen as screen
-     where academy_id = current_academy() and student_id = $1 and ($4::uuid is null or id = $4)
+     where academy_id = current_academy() and student_id = any($1) and ($4::uuid is null or id = $4)
      order by made_at desc, id desc limit $3`,
-    [studentId, SCREEN_ITEMS, MOST_LISTED, id],
+    [studentIds, SCREEN_ITEMS, limit, id],
   );
   return rows.map((row) => ({
-    id: row.id,
-    studentId: row.student_id,
-    buildId: row.build_id,
-    hand: row.hand,
-    madeAt: row.made_at.toISOString(),
-    items: row.items,
-    turnedOn:
-      row.turned_on_lead_flare === null
-        ? null
-        : {
-            leadFlare: row.turned_on_lead_flare,
-            trailFlare: row.turned_on_trail_flare,
-            toeLine: row.turned_on_toe_line,
-          },
-    stoppedBack: row.stopped_back,
-    stoppedThrough: row.stopped_through,
-    earlierTurns: row.earlier_turns,
-    soreKnee: { lead: row.sore_knee_lead, trail: row.sore_knee_trail },
+    by: row.made_by,
+    receivedAt: row.received_at.toISOString(),
+    record: screenFromRow(row),
   }));
 }
 
@@ -125,5 +167,5 @@ export async function findScreen(
   studentId: string,
   id: string,
 ): Promise<NewScreen | null> {
-  return (await screensOf(client, studentId, id))[0] ?? null;
+  return (await screensOf(client, { studentIds: [studentId], id }))[0]?.record ?? null;
 }

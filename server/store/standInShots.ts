@@ -25,6 +25,7 @@ export async function lockSession(client: ClientBase, sessionId: string): Promis
 /** A measured shot with its place in a session and the moment it becomes ready. */
 export interface StandInShot {
   sessionId: string;
+  studentId: string;
   number: number;
   shotId: string;
   measured: object;
@@ -39,9 +40,10 @@ export const addStandInShots = (
   insertRows(
     client,
     'stand_in_shot',
-    shots.map(({ sessionId, number, shotId, measured, readyAt }) => ({
+    shots.map(({ sessionId, studentId, number, shotId, measured, readyAt }) => ({
       academy_id: academyId,
       session_id: sessionId,
+      student_id: studentId,
       number,
       shot_id: shotId,
       measured,

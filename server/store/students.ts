@@ -3,8 +3,9 @@ import type { CautionFact } from '@pedastance/core/body';
 import { searchText, wordsOf } from '@pedastance/contract/search';
 import type { ClientBase } from 'pg';
 import { buildFromRow, type BuildRow } from './builds';
+import { consentFromRow, type ConsentRow } from './consents';
 import { behind, cursorAt, type Cursor } from './cursor';
-import { insertRow, type Writer } from './rows';
+import { insertRows, type Writer } from './rows';
 
 /** The edit was made from an older version; `current` is what the student is now. */
 export class StaleEdit extends Error {
@@ -32,6 +33,7 @@ interface StudentRow {
   updated_at: Date;
   last_entry_at: Date | null;
   build: BuildRow | null;
+  consent: ConsentRow | null;
 }
 
 const studentFromRow = (row: StudentRow): Student => ({
@@ -47,17 +49,23 @@ const studentFromRow = (row: StudentRow): Student => ({
   updatedAt: row.updated_at.toISOString(),
   lastEntryAt: row.last_entry_at?.toISOString() ?? null,
   build: row.build && buildFromRow(row.build),
+  consent: row.consent && consentFromRow(row.consent),
 });
 
-/** Students of a query, each with the newest build: the page is cut before builds are looked up. */
+/** Students of a query, each with the newest build and consent: the page is cut before those are looked up. */
 const withBuilds = (students: string): string => `
-  select student.*, newest.build
+  select student.*, newest.build, word.consent
   from (${students}) as student
   left join lateral (
     select to_jsonb(build) as build from build
     where build.academy_id = student.academy_id and build.student_id = student.id
     order by build.made_at desc, build.id desc limit 1
-  ) as newest on true`;
+  ) as newest on true
+  left join lateral (
+    select to_jsonb(consent) as consent from consent
+    where consent.academy_id = student.academy_id and consent.student_id = student.id
+    order by consent.made_at desc, consent.id desc limit 1
+  ) as word on true`;
 
 const BY_NAME = '(lower(student.name)) collate "C", student.id';
 const PLACE_OF = `(select (lower(name)) collate "C", id from student where academy_id = current_academy() and id = $1)`;
@@ -202,28 +210,33 @@ export async function findStudent(client: ClientBase, id: string): Promise<Stude
   return studentFromRow(rows[0]);
 }
 
-export async function addStudent(client: ClientBase, student: NewStudent, writer: Writer): Promise<Student> {
-  await insertRow(client, 'student', {
+/** A new student as the table keeps it. */
+export function studentRow(student: NewStudent, writer: Writer): Record<string, unknown> {
+  return {
     academy_id: writer.academyId,
     id: student.id,
     name: student.name,
     hand: student.hand,
     birth_year: student.birthYear,
     born_on: student.bornOn,
-    caution_facts: JSON.stringify(student.facts),
+    caution_facts: student.facts,
     cautions: student.cautions,
     version: 1,
     made_by: writer.instructorId,
     made_at: student.madeAt,
     received_at: writer.receivedAt,
     updated_at: student.madeAt,
-  });
+  };
+}
+
+export async function addStudent(client: ClientBase, student: NewStudent, writer: Writer): Promise<Student> {
+  await insertRows(client, 'student', [studentRow(student, writer)]);
   await indexWords(client, student.id, student, writer.academyId);
   return findStudent(client, student.id);
 }
 
 /** Writes the words a student is found by. */
-async function indexWords(
+export async function indexWords(
   client: ClientBase,
   id: string,
   person: Pick<Person, 'name' | 'hand' | 'cautions'>,

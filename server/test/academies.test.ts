@@ -267,3 +267,58 @@ describe('keys', () => {
     expect((await world.ask('PUT', '/api/password', change, demo)).status).toBe(403);
   });
 });
+
+describe('recovery codes', () => {
+  const renew = (headers: Record<string, string>, password = LONG) =>
+    world.ask('POST', '/api/recovery-codes', { password }, headers);
+  const recover = (email: string, code: string, password = 'another one that is long') =>
+    world.ask('PUT', '/api/recovery', { email, code, password });
+
+  test('are made by the password, shown once, and each lets in once; every session ends', async () => {
+    const email = 'codes@windy.example';
+    const { headers } = await academy(email);
+    expect((await renew(headers, 'not this one')).body.faults[0].field).toBe('password');
+    const { codes } = (await renew(headers)).body as { codes: string[] };
+    expect(new Set(codes).size).toBe(8);
+    expect(codes[0]).toMatch(/^[A-Z2-7]{4}(-[A-Z2-7]{4}){3}$/);
+    const left = () => world.ask('GET', '/api/recovery-codes', undefined, headers);
+    expect((await left()).body).toEqual({ left: 8 });
+    // As it may be typed: small letters and gaps.
+    expect((await recover(email, codes[0]!.toLowerCase().replaceAll('-', ' '))).status).toBe(204);
+    expect((await left()).status).toBe(401);
+    expect((await world.signIn(email, LONG)).status).toBe(401);
+    const again = headersOf(await world.signIn(email, 'another one that is long'));
+    expect((await world.ask('GET', '/api/recovery-codes', undefined, again)).body).toEqual({ left: 7 });
+    expect((await recover(email, codes[0]!)).status).toBe(401);
+  });
+
+  test('new ones end the old ones', async () => {
+    const email = 'renewed@windy.example';
+    const { headers } = await academy(email);
+    const { codes: old } = (await renew(headers)).body as { codes: string[] };
+    await renew(headers);
+    expect((await recover(email, old[0]!)).status).toBe(401);
+  });
+
+  test('are kept as hashes, and answer known and unknown addresses alike', async () => {
+    const email = 'alike@windy.example';
+    const { headers } = await academy(email);
+    const { codes } = (await renew(headers)).body as { codes: string[] };
+    const kept = await asAdmin<{ text: string }>(
+      world.adminUrl,
+      'select row::text as text from recovery_code as row',
+    );
+    expect(kept.some(({ text }) => codes.some((code) => text.includes(code.replaceAll('-', ''))))).toBe(
+      false,
+    );
+    const wrong = await recover(email, 'AAAA-BBBB-CCCC-DDDD');
+    const unknown = await recover('nobody@windy.example', codes[1]!);
+    expect([wrong.status, wrong.body]).toEqual([unknown.status, unknown.body]);
+    expect((await recover(email, 'short')).body.faults[0].field).toBe('code');
+  });
+
+  test('are not for the demo, whose password is printed', async () => {
+    const answer = await world.signIn('demo@test.example');
+    expect((await renew(headersOf(answer))).status).toBe(403);
+  });
+});

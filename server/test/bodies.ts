@@ -5,6 +5,7 @@ import type {
   IntakeEntry,
   LookEntry,
   NewBuild,
+  NewConsent,
   NewLesson,
   NewMethodVersion,
   NewScreen,
@@ -86,6 +87,18 @@ export const newScreen = (studentId: string, buildId: string, over: Partial<NewS
     },
   ],
   soreKnee: { lead: true, trail: false },
+  ...over,
+});
+
+export const newConsent = (studentId: string, over: Partial<NewConsent> = {}): NewConsent => ({
+  id: uuidv7(),
+  studentId,
+  madeAt,
+  given: true,
+  photos: false,
+  by: 'guardian',
+  guardian: 'Grown Testwick',
+  on: '2026-05-01',
   ...over,
 });
 

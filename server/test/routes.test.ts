@@ -4,6 +4,7 @@ import {
   landRecord,
   newAddress,
   newBuild,
+  newConsent,
   newLesson,
   newMethod,
   newScreen,
@@ -71,6 +72,31 @@ const LISTED: Record<string, Listed> = {
   'POST /api/resets': { path: '/api/resets' },
   'POST /api/reset': { path: '/api/reset', open: true },
   'PUT /api/reset': { path: '/api/reset', open: true },
+  'PUT /api/recovery': { path: '/api/recovery', open: true },
+  'GET /api/recovery-codes': { path: '/api/recovery-codes' },
+  'POST /api/recovery-codes': { path: '/api/recovery-codes' },
+  'GET /api/exports/academy': { path: '/api/exports/academy', toOtherAcademy: nothingOf },
+  'GET /api/exports/students/:studentId': {
+    path: '/api/exports/students/:studentId',
+    toOtherAcademy: notFound,
+  },
+  'POST /api/imports': { path: '/api/imports' },
+  'GET /api/privacy': { path: '/api/privacy', toOtherAcademy: nothingOf },
+  'GET /api/students/:studentId/privacy': {
+    path: '/api/students/:studentId/privacy',
+    toOtherAcademy: notFound,
+  },
+  'POST /api/consents': {
+    path: '/api/consents',
+    body: () => newConsent(landed.student.id),
+    toOtherAcademy: notFound,
+  },
+  'POST /api/erasures': {
+    path: '/api/erasures',
+    body: () => ({ studentId: landed.student.id, name: landed.student.name }),
+    toOtherAcademy: notFound,
+  },
+  'DELETE /api/erasures': { path: '/api/erasures' },
   'GET /api/sessions': { path: '/api/sessions' },
   'DELETE /api/sessions': { path: '/api/sessions' },
   'GET /api/changes': { path: '/api/changes', toOtherAcademy: nothingOf },
@@ -198,7 +224,8 @@ async function count() {
   return [students, builds, screens, entries, methods].map((rows) => rows.length);
 }
 
-const LANDING = WRITES.filter(([name]) => name !== 'PUT /api/students');
+const NOT_LANDING = ['PUT /api/students', 'POST /api/erasures'];
+const LANDING = WRITES.filter(([name]) => !NOT_LANDING.includes(name));
 
 describe.each(LANDING)('%s', (name, listed) => {
   test('sent twice: the original answer, once in the database', async () => {
@@ -222,7 +249,7 @@ describe.each(LANDING)('%s', (name, listed) => {
     expect(new Set(answers.map((answer) => JSON.stringify(sorted(answer.body)))).size).toBe(1);
     const grown =
       (await count()).reduce((sum, value) => sum + value, 0) - rows.reduce((sum, value) => sum + value, 0);
-    expect(grown).toBe(/lessons|stand-in/.test(name) ? 0 : 1);
+    expect(grown).toBe(/lessons|stand-in|consents/.test(name) ? 0 : 1);
   });
 
   test('the same id with another body: 409, and what landed first stands', async () => {

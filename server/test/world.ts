@@ -107,7 +107,7 @@ const asker =
       ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const text = await response.text();
-    const isJson = /json/.test(response.headers.get('content-type') ?? '');
+    const isJson = /\/(problem\+)?json/.test(response.headers.get('content-type') ?? '');
     return {
       status: response.status,
       body: isJson && text ? JSON.parse(text) : text,

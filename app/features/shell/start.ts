@@ -38,6 +38,14 @@ function followAccount(): void {
   });
 }
 
+/** With erased students go their lessons in progress and what waited for them. */
+function followErased(): void {
+  useRecords.subscribe(({ erased, owner }, before) => {
+    if (!owner || erased.length <= before.erased.length) return;
+    void Promise.all([openDrafts(owner), openOutbox(owner)]);
+  });
+}
+
 const POLL_INTERVAL_MS = 5_000;
 
 /** While the server is away it is looked for again, also when nothing waits to be sent. */
@@ -85,6 +93,7 @@ export function startApp(): void {
   if (started) return;
   started = true;
   followAccount();
+  followErased();
   followTabs();
   pollWhileAway();
   registerServiceWorker();

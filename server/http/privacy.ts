@@ -1,0 +1,90 @@
+import {
+  AskErasure,
+  TakeErasureBack,
+  type AcademyPrivacy,
+  type NewConsent,
+  type StudentPrivacy,
+} from '@pedastance/contract';
+import { isMinor } from '@pedastance/core/body';
+import type { RequestHandler } from 'express';
+import type { ClientBase } from 'pg';
+import { v7 as uuidv7 } from 'uuid';
+import { isOwner } from '../store/accounts';
+import { auditList } from '../store/audit';
+import { addConsent, listConsents } from '../store/consents';
+import { inAcademy } from '../store/database';
+import { askErasure, openErasures, takeErasureBack as takeBack } from '../store/erasures';
+import type { Writer } from '../store/rows';
+import { findStudent } from '../store/students';
+import { notOwner } from './academy';
+import { parsedBody } from './guards';
+import { badInput, Refusal } from './problems';
+import { studentInPath, type Read } from './reads';
+import type { Services } from './services';
+
+/** Adds a word on consent. @throws Refusal where a minor consents alone */
+export async function checkedConsent(
+  client: ClientBase,
+  consent: NewConsent,
+  writer: Writer,
+): Promise<NewConsent> {
+  const student = await findStudent(client, consent.studentId);
+  if (consent.given && consent.by === 'student' && isMinor(student, consent.on))
+    throw badInput('by', 'a guardian, for a minor', 'the student alone');
+  return addConsent(client, consent, writer);
+}
+
+/** A student's words on consent, and the erasure that waits. */
+export const studentPrivacy: Read = async (client, request): Promise<StudentPrivacy> => {
+  const { id } = await findStudent(client, studentInPath(request));
+  const [erasure] = await openErasures(client, id);
+  return { consents: await listConsents(client, id), erasure: erasure ?? null };
+};
+
+/** What waits to be erased and what was done with data and access, for owners. */
+export const academyPrivacy =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const { academyId, instructorId } = request.session.identity!;
+    const answer = await inAcademy(
+      pool,
+      academyId,
+      async (client): Promise<AcademyPrivacy> => {
+        if (!(await isOwner(client, instructorId))) throw notOwner();
+        return { erasures: await openErasures(client), audit: await auditList(client) };
+      },
+      'read only',
+    );
+    response.json(answer);
+  };
+
+/** Asks for a student's erasure, which waits a day; the name that is typed has to be the student's. */
+export const askForErasure =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const { studentId, name } = parsedBody(AskErasure, request.body);
+    const { academyId, instructorId } = request.session.identity!;
+    await inAcademy(pool, academyId, async (client) => {
+      const student = await findStudent(client, studentId);
+      if (!(await isOwner(client, instructorId))) throw notOwner();
+      if (name !== student.name) throw badInput('name', 'the student’s name as it is written', 'another');
+      const asked = await askErasure(client, instructorId, studentId, uuidv7());
+      if (asked === 'waits already')
+        throw new Refusal(409, 'waits-already', 'This erasure waits already', {
+          detail: 'It can be taken back until it is carried out.',
+        });
+    });
+    response.status(201).json({});
+  };
+
+/** Takes an erasure back while it waits. */
+export const takeErasureBack =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const { studentId } = parsedBody(TakeErasureBack, request.body);
+    const { academyId, instructorId } = request.session.identity!;
+    const done = await inAcademy(pool, academyId, (client) => takeBack(client, instructorId, studentId));
+    if (done === 'not an owner') throw notOwner();
+    if (done === 'nobody') throw badInput('studentId', 'a student whose erasure waits', 'another');
+    response.status(204).end();
+  };

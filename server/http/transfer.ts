@@ -1,0 +1,152 @@
+import { createReadStream, createWriteStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Readable, Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { Identity } from '@pedastance/contract';
+import { LARGEST_RECORDS_FILE, type ImportAnswer } from '@pedastance/contract/recordsFile';
+import type { Request, RequestHandler, Response } from 'express';
+import limit from 'p-limit';
+import type { ClientBase, Pool } from 'pg';
+import { isOwner } from '../store/accounts';
+import { noteAct } from '../store/audit';
+import { inAcademy } from '../store/database';
+import { findStudent } from '../store/students';
+import { recordLines } from '../transfer/exportRecords';
+import { readInto } from '../transfer/importRecords';
+import { notOwner } from './academy';
+import { badInput, Refusal } from './problems';
+import { studentInPath } from './reads';
+import type { Services } from './services';
+
+/** Only an owner moves all of an academy's data. @throws Refusal */
+async function ownersOnly(pool: Pool, { academyId, instructorId }: Identity): Promise<void> {
+  if (!(await inAcademy(pool, academyId, (client) => isOwner(client, instructorId), 'read only')))
+    throw notOwner();
+}
+
+/** The other side has had enough. */
+const CLOSED_EARLY = 'ERR_STREAM_PREMATURE_CLOSE';
+
+/** Sends what a transaction reads, as it is read: one state of one academy, however long the other side takes. */
+export async function sendRead(
+  pool: Pool,
+  { academyId }: Identity,
+  response: Response,
+  read: (client: ClientBase) => AsyncIterable<string>,
+): Promise<void> {
+  await inAcademy(
+    pool,
+    academyId,
+    async (client) => {
+      await client.query(
+        `set transaction isolation level repeatable read;
+         set local statement_timeout = 0; set local idle_in_transaction_session_timeout = '10min'`,
+      );
+      await pipeline(Readable.from(read(client)), response).catch((error: { code?: string }) => {
+        if (error.code !== CLOSED_EARLY) throw error;
+      });
+    },
+    'read only',
+  );
+}
+
+const fileName = (identity: Identity, what: string, ending: string): string =>
+  `${identity.academyName} ${what} ${new Date().toISOString().slice(0, 10)}.${ending}`;
+
+export function asFile(response: Response, identity: Identity, what: string, ending: string): void {
+  response.attachment(fileName(identity, what, ending));
+}
+
+const RECORDS_TYPE = 'application/x-ndjson; charset=utf-8';
+
+/** The academy's records as a file, for its owners. */
+export const exportAcademy =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const identity = request.session.identity!;
+    await ownersOnly(pool, identity);
+    await inAcademy(pool, identity.academyId, (client) => noteAct(client, identity, 'academy exported'));
+    asFile(response, identity, 'records', 'jsonl');
+    response.type(RECORDS_TYPE);
+    await sendRead(pool, identity, response, (client) =>
+      recordLines(client, 'academy', identity.academyName, new Date()),
+    );
+  };
+
+/** All of one student's records as a file, to be handed over. */
+export const exportStudent =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const identity = request.session.identity!;
+    const { id } = await inAcademy(pool, identity.academyId, async (client) => {
+      const student = await findStudent(client, studentInPath(request));
+      await noteAct(client, identity, 'student exported', { student: student.id });
+      return student;
+    });
+    asFile(response, identity, 'one student', 'jsonl');
+    response.type(RECORDS_TYPE);
+    await sendRead(pool, identity, response, (client) =>
+      recordLines(client, { studentId: id }, identity.academyName, new Date()),
+    );
+  };
+
+/** One file is read at a time: reading a large one takes this process for a while. */
+const lane = limit(1);
+
+/** Keeps a body on disk while it comes. @throws Refusal where it is larger than a file may be */
+async function spooled(request: Request, file: string): Promise<void> {
+  let bytes = 0;
+  const counted = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      bytes += chunk.length;
+      const tooLarge = bytes > LARGEST_RECORDS_FILE;
+      done(tooLarge ? badInput('file', 'at most 2 GiB', 'more') : null, chunk);
+    },
+  });
+  await pipeline(request, counted, createWriteStream(file, { mode: 0o600 }));
+}
+
+const stepOf = (request: Request): 'preview' | 'take' => {
+  const { step } = request.query;
+  if (step === 'preview' || step === 'take') return step;
+  throw badInput('step', 'preview or take', String(step).slice(0, 40));
+};
+
+/**
+ * Reads a file of records that is sent as the body. It is kept on disk and read whole first, so that of a file with a
+ * fault nothing is taken in.
+ */
+export const importRecords =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const identity = request.session.identity!;
+    const step = stepOf(request);
+    await ownersOnly(pool, identity);
+    if (lane.activeCount > 0)
+      throw new Refusal(503, 'busy', 'Another file is being read just now', {
+        detail: 'Try again in a minute.',
+      });
+    response.json(await lane(() => importSpooled(pool, request, identity, step)));
+  };
+
+async function importSpooled(
+  pool: Pool,
+  request: Request,
+  identity: Identity,
+  step: 'preview' | 'take',
+): Promise<ImportAnswer> {
+  const folder = await mkdtemp(join(tmpdir(), 'pedastance-import-'));
+  const file = join(folder, 'records.jsonl');
+  try {
+    await spooled(request, file);
+    const preview = await readInto(pool, createReadStream(file), identity, 'preview');
+    if (step === 'preview' || preview.faults.length > 0) return preview;
+    const taken = await readInto(pool, createReadStream(file), identity, 'take');
+    await inAcademy(pool, identity.academyId, (client) => noteAct(client, identity, 'records imported'));
+    return taken;
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,78 @@
+import type { NewConsent } from '@pedastance/contract';
+import type { ClientBase } from 'pg';
+import { insertRow, type Made, type Writer } from './rows';
+import { noteStudentChanged } from './studentChanged';
+
+/** A consent as PostgreSQL writes it to JSON. */
+export interface ConsentRow {
+  id: string;
+  student_id: string;
+  given: boolean;
+  photos: boolean;
+  given_by: NewConsent['by'];
+  guardian: string;
+  given_on: string;
+  made_at: string;
+}
+
+export const consentFromRow = (row: ConsentRow): NewConsent => ({
+  id: row.id,
+  studentId: row.student_id,
+  madeAt: new Date(row.made_at).toISOString(),
+  given: row.given,
+  photos: row.photos,
+  by: row.given_by,
+  guardian: row.guardian,
+  on: row.given_on,
+});
+
+export const consentRow = (consent: NewConsent, writer: Writer): Record<string, unknown> => ({
+  academy_id: writer.academyId,
+  id: consent.id,
+  student_id: consent.studentId,
+  given: consent.given,
+  photos: consent.photos,
+  given_by: consent.by,
+  guardian: consent.guardian,
+  given_on: consent.on,
+  made_by: writer.instructorId,
+  made_at: consent.madeAt,
+  received_at: writer.receivedAt,
+});
+
+export async function addConsent(
+  client: ClientBase,
+  consent: NewConsent,
+  writer: Writer,
+): Promise<NewConsent> {
+  await insertRow(client, 'consent', consentRow(consent, writer));
+  await noteStudentChanged(client, consent.studentId);
+  return consent;
+}
+
+/** What students consented to, each with who noted it. */
+export async function consentsOf(client: ClientBase, studentIds: string[]): Promise<Made<NewConsent>[]> {
+  const { rows } = await client.query<{ consent: ConsentRow; made_by: string; received_at: Date }>(
+    `select to_jsonb(consent) as consent, made_by, received_at from consent
+     where academy_id = current_academy() and student_id = any($1) order by made_at, id`,
+    [studentIds],
+  );
+  return rows.map((row) => ({
+    by: row.made_by,
+    receivedAt: row.received_at.toISOString(),
+    record: consentFromRow(row.consent),
+  }));
+}
+
+/** So many words on consent are answered; nobody has more. */
+const MOST_LISTED = 100;
+
+/** What a student consented to over time, newest first. */
+export async function listConsents(client: ClientBase, studentId: string): Promise<NewConsent[]> {
+  const { rows } = await client.query<{ consent: ConsentRow }>(
+    `select to_jsonb(consent) as consent from consent where academy_id = current_academy() and student_id = $1
+     order by made_at desc, id desc limit $2`,
+    [studentId, MOST_LISTED],
+  );
+  return rows.map(({ consent }) => consentFromRow(consent));
+}

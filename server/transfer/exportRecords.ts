@@ -1,0 +1,185 @@
+import type { NewLesson, NewStudent } from '@pedastance/contract';
+import {
+  RECORDS_FORMAT,
+  RECORDS_VERSION,
+  type LineOf,
+  type RecordsHeader,
+  type RecordsLine,
+} from '@pedastance/contract/recordsFile';
+import { CONTRACT_VERSION } from '@pedastance/contract/wire';
+import type { ClientBase } from 'pg';
+import QueryStream from 'pg-query-stream';
+import { buildsOf } from '../store/builds';
+import { consentsOf } from '../store/consents';
+import { ENTRY_AS_JSON } from '../store/entryJson';
+import { methodVersionsUsed } from '../store/methods';
+import { momentAsJson, type Made } from '../store/rows';
+import { screensOf } from '../store/screens';
+
+/** What is exported: one student, or the whole academy. */
+export type Scope = { studentId: string } | 'academy';
+
+const STUDENTS_AT_ONCE = 100;
+const ENTRIES_AT_ONCE = 200;
+
+const studentOf = (scope: Scope): string | null => (scope === 'academy' ? null : scope.studentId);
+
+/** Everybody who made one of the records. */
+async function colleagueLines(client: ClientBase, scope: Scope): Promise<RecordsLine[]> {
+  const made = ['student', 'build', 'leg_screen', 'consent', 'lesson', 'log_entry'].map((table) => {
+    const by = ['lesson', 'log_entry'].includes(table) ? 'instructor_id' : 'made_by';
+    const student = table === 'student' ? 'id' : 'student_id';
+    return `select ${by} from ${table}
+      where academy_id = current_academy() and ($1::uuid is null or ${student} = $1)`;
+  });
+  const { rows } = await client.query(
+    `select id, name from instructor where academy_id = current_academy() and id in (
+       ${made.join(' union ')}
+       union select made_by from house_method where academy_id = current_academy() and $1::uuid is null)
+     order by id`,
+    [studentOf(scope)],
+  );
+  return rows.map(({ id, name }) => ({ kind: 'colleague', id, name }));
+}
+
+type StudentRecord = LineOf<'student'>;
+
+/** A page of the students in the order of their identifiers. */
+async function studentPage(client: ClientBase, scope: Scope, after: string | null): Promise<StudentRecord[]> {
+  const { rows } = await client.query(
+    `select * from student where academy_id = current_academy()
+       and ($1::uuid is null or id = $1) and ($2::uuid is null or id > $2)
+     order by id limit ${STUDENTS_AT_ONCE}`,
+    [studentOf(scope), after],
+  );
+  return rows.map((row) => {
+    const record: NewStudent = {
+      id: row.id,
+      madeAt: row.made_at.toISOString(),
+      name: row.name,
+      hand: row.hand,
+      birthYear: row.birth_year,
+      bornOn: row.born_on,
+      cautions: row.cautions,
+      facts: row.caution_facts,
+    };
+    const [receivedAt, updatedAt] = [row.received_at.toISOString(), row.updated_at.toISOString()];
+    return { kind: 'student', by: row.made_by, receivedAt, updatedAt, version: row.version, record };
+  });
+}
+
+async function lessonsOf(client: ClientBase, studentIds: string[]): Promise<Made<NewLesson>[]> {
+  const { rows } = await client.query(
+    `select * from lesson where academy_id = current_academy() and student_id = any($1) order by started_at, id`,
+    [studentIds],
+  );
+  return rows.map((row) => ({
+    by: row.instructor_id,
+    receivedAt: row.received_at.toISOString(),
+    record: { id: row.id, studentId: row.student_id, startedAt: row.started_at.toISOString() },
+  }));
+}
+
+/** The logs of students as lines that the database writes, one student's after another's. */
+const entryLines = (studentIds: string[]): QueryStream =>
+  new QueryStream(
+    `select student_id, jsonb_build_object('kind', 'entry', 'by', instructor_id, 'receivedAt', ${momentAsJson('received_at')},
+       'record', (made - 'check') || jsonb_build_object('madeAt', ${momentAsJson('made_at')}),
+       'check', (select jsonb_build_object('verdict', verdict, 'differences', differences, 'modelVersion', model_version)
+         from entry_check where entry_check.academy_id = entry.academy_id and entry_check.entry_id = entry.id))::text as line
+     from (
+       select entry.*, ${ENTRY_AS_JSON} as made from log_entry as entry
+       where academy_id = current_academy() and student_id = any($1)
+     ) as entry
+     order by student_id, made_at, id`,
+    [studentIds],
+    { batchSize: ENTRIES_AT_ONCE },
+  );
+
+interface EntryRow {
+  student_id: string;
+  line: string;
+}
+
+const line = (value: RecordsLine | RecordsHeader): string => JSON.stringify(value);
+
+/** What belongs to each student besides the log, as lines by student. */
+async function partsByStudent(client: ClientBase, studentIds: string[]): Promise<Map<string, string[]>> {
+  const parts = new Map<string, string[]>();
+  const put = <Kind extends 'build' | 'screen' | 'consent' | 'lesson'>(
+    kind: Kind,
+    made: readonly Made<{ studentId: string }>[],
+  ) => {
+    for (const each of made) {
+      const lines = parts.get(each.record.studentId) ?? [];
+      lines.push(line({ kind, ...each } as LineOf<Kind>));
+      parts.set(each.record.studentId, lines);
+    }
+  };
+  put('build', await buildsOf(client, studentIds));
+  put('screen', (await screensOf(client, { studentIds })).reverse());
+  put('consent', await consentsOf(client, studentIds));
+  put('lesson', await lessonsOf(client, studentIds));
+  return parts;
+}
+
+/** A page of students, each with all that belongs to it. */
+async function* studentLines(client: ClientBase, page: readonly StudentRecord[]): AsyncGenerator<string> {
+  const ids = page.map(({ record }) => record.id);
+  const parts = await partsByStudent(client, ids);
+  const entries = client.query(entryLines(ids)) as AsyncIterable<EntryRow>;
+  const rows = entries[Symbol.asyncIterator]();
+  try {
+    let next = await rows.next();
+    for (const student of page) {
+      const { id } = student.record;
+      yield line(student);
+      yield* parts.get(id) ?? [];
+      for (; !next.done && next.value.student_id === id; next = await rows.next()) yield next.value.line;
+    }
+  } finally {
+    // Whoever stops reading closes the database's cursor too.
+    await rows.return?.();
+  }
+}
+
+/**
+ * The lines of a file of records, as they are read: memory holds a page of students and of entries at a time.
+ * @param client - in a transaction that sees one state of one academy
+ */
+export async function* recordLines(
+  client: ClientBase,
+  scope: Scope,
+  academy: string,
+  exportedAt: Date,
+): AsyncGenerator<string> {
+  let lines = 0;
+  const counted = (text: string): string => {
+    lines += 1;
+    return `${text}\n`;
+  };
+  yield counted(
+    line({
+      kind: 'records',
+      format: RECORDS_FORMAT,
+      version: RECORDS_VERSION,
+      contract: CONTRACT_VERSION,
+      of: scope === 'academy' ? 'academy' : 'student',
+      academy,
+      exportedAt: exportedAt.toISOString(),
+    }),
+  );
+  for (const colleague of await colleagueLines(client, scope)) yield counted(line(colleague));
+  for (const method of await methodVersionsUsed(client, studentOf(scope))) {
+    // Who made a method is no part of one student's data.
+    const by = scope === 'academy' ? method.by : null;
+    yield counted(line({ kind: 'method', ...method, by }));
+  }
+  for (let after: string | null = null; ;) {
+    const page: StudentRecord[] = await studentPage(client, scope, after);
+    if (page.length === 0) break;
+    for await (const text of studentLines(client, page)) yield counted(text);
+    after = page.at(-1)!.record.id;
+  }
+  yield counted(line({ kind: 'end', lines: lines + 1 }));
+}

@@ -1,0 +1,264 @@
+import type { LineFault, LineOf, ImportSummary } from '@pedastance/contract/recordsFile';
+import type { ClientBase, Pool } from 'pg';
+import { buildRow } from '../store/builds';
+import { consentRow } from '../store/consents';
+import { inAcademy } from '../store/database';
+import { checkRow, entryRows, LOG_TABLES } from '../store/entryRows';
+import { insertRows, type TableRows, type Writer } from '../store/rows';
+import { screenRows } from '../store/screens';
+import { indexWords, studentRow } from '../store/students';
+import { readRecords, type FileStart } from './readRecords';
+import type { StudentGroup } from './studentGroup';
+
+/** Whose academy a file is read into, and by whom. */
+export interface Importer {
+  academyId: string;
+  instructorId: string;
+}
+
+/** Every table that a file fills, in an order in which none refers to a later one. */
+const TABLES = [
+  'student',
+  'build',
+  'leg_screen',
+  'screened_item',
+  'earlier_turn',
+  'consent',
+  'lesson',
+  ...LOG_TABLES,
+] as const;
+
+const ROWS_AT_ONCE = 500;
+/** Students are taken in so many lines at a time, each whole; other writes of the academy wait so long. */
+const LINES_AT_ONCE = 2000;
+const MOST_NAMESAKES = 20;
+
+const writerOf = (academyId: string, { by, receivedAt }: { by: string; receivedAt: string }): Writer => ({
+  academyId,
+  instructorId: by,
+  receivedAt: new Date(receivedAt),
+});
+
+function partRows(
+  academyId: string,
+  studentId: string,
+  { line }: StudentGroup['parts'][number],
+): TableRows[] {
+  const writer = writerOf(academyId, line);
+  switch (line.kind) {
+    case 'build':
+      return [['build', [buildRow(line.record, writer)]]];
+    case 'screen':
+      return screenRows(line.record, writer);
+    case 'consent':
+      return [['consent', [consentRow(line.record, writer)]]];
+    case 'lesson':
+      return [['lesson', [lessonRow(line, academyId)]]];
+    case 'entry':
+      return logRows(academyId, studentId, line);
+  }
+}
+
+const lessonRow = ({ by, receivedAt, record }: LineOf<'lesson'>, academyId: string) => ({
+  academy_id: academyId,
+  id: record.id,
+  student_id: record.studentId,
+  instructor_id: by,
+  started_at: record.startedAt,
+  received_at: receivedAt,
+});
+
+function logRows(academyId: string, studentId: string, line: LineOf<'entry'>): TableRows[] {
+  const { by, receivedAt, record, check } = line;
+  const key = { academy_id: academyId, student_id: studentId, id: record.id };
+  const entry = {
+    ...key,
+    lesson_id: record.lessonId,
+    instructor_id: by,
+    kind: record.kind,
+    replaces_id: record.replaces,
+    made_at: record.madeAt,
+    received_at: receivedAt,
+  };
+  const checked: TableRows[] = check
+    ? [['entry_check', [checkRow(academyId, record.id, check, check.modelVersion)]]]
+    : [];
+  return [['log_entry', [entry]], ...entryRows(key, record), ...checked];
+}
+
+/** Everything of some students by table. */
+function rowsByTable(academyId: string, groups: readonly StudentGroup[]): Map<string, TableRows[1]> {
+  const tables = new Map<string, TableRows[1]>();
+  const put = ([table, rows]: TableRows) => {
+    const known = tables.get(table);
+    if (known) known.push(...rows);
+    else tables.set(table, [...rows]);
+  };
+  for (const { student, parts } of groups) {
+    const writer = writerOf(academyId, student);
+    const row = studentRow(student.record, writer);
+    put(['student', [{ ...row, version: student.version, updated_at: student.updatedAt }]]);
+    for (const part of parts) partRows(academyId, student.record.id, part).forEach(put);
+  }
+  return tables;
+}
+
+/** When each student's newest entry was made. */
+const lastEntries = (groups: readonly StudentGroup[]) =>
+  groups.map(({ student, parts }) => {
+    const made = parts.flatMap(({ line }) => (line.kind === 'entry' ? [line.record.madeAt] : []));
+    return { id: student.record.id, last: made.sort().at(-1) ?? null };
+  });
+
+/** Takes students in, each whole; what is there already stays as it is. */
+async function takeIn(
+  client: ClientBase,
+  academyId: string,
+  groups: readonly StudentGroup[],
+  fresh: ReadonlySet<string>,
+): Promise<void> {
+  const tables = rowsByTable(academyId, groups);
+  for (const table of TABLES) {
+    const rows = tables.get(table) ?? [];
+    for (let from = 0; from < rows.length; from += ROWS_AT_ONCE)
+      await insertRows(client, table, rows.slice(from, from + ROWS_AT_ONCE), true);
+  }
+  const last = lastEntries(groups);
+  await client.query(
+    `update student set changed = this_change(), last_entry_at = greatest(last_entry_at, read.last)
+     from unnest($1::uuid[], $2::timestamptz[]) as read (id, last)
+     where student.academy_id = current_academy() and student.id = read.id`,
+    [last.map(({ id }) => id), last.map((each) => each.last)],
+  );
+  for (const { student } of groups) {
+    if (fresh.has(student.record.id)) await indexWords(client, student.record.id, student.record, academyId);
+  }
+}
+
+/** Colleagues and methods of a file, where the academy does not have them. */
+async function takeStart(
+  client: ClientBase,
+  { academyId, instructorId }: Importer,
+  { colleagues, methods }: FileStart,
+): Promise<void> {
+  for (const { id, name } of colleagues)
+    await client.query('select colleague_from_file($1, $2, $3)', [instructorId, id, name]);
+  const rows = methods.map(({ record, by, receivedAt, madeAt }) => ({
+    academy_id: academyId,
+    id: record.id,
+    version: record.version,
+    name: record.name,
+    summary: record.summary,
+    questions: record.questions,
+    made_at: madeAt,
+    made_by: by,
+    received_at: receivedAt,
+  }));
+  // One by one: a version refers to the one before it.
+  for (const row of rows) await insertRows(client, 'house_method', [row], true);
+}
+
+/** What of some students is here already. */
+async function lookUp(client: ClientBase, groups: readonly StudentGroup[]) {
+  const ids = groups.map(({ student }) => student.record.id);
+  const { rows } = await client.query<{ id: string; what: 'known' | 'erased' }>(
+    `select id, 'known' as what from student where academy_id = current_academy() and id = any($1)
+     union all select student, 'erased' from erased_student where academy_id = current_academy() and student = any($1)`,
+    [ids],
+  );
+  const of = (what: string) => new Set(rows.filter((row) => row.what === what).map(({ id }) => id));
+  const [known, erased] = [of('known'), of('erased')];
+  const fresh = new Set(ids.filter((id) => !known.has(id) && !erased.has(id)));
+  return { known, erased, fresh };
+}
+
+async function namesakesOf(
+  client: ClientBase,
+  groups: readonly StudentGroup[],
+  fresh: ReadonlySet<string>,
+): Promise<string[]> {
+  const names = groups
+    .filter(({ student }) => fresh.has(student.record.id))
+    .map(({ student }) => student.record.name);
+  const { rows } = await client.query<{ name: string }>(
+    'select distinct name from student where academy_id = current_academy() and name = any($1) limit $2',
+    [names, MOST_NAMESAKES],
+  );
+  return rows.map(({ name }) => name);
+}
+
+/** Collects students until there are enough for one transaction. */
+class Batches {
+  private groups: StudentGroup[] = [];
+  private lines = 0;
+
+  constructor(private readonly work: (groups: readonly StudentGroup[]) => Promise<void>) {}
+
+  async add(group: StudentGroup): Promise<void> {
+    this.groups.push(group);
+    this.lines += 1 + group.parts.length;
+    if (this.lines >= LINES_AT_ONCE) await this.flush();
+  }
+
+  async flush(): Promise<void> {
+    const { groups } = this;
+    if (groups.length > 0) await this.work(groups);
+    this.groups = [];
+    this.lines = 0;
+  }
+}
+
+const emptySummary = ({ header }: FileStart): ImportSummary => ({
+  academy: header.academy,
+  exportedAt: header.exportedAt,
+  students: { fresh: 0, known: 0, erased: 0 },
+  entries: 0,
+  namesakes: [],
+});
+
+const entriesIn = (groups: readonly StudentGroup[]): number =>
+  groups.reduce((sum, { parts }) => sum + parts.filter(({ line }) => line.kind === 'entry').length, 0);
+
+/**
+ * Reads a file of records and tells what it would bring into an academy, or takes it in: then students come in whole,
+ * what is there already stays as it is, and nobody who was erased comes back.
+ * @returns what it brings, and what is wrong with the file by line
+ */
+export async function readInto(
+  pool: Pool,
+  chunks: AsyncIterable<Buffer>,
+  importer: Importer,
+  step: 'preview' | 'take',
+): Promise<{ summary: ImportSummary | null; faults: LineFault[] }> {
+  const { academyId } = importer;
+  const mode = step === 'take' ? ('read write' as const) : ('read only' as const);
+  let summary: ImportSummary | null = null;
+  const batches = new Batches((groups) =>
+    inAcademy(
+      pool,
+      academyId,
+      async (client) => {
+        const { known, erased, fresh } = await lookUp(client, groups);
+        const told = summary!;
+        told.students.fresh += fresh.size;
+        told.students.known += known.size;
+        told.students.erased += erased.size;
+        if (told.namesakes.length < MOST_NAMESAKES)
+          told.namesakes.push(...(await namesakesOf(client, groups, fresh)));
+        const taken = groups.filter(({ student }) => !erased.has(student.record.id));
+        told.entries += entriesIn(taken);
+        if (step === 'take') await takeIn(client, academyId, taken, fresh);
+      },
+      mode,
+    ),
+  );
+  const faults = await readRecords(chunks, {
+    start: async (start) => {
+      summary = emptySummary(start);
+      if (step === 'take') await inAcademy(pool, academyId, (client) => takeStart(client, importer, start));
+    },
+    student: (group) => batches.add(group),
+  });
+  if (faults.length === 0 || step === 'take') await batches.flush();
+  return { summary, faults };
+}
