@@ -90,8 +90,8 @@ export const upgradedScreen = <Taken extends Screen>(screen: Taken): Taken =>
       }
     : screen;
 
-/** What a student is known by besides what earlier versions kept: no day of birth, no facts and no word on consent. */
-const PERSON_DEFAULTS = { bornOn: null, facts: [] as CautionFact[], consent: null };
+/** What a student is known by besides what earlier versions kept: no day of birth and no facts. */
+const PERSON_DEFAULTS = { bornOn: null, facts: [] as CautionFact[] };
 
 /** A student from before the day of birth and the facts were kept, in today's shape. */
 export const upgradedStudent = <Known extends object>(student: Known): Known & typeof PERSON_DEFAULTS => ({

@@ -25,6 +25,7 @@ function prepareDatabase(adminUrl: string): Promise<string> {
       ...process.env,
       DATABASE_ADMIN_URL: adminUrl,
       APPLICATION_PASSWORD: 'a password for tests alone',
+      DEMO: '1',
     },
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
   });
@@ -102,6 +103,7 @@ export class Product {
         SESSION_SECRET: 'x'.repeat(40),
         WEB_ROOT: join(ROOT, 'app', 'dist'),
         STAND_IN_PACE_MS: '120',
+        LOG_LEVEL: 'warn',
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });

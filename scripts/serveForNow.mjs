@@ -13,8 +13,15 @@ export async function serveForNow() {
   const { databaseUrl } = await prepareDatabase({
     DATABASE_ADMIN_URL: cluster.adminUrl,
     APPLICATION_PASSWORD: secret,
+    DEMO: '1',
   });
-  const environment = { PORT: String(port), DATABASE_URL: databaseUrl, SESSION_SECRET: secret, WEB_ROOT };
+  const environment = {
+    PORT: String(port),
+    DATABASE_URL: databaseUrl,
+    SESSION_SECRET: secret,
+    WEB_ROOT,
+    LOG_LEVEL: 'warn',
+  };
   const server = await new Promise((resolve, reject) => {
     const started = startServer(environment, () => resolve(started));
     void started.ended.then(() => reject(new Error('the server did not start')));

@@ -33,6 +33,18 @@ export function prepareDatabase(environment) {
   });
 }
 
+/** Runs one of the administrator's programs to its end. @throws Trouble where it fails; it has said why */
+export function runServerProgram(file, environment) {
+  const child = spawn(process.execPath, fromSource(file), {
+    cwd: ROOT,
+    env: { ...process.env, ...environment },
+    stdio: ['ignore', 'inherit', 'inherit'],
+  });
+  return new Promise((resolve, reject) => {
+    child.on('close', (code) => (code === 0 ? resolve() : reject(new Trouble('Nothing was changed.'))));
+  });
+}
+
 /**
  * Starts the server and tells `ready` once it listens.
  * @returns `ended`, its exit code (null after a signal), and how to stop it

@@ -37,17 +37,24 @@ async function main(): Promise<void> {
   process.stdout.write(`Ready at ${settings.publicOrigin ?? `http://${host}:${port}`}\n`);
   process.send?.('ready');
 
+  let stopping = false;
   const stop = () => {
+    if (stopping) return;
+    stopping = true;
     shotFeed.close();
     stopHousekeeping();
+    // No request comes in any more; those in hand are answered, and what takes too long is given up.
     server.close(() => void pool.end().then(() => process.exit(0)));
-    server.closeAllConnections();
+    setTimeout(() => server.closeAllConnections(), DRAIN_MS).unref();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
   // The start script has ended, so nobody else would stop this server.
   process.on('disconnect', stop);
 }
+
+/** Requests in hand have so long to be answered when the server stops, ms. */
+const DRAIN_MS = 10_000;
 
 const PORT_TAKEN = 'EADDRINUSE';
 const EXIT_PORT_TAKEN = 3;

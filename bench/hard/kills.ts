@@ -46,7 +46,7 @@ async function end(what: (typeof EVENTS)[number]): Promise<void> {
 }
 
 const isUp = () =>
-  fetch(`${ORIGIN}/api/health`, { signal: AbortSignal.timeout(2000) }).then(
+  fetch(`${ORIGIN}/api/ready`, { signal: AbortSignal.timeout(2000) }).then(
     ({ ok }) => ok,
     () => false,
   );

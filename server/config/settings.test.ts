@@ -43,10 +43,10 @@ test('a certificate comes with its key', () => {
   expect(() => readSettings({ ...enough, TLS_KEY_FILE: 'key.pem' })).toThrow(/both or neither/);
 });
 
-test('the demo is loaded unless said otherwise', () => {
+test('the demo is loaded only where it is asked for', () => {
   const preparation = { DATABASE_ADMIN_URL: 'postgres://a', APPLICATION_PASSWORD: 'p'.repeat(20) };
-  expect(readPreparation(preparation).demo).toBe(true);
-  expect(readPreparation({ ...preparation, DEMO: '0' }).demo).toBe(false);
+  expect(readPreparation(preparation).demo).toBe(false);
+  expect(readPreparation({ ...preparation, DEMO: '1' }).demo).toBe(true);
 });
 
 test('the server works in the same database, as a role of that database alone', () => {

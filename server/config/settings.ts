@@ -30,7 +30,22 @@ const PreparationEnvironment = z.object({
   DATABASE_ADMIN_URL: z.string().min(1),
   /** The password of the role the server works as; made known to the database on start. */
   APPLICATION_PASSWORD: z.string().min(16),
-  DEMO: z.enum(['0', '1']).default('1'),
+  /** Whether the demo academies are loaded where nothing is. */
+  DEMO: z.enum(['0', '1']).default('0'),
+});
+
+const RestorationEnvironment = z.object({
+  DATABASE_ADMIN_URL: z.string().min(1),
+  APPLICATION_PASSWORD: z.string().min(16),
+  BACKUP_FILE: z.string().min(1),
+  ERASURES_FILE: z.string().min(1),
+  PG_RESTORE: z.string().min(1),
+});
+
+const OwnerResetEnvironment = z.object({
+  DATABASE_ADMIN_URL: z.string().min(1),
+  OWNER_EMAIL: z.string().trim().toLowerCase().pipe(z.email()),
+  PUBLIC_ORIGIN: z.url().default('http://127.0.0.1:4600'),
 });
 
 export interface Settings {
@@ -52,6 +67,16 @@ export interface Preparation {
   adminUrl: string;
   applicationPassword: string;
   demo: boolean;
+}
+
+/** What restoring a backup needs. */
+export interface Restoration {
+  adminUrl: string;
+  applicationPassword: string;
+  backupFile: string;
+  erasuresFile: string;
+  /** PostgreSQL's own program. */
+  pgRestore: string;
 }
 
 /** What the application may do is granted to this role; nobody signs in as it. */
@@ -141,5 +166,27 @@ export function readPreparation(environment: Record<string, string | undefined>)
     adminUrl: given.DATABASE_ADMIN_URL,
     applicationPassword: given.APPLICATION_PASSWORD,
     demo: given.DEMO === '1',
+  };
+}
+
+/** Reads what restoring a backup needs. @throws Error naming every variable that is missing or wrong */
+export function readRestoration(environment: Record<string, string | undefined>): Restoration {
+  const given = parsed(RestorationEnvironment, environment);
+  return {
+    adminUrl: given.DATABASE_ADMIN_URL,
+    applicationPassword: given.APPLICATION_PASSWORD,
+    backupFile: given.BACKUP_FILE,
+    erasuresFile: given.ERASURES_FILE,
+    pgRestore: given.PG_RESTORE,
+  };
+}
+
+/** Reads whose password a link is for, and where the product is opened. @throws Error naming what is missing or wrong */
+export function readOwnerReset(environment: Record<string, string | undefined>) {
+  const given = parsed(OwnerResetEnvironment, environment);
+  return {
+    adminUrl: given.DATABASE_ADMIN_URL,
+    email: given.OWNER_EMAIL,
+    origin: new URL(given.PUBLIC_ORIGIN).origin,
   };
 }

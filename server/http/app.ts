@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
 import { CONTRACT_HEADER, CONTRACT_VERSION } from '@pedastance/contract/wire';
 import compression from 'compression';
@@ -46,14 +47,17 @@ const securityHeaders = (production: boolean): RequestHandler =>
     strictTransportSecurity: production,
   });
 
-/** One line a request, with the route's pattern and never its identifiers or body. */
+/** One line a request, by which what went wrong is found again: the route's pattern, never its identifiers or body. */
 function logged(log: Logger): RequestHandler {
   return (request, response, next) => {
     const startedAt = performance.now();
+    const requestId = randomUUID();
+    response.locals.requestId = requestId;
+    response.setHeader('x-request-id', requestId);
     response.on('finish', () => {
       const route = request.route?.path ?? 'app';
       const ms = Math.round(performance.now() - startedAt);
-      log.debug({ method: request.method, route, status: response.statusCode, ms }, 'request');
+      log.info({ requestId, method: request.method, route, status: response.statusCode, ms }, 'request');
     });
     next();
   };

@@ -192,8 +192,9 @@ export function problems(log: Logger): ErrorRequestHandler {
   return (error, _request, response, _next) => {
     const refusal = asRefusal(error);
     if (refusal) return answer(response, refusal);
-    const { code, message } = error as { code?: string; message: string };
-    log.error({ code, message }, 'request failed');
+    // Of a database's error neither its detail nor its parameters: they have what was written in them.
+    const { code, message, stack } = error as { code?: string; message: string; stack?: string };
+    log.error({ requestId: response.locals.requestId as string, code, message, stack }, 'request failed');
     if (response.headersSent) return void response.destroy();
     if (isAway({ code, message })) {
       return answer(response, new Refusal(503, 'database-away', 'The database does not answer just now'));

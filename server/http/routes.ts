@@ -62,9 +62,17 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       method: 'get',
       path: '/api/health',
       access: anyone,
+      handler: (_request, response) => {
+        response.json({ status: 'up' });
+      },
+    },
+    {
+      method: 'get',
+      path: '/api/ready',
+      access: anyone,
       handler: async (_request, response) => {
         await services.pool.query('select 1');
-        response.json({ status: 'up' });
+        response.json({ status: 'ready' });
       },
     },
     { method: 'post', path: '/api/session', access: anyone, handler: signIn(services, demoAllowed) },

@@ -79,6 +79,7 @@ export function openShotFeed(pool: Pool, log: Logger): ShotFeed {
     },
     close() {
       clearTimeout(timer);
+      for (const { end } of listeners) end();
       listeners.clear();
     },
   };

@@ -146,6 +146,8 @@ begin
   end loop;
 end
 $$;
+create policy academy_eraser on academy for select to pedastance_eraser using (true);
+grant select (id) on academy to pedastance_eraser;
 grant insert on consent, audit_entry to pedastance_app;
 grant select, delete on consent to pedastance_eraser;
 grant insert on audit_entry to pedastance_eraser;
@@ -280,6 +282,24 @@ create function erased_students() returns table (academy uuid, student uuid, era
   language sql stable security definer set search_path = public, pg_temp
   as $$ select academy_id, student, erased_at from erased_student order by erased_at, academy_id, student $$;
 
+-- In a restored backup: erases a student again, in the academy that is set, and leaves the tombstone also where the
+-- backup is from before the student; false where it had none such.
+create function erase_again(academy uuid, which uuid, at timestamptz) returns boolean
+  language plpgsql security definer set search_path = public, pg_temp
+  as $$
+  declare
+    there boolean := exists (select from student where academy_id = erase_again.academy and id = which);
+  begin
+    if not exists (select from academy as known where known.id = erase_again.academy) then
+      return false;
+    end if;
+    perform erase_student(which, at);
+    update erasure set erased_at = at
+      where academy_id = erase_again.academy and student = which and taken_back_at is null and erased_at is null;
+    return there;
+  end
+  $$;
+
 -- What an erased student's data would be known by: the student, or a lesson.
 create function is_erased(ids uuid[]) returns boolean
   language sql stable
@@ -296,7 +316,8 @@ declare
 begin
   foreach of_eraser in array array[
     'refuse_erased_student()', 'erase_student(uuid, timestamptz)', 'erasure_ask(uuid, uuid, uuid)',
-    'erasure_take_back(uuid, uuid)', 'erasures_run()', 'erased_students()'] loop
+    'erasure_take_back(uuid, uuid)', 'erasures_run()', 'erased_students()',
+    'erase_again(uuid, uuid, timestamptz)'] loop
     execute format('alter function %s owner to pedastance_eraser', of_eraser);
     execute format('revoke execute on function %s from public', of_eraser);
   end loop;
@@ -304,10 +325,10 @@ end
 $$;
 revoke create on schema public from pedastance_eraser;
 revoke execute on function is_erased(uuid[]) from public;
--- Not erase_student: that is for what has waited its day, and for replaying a restored backup's.
+-- Not erase_student, which is for what has waited its day; and erase_again is the administrator's.
 grant execute on function erasure_ask(uuid, uuid, uuid), erasure_take_back(uuid, uuid), erasures_run(),
   erased_students(), is_erased(uuid[]) to pedastance_app;
-grant execute on function erase_student(uuid, timestamptz) to pedastance_owner;
+grant execute on function erase_again(uuid, uuid, timestamptz) to pedastance_owner;
 
 create trigger student_not_erased before insert on student
   for each row execute function refuse_erased_student();

@@ -242,6 +242,21 @@ export async function makeResetLink(
   return rows[0].made;
 }
 
+/** Makes a link for an owner by the address, as the administrator; false where no owner who is in has it. */
+export async function makeOwnReset(
+  owner: ClientBase,
+  { id, email, codeHash, until }: { id: string; email: string; codeHash: Buffer; until: Date },
+  at: Date,
+): Promise<boolean> {
+  const { rowCount } = await owner.query(
+    `insert into reset_link (academy_id, id, code_hash, instructor_id, made_by, made_at, expires_at)
+     select academy_id, $1, $2, id, id, $3, $4 from instructor
+     where email = $5 and role = 'owner' and ended_at is null and not demo`,
+    [id, codeHash, at, until, email],
+  );
+  return rowCount === 1;
+}
+
 /** Whose password an open link sets; undefined where there is none such. */
 export async function findResetLink(pool: Pool, codeHash: Buffer, at: Date): Promise<ResetOf | undefined> {
   const { rows } = await pool.query(

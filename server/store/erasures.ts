@@ -71,18 +71,15 @@ export async function erasedStudents(pool: Pick<Pool, 'query'>): Promise<ErasedS
   }));
 }
 
-/** Erases a student again in a restored database, as the owner of its tables. */
+/** Erases a student again in a restored database, as the owner of its tables; false where the backup had no such student. */
 export async function eraseAgain(
   owner: ClientBase,
   { academy, student, erasedAt }: ErasedStudent,
-): Promise<void> {
+): Promise<boolean> {
   await owner.query(
     `select set_config('pedastance.academy', $1, true), set_config('pedastance.change', '', true)`,
     [academy],
   );
-  await owner.query('select erase_student($1, $2) where exists (select from academy where id = $3)', [
-    student,
-    erasedAt,
-    academy,
-  ]);
+  const { rows } = await owner.query('select erase_again($1, $2, $3) as again', [academy, student, erasedAt]);
+  return rows[0].again;
 }

@@ -16,7 +16,8 @@ async function migrationNames(): Promise<string[]> {
   return (await readdir(MIGRATIONS)).filter((name) => NUMBERED.test(name)).sort();
 }
 
-async function prepareRolesWithRetry(client: Client, password: string): Promise<void> {
+/** Makes the cluster's roles, taking turns with servers of its other databases. */
+export async function makeRoles(client: Client, password: string): Promise<void> {
   for (let tries = 1; ; tries += 1) {
     try {
       return await prepareRoles(client, password);
@@ -83,7 +84,7 @@ export async function migrate(
   await client.connect();
   try {
     await client.query('select pg_advisory_lock($1)', [MIGRATION_LOCK]);
-    await prepareRolesWithRetry(client, applicationPassword);
+    await makeRoles(client, applicationPassword);
     return await applyMissing(client, last);
   } finally {
     await client.end();

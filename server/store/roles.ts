@@ -1,6 +1,7 @@
 import type { Client } from 'pg';
 import { APPLICATION_ROLE, signInRole } from '../config/settings';
 
+const BACKUP_ROLE = 'pedastance_backup';
 const DUPLICATE_ROLE = ['42710', '23505'];
 
 async function createRole(client: Client, role: string): Promise<void> {
@@ -12,10 +13,19 @@ async function createRole(client: Client, role: string): Promise<void> {
   }
 }
 
+/** Reads everything for a backup, past row-level security, and writes nothing. Only a superuser makes such a role. */
+async function prepareBackupRole(client: Client): Promise<void> {
+  const { rows } = await client.query('select rolsuper from pg_roles where rolname = current_user');
+  if (!rows[0].rolsuper) return;
+  await createRole(client, BACKUP_ROLE);
+  await client.query(`alter role ${BACKUP_ROLE} nologin bypassrls`);
+  await client.query(`grant pg_read_all_data to ${BACKUP_ROLE}`);
+}
+
 /**
  * Makes the four roles as whom nobody signs in (the owner of the tables, the doorman, the eraser, and
  * the application's), and the one that signs in to this database and may do what the application may.
- * None can bypass row-level security. Safe to run again.
+ * None of these can bypass row-level security; the role for backups, as whom nobody signs in either, can, to read. Safe to run again.
  */
 export async function prepareRoles(client: Client, applicationPassword: string): Promise<void> {
   const { rows } = await client.query<{ database: string }>('select current_database() as database');
@@ -46,4 +56,5 @@ export async function prepareRoles(client: Client, applicationPassword: string):
   await client.query(
     `grant usage on schema public to ${APPLICATION_ROLE}, pedastance_doorman, pedastance_eraser`,
   );
+  await prepareBackupRole(client);
 }

@@ -58,6 +58,7 @@ const notFound = (answer: Answer) => expect(answer.status).toBe(404);
 /** The whole API. A route that is not listed here fails the test. */
 const LISTED: Record<string, Listed> = {
   'GET /api/health': { path: '/api/health', open: true },
+  'GET /api/ready': { path: '/api/ready', open: true },
   'POST /api/session': { path: '/api/session', open: true },
   'GET /api/session': { path: '/api/session', open: true },
   'DELETE /api/session': { path: '/api/session' },
