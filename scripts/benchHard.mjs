@@ -128,16 +128,48 @@ async function large(figure, environment, origin) {
   row('the longest task while typing', 'taskWhileTypingMs', 200);
 }
 
+async function transfer(figure, environment, pid) {
+  const told = await measured('transfer.ts', { ...environment, SERVER_PROCESS: String(pid) });
+  const { summary, faults, mix } = told;
+  if (faults.length > 0) throw new Error(`the file was refused: ${JSON.stringify(faults)}`);
+  const entries = summary.entries;
+  const rate = (seconds) => `${Math.round(entries / seconds)} entries a second`;
+  const kinds = Object.entries(mix)
+    .map(([kind, count]) => `${count} ${kind}`)
+    .join(', ');
+  figure(
+    `${summary.students.fresh} students, ${entries} entries exported`,
+    rate(told.exportSeconds),
+    'at least 5,000',
+    entries / told.exportSeconds >= 5000,
+    kinds,
+  );
+  figure(
+    '… memory of the server',
+    `${Math.round(told.exportMemory)} MB`,
+    'under 200 MB',
+    told.exportMemory < 200,
+  );
+  figure(
+    '… imported',
+    `${told.importSeconds.toFixed(0)} s, ${rate(told.importSeconds)}`,
+    'within three times the export',
+    told.importSeconds <= 3 * told.exportSeconds,
+    `exported in ${told.exportSeconds.toFixed(0)} s; ${Math.round(told.importMemory)} MB`,
+  );
+}
+
 /** All of it; `figure` takes a row of the table. `only` names one part. */
 export async function benchHard(figure, only) {
   const wanted = (part) => !only || only === part;
   if (wanted('kills')) await kills(figure);
-  if (!['bodies', 'coaches', 'large'].some(wanted)) return;
+  if (!['bodies', 'coaches', 'large', 'transfer'].some(wanted)) return;
   const product = await serveForNow();
   const environment = { ORIGIN: product.origin, ADMIN_URL: product.adminUrl };
   try {
     if (wanted('bodies')) await badBodies(figure, environment);
     if (wanted('coaches')) await coaches(figure, environment);
+    if (wanted('transfer')) await transfer(figure, environment, product.pid);
     if (wanted('large')) await large(figure, environment, product.origin);
   } finally {
     await product.stop();

@@ -5,7 +5,7 @@ import { prepareDatabase, startServer } from './server.mjs';
 import { freePort } from './tools.mjs';
 import { WEB_ROOT } from './webBuild.mjs';
 
-/** Starts it, and answers its address and how to stop it and clear it away. */
+/** Starts it, and answers its address, its process, and how to stop it and clear it away. */
 export async function serveForNow() {
   const cluster = await openThrowawayCluster();
   const port = await freePort();
@@ -31,5 +31,5 @@ export async function serveForNow() {
     await server.ended;
     await cluster.stop();
   };
-  return { origin: `http://127.0.0.1:${port}`, adminUrl: cluster.adminUrl, stop };
+  return { origin: `http://127.0.0.1:${port}`, adminUrl: cluster.adminUrl, pid: server.pid, stop };
 }

@@ -57,6 +57,7 @@ export function startServer(environment, ready) {
   });
   server.on('message', () => ready());
   return {
+    pid: server.pid,
     ended: new Promise((resolve) => server.on('close', (code) => resolve(code))),
     stop: () => server.kill('SIGTERM'),
   };

@@ -1,4 +1,4 @@
-import { applicationUrl, readPreparation } from './config/settings';
+import { applicationUrl, databaseOf, readPreparation, signInRole } from './config/settings';
 import { DEMO_SIGN_IN, loadDemoWhenEmpty } from './demo/load';
 import { indexOlderStudents, migrate } from './store/migrate';
 
@@ -14,6 +14,7 @@ async function main(): Promise<void> {
   if (ran.length > 0) say(`Migrated: ${ran.join(', ')}`);
   await indexOlderStudents(adminUrl);
   if (demo && (await loadDemoWhenEmpty(adminUrl, new Date()))) say('Loaded the demo academies.');
+  if (!process.send) say(`The server signs in as ${signInRole(databaseOf(adminUrl))}.`);
   process.send?.({
     databaseUrl: applicationUrl(adminUrl, applicationPassword),
     demoSignIn: demo ? DEMO_SIGN_IN : undefined,

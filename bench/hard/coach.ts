@@ -26,7 +26,8 @@ async function ask(
   const text = await response.text();
   return {
     status: response.status,
-    body: /json/.test(response.headers.get('content-type') ?? '') && text ? JSON.parse(text) : text,
+    body:
+      /\/(problem\+)?json/.test(response.headers.get('content-type') ?? '') && text ? JSON.parse(text) : text,
     headers: response.headers,
   };
 }

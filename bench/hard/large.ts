@@ -11,9 +11,9 @@ const LARGE = 'coach@large.example';
 const FILL = `
   set session_replication_role = replica;
   insert into academy (id, name, created_at) values ('01900000-0000-7000-8000-00000000000a', 'Large', now());
-  insert into instructor (academy_id, id, email, name, password_hash, demo, created_at)
+  insert into instructor (academy_id, id, email, name, password_hash, demo, role, created_at)
     select '01900000-0000-7000-8000-00000000000a', '01900000-0000-7000-8000-00000000000b', '${LARGE}', 'Lar Ge',
-      password_hash, demo, now() from instructor where email = '${LANTERN}';
+      password_hash, demo, role, now() from instructor where email = '${LANTERN}';
   create temporary table person as
     select at, md5('student' || at)::uuid as raw,
       (array['Tam','Wyn','Odile','Pip','Gunnar','Ferris','Ruben','Marl','Ister','Quill'])[1 + at % 10] as first,

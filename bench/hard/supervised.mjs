@@ -12,10 +12,17 @@ const port = await freePort();
 const { databaseUrl } = await prepareDatabase({
   DATABASE_ADMIN_URL: cluster.adminUrl,
   APPLICATION_PASSWORD: secret,
+  DEMO: '1',
 });
 await supervise({
   cluster,
-  environment: () => ({ PORT: String(port), DATABASE_URL: databaseUrl, SESSION_SECRET: secret, WEB_ROOT }),
+  environment: () => ({
+    PORT: String(port),
+    DATABASE_URL: databaseUrl,
+    SESSION_SECRET: secret,
+    WEB_ROOT,
+    LOG_LEVEL: 'warn',
+  }),
   ready: () =>
     say(
       `RUNNING ${JSON.stringify({ origin: `http://127.0.0.1:${port}`, ...cluster, adminUrl: cluster.adminUrl })}`,

@@ -30,12 +30,14 @@ const NEWEST_STUDENTS = 500;
 const ENTRIES_A_PAGE = 60;
 const MOST_SEARCH_WORDS = 6;
 
-/** The identifier in the path. @throws NoSuchStudent also when that is no identifier at all */
-function idInPath(request: Request, name: string): string {
-  const parsed = Id.safeParse(request.params[name]);
+/** An identifier. @throws NoSuchStudent where it is none at all */
+export function idOf(given: unknown): string {
+  const parsed = Id.safeParse(given);
   if (!parsed.success) throw new NoSuchStudent();
   return parsed.data;
 }
+
+const idInPath = (request: Request, name: string): string => idOf(request.params[name]);
 
 /** The student that the path names. */
 export const studentInPath = (request: Request): string => idInPath(request, 'studentId');

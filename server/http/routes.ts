@@ -40,7 +40,7 @@ import { changes, methodVersions, reading, studentPage, studentWithLog } from '.
 import type { Services } from './services';
 import { shotStream } from './shotStream';
 import { signIn, signOut, whoIsSignedIn } from './signIn';
-import { exportAcademy, exportStudent, importRecords } from './transfer';
+import { exportAcademy, exportStudent, exportTable, importRecords } from './transfer';
 
 /** Every route says who may call it; there is no default. */
 export interface Route {
@@ -178,6 +178,12 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       path: '/api/exports/students/:studentId',
       access: 'stream',
       handler: exportStudent(services),
+    },
+    {
+      method: 'get',
+      path: '/api/exports/tables/:table',
+      access: 'stream',
+      handler: exportTable(services),
     },
     { method: 'post', path: '/api/imports', access: instructor, handler: importRecords(services) },
     { method: 'get', path: '/api/privacy', access: instructor, handler: academyPrivacy(services) },

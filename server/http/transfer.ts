@@ -15,9 +15,10 @@ import { inAcademy } from '../store/database';
 import { findStudent } from '../store/students';
 import { recordLines } from '../transfer/exportRecords';
 import { readInto } from '../transfer/importRecords';
+import { tableLines, TABLES, type DecimalSign, type TableName } from '../transfer/tables';
 import { notOwner } from './academy';
 import { badInput, Refusal } from './problems';
-import { studentInPath } from './reads';
+import { idOf, studentInPath } from './reads';
 import type { Services } from './services';
 
 /** Only an owner moves all of an academy's data. @throws Refusal */
@@ -89,6 +90,41 @@ export const exportStudent =
     response.type(RECORDS_TYPE);
     await sendRead(pool, identity, response, (client) =>
       recordLines(client, { studentId: id }, identity.academyName, new Date()),
+    );
+  };
+
+const tableOf = (request: Request): TableName => {
+  const table = TABLES.find((name) => name === request.params.table);
+  if (!table) throw new Refusal(404, 'not-found', 'No such table');
+  return table;
+};
+
+const decimalOf = (request: Request): DecimalSign => {
+  const { decimal = 'point' } = request.query;
+  if (decimal === 'point' || decimal === 'comma') return decimal;
+  throw badInput('decimal', 'point or comma', String(decimal).slice(0, 40));
+};
+
+/** A table that a spreadsheet opens: of the whole academy for its owners, or of one student. */
+export const exportTable =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const identity = request.session.identity!;
+    const [table, decimal] = [tableOf(request), decimalOf(request)];
+    const { student } = request.query;
+    const studentId = student === undefined ? null : idOf(student);
+    if (!studentId) await ownersOnly(pool, identity);
+    await inAcademy(pool, identity.academyId, async (client) => {
+      if (studentId) await findStudent(client, studentId);
+      await noteAct(client, identity, studentId ? 'student exported' : 'table exported', {
+        ...(studentId && { student: studentId }),
+      });
+    });
+    asFile(response, identity, table, 'csv');
+    response.type('text/csv; charset=utf-8');
+    const scope = studentId ? { studentId } : ('academy' as const);
+    await sendRead(pool, identity, response, (client) =>
+      tableLines(recordLines(client, scope, identity.academyName, new Date()), table, decimal),
     );
   };
 

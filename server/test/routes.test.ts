@@ -81,6 +81,7 @@ const LISTED: Record<string, Listed> = {
     path: '/api/exports/students/:studentId',
     toOtherAcademy: notFound,
   },
+  'GET /api/exports/tables/:table': { path: '/api/exports/tables/students', toOtherAcademy: nothingOf },
   'POST /api/imports': { path: '/api/imports' },
   'GET /api/privacy': { path: '/api/privacy', toOtherAcademy: nothingOf },
   'GET /api/students/:studentId/privacy': {

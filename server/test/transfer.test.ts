@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { RecordsHeader, RecordsLine } from '@pedastance/contract/recordsFile';
+import Papa from 'papaparse';
 import { v7 as uuidv7 } from 'uuid';
 import { runErasures } from '../store/erasures';
 import { recordsSchema } from '../transfer/recordsSchema';
@@ -365,5 +366,72 @@ describe('the documents', () => {
     const empty = await emptyAcademy();
     const answer = await imported(empty, kept('records.example.jsonl'), 'take');
     expect(answer.body).toMatchObject({ faults: [], summary: { students: { fresh: 1 }, entries: 6 } });
+  });
+});
+
+describe('tables for a spreadsheet', () => {
+  const table = (name: string, query = '') => exported(world.lantern, `tables/${name}${query}`);
+  const parsed = (text: string) => {
+    const { data, errors } = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), {
+      header: true,
+      skipEmptyLines: true,
+    });
+    expect(errors).toEqual([]);
+    return data;
+  };
+
+  test('have the mark of UTF-8, a header, and names as they are', async () => {
+    const text = await table('students');
+    // The test's fetch takes the mark away, as a browser's does; a spreadsheet reads the bytes.
+    expect(parsed(text).map(({ name }) => name)).toContain('Únë “Quote”, Ltd;\tTab');
+    const bytes = Buffer.from(
+      await (
+        await fetch(`${world.origin}/api/exports/tables/students`, { headers: world.lantern.headers })
+      ).arrayBuffer(),
+    );
+    expect(bytes.subarray(0, 3)).toEqual(Buffer.from([0xef, 0xbb, 0xbf]));
+  });
+
+  test('run no formula: what begins like one is text, and numbers stay numbers', async () => {
+    const name = '=cmd|"/c calc"!A1';
+    const student = newStudent({ name, cautions: '@SUM(A1)' });
+    await world.harbour.ask('POST', '/api/students', student);
+    const text = await exported(world.harbour, `tables/students?student=${student.id}`);
+    expect(parsed(text)).toMatchObject([{ name: `'${name}`, cautions: `'@SUM(A1)` }]);
+    const shots = parsed(await table('shots', `?student=${record.student.id}`));
+    // A left-hander's path is told from the right, as everywhere in files.
+    expect(JSON.stringify(shots)).toContain('"2.3"');
+    expect(JSON.stringify(shots)).toContain('"-3.1"');
+  });
+
+  test('write numbers with a comma where that is asked for, and part columns by semicolons', async () => {
+    const text = await table('builds', `?student=${record.student.id}&decimal=comma`);
+    const [header, row] = text.replace(/^\ufeff/, '').split('\r\n');
+    const point = parsed(await table('builds', `?student=${record.student.id}`))[0]!;
+    expect(header!.split(';')).toEqual(Object.keys(point));
+    expect(row!.split(';').at(-1)).toBe(point['shoe breadth, cm']!.replace('.', ','));
+  });
+
+  test('have each figure with its unit and how sure it is, and each change from what to what', async () => {
+    const figures = parsed(await table('figures', `?student=${record.student.id}`));
+    expect(figures[0]).toMatchObject({ student: 'Marl Testwick', club: '7-iron', coach: 'Ada' });
+    expect(figures.map(({ figure }) => figure)).toContain('Width, heel to heel');
+    for (const { value, unit, uncertainty } of figures) {
+      expect([Number.isFinite(Number(value)), Number(uncertainty) > 0, unit]).toEqual([true, true, unit]);
+    }
+    const changes = parsed(await table('changes', `?student=${record.student.id}`));
+    expect(changes.length).toBeGreaterThan(0);
+    expect(changes[0]).toMatchObject({ reason: 'Lead foot square.', feel: 'Toe to the target.' });
+    expect(changes.every(({ from, to }) => from !== to)).toBe(true);
+  });
+
+  test('that there are none of, or of a student of another academy, are refused', async () => {
+    expect((await world.lantern.ask('GET', '/api/exports/tables/secrets')).status).toBe(404);
+    expect(
+      (await world.lantern.ask('GET', '/api/exports/tables/students?decimal=dot')).body.faults[0].field,
+    ).toBe('decimal');
+    expect(
+      (await world.harbour.ask('GET', `/api/exports/tables/students?student=${record.student.id}`)).status,
+    ).toBe(404);
   });
 });

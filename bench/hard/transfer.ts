@@ -1,0 +1,171 @@
+/**
+ * 20,000 students and 300,000 entries out of the product and in again: the demo's own students, copied with new
+ * identifiers until there are as many, so that the mix of kinds is the demo's; then the file that came out is read into
+ * another academy.
+ */
+import { createReadStream, createWriteStream, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { OWNER_HEADER, ownerOf, type Identity } from '@pedastance/contract';
+import { v7 as newId } from 'uuid';
+import { ORIGIN, report, signedIn } from './coach';
+
+const STUDENTS = 20_000;
+const ENTRIES = 300_000;
+const SERVER = process.env.SERVER_PROCESS!;
+
+const memoryOf = (what: 'VmRSS' | 'VmHWM'): number =>
+  Number(new RegExp(`${what}:\\s+(\\d+) kB`).exec(readFileSync(`/proc/${SERVER}/status`, 'utf8'))![1]) / 1024;
+
+/** The most memory the server holds while something goes on, MB; looked at ten times a second. */
+async function watched<Result>(work: () => Promise<Result>): Promise<{ result: Result; most: number }> {
+  let most = 0;
+  const look = setInterval(() => (most = Math.max(most, memoryOf('VmRSS'))), 100);
+  try {
+    return { result: await work(), most };
+  } finally {
+    clearInterval(look);
+  }
+}
+
+async function newAcademy(name: string): Promise<Record<string, string>> {
+  const response = await fetch(`${ORIGIN}/api/academy`, {
+    method: 'POST',
+    headers: { origin: ORIGIN, 'content-type': 'application/json' },
+    body: JSON.stringify({
+      academyName: name,
+      name,
+      email: `${name.toLowerCase()}@bench.example`,
+      password: 'as long as it takes here',
+      method: 'free-the-hips',
+    }),
+  });
+  const { identity } = (await response.json()) as { identity: Identity };
+  return {
+    origin: ORIGIN,
+    cookie: response.headers.get('set-cookie')!.split(';')[0]!,
+    [OWNER_HEADER]: ownerOf(identity),
+  };
+}
+
+interface Group {
+  lines: string[];
+  entries: number;
+}
+
+const UUID = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g;
+
+/** A copy of a student's lines with identifiers of its own; those of colleagues and methods stay. */
+function copied(lines: readonly string[], fixed: ReadonlySet<string>): string[] {
+  const fresh = new Map<string, string>();
+  return lines.map((line) =>
+    line.replace(UUID, (id) => {
+      if (fixed.has(id)) return id;
+      const known = fresh.get(id) ?? newId();
+      fresh.set(id, known);
+      return known;
+    }),
+  );
+}
+
+function groupsOf(lines: readonly string[]) {
+  const start: string[] = [];
+  const groups: Group[] = [];
+  for (const line of lines) {
+    if (line.startsWith('{"kind":"student"')) groups.push({ lines: [], entries: 0 });
+    const group = groups.at(-1);
+    if (!group) start.push(line);
+    else if (!line.startsWith('{"kind":"end"')) {
+      group.lines.push(line);
+      if (line.includes('"kind": "entry"')) group.entries += 1;
+    }
+  }
+  return { start, groups };
+}
+
+/** The lines of a large academy. */
+function* largeAcademy(text: string, mix: Record<string, number>): Generator<string> {
+  const { start, groups } = groupsOf(text.split('\n').filter(Boolean));
+  const fixed = new Set(start.join('\n').match(UUID));
+  const short: Group = {
+    lines: groups[0]!.lines.filter((line) => !line.includes('"kind": "entry"')),
+    entries: 0,
+  };
+  let [lines, entries] = [start.length, 0];
+  yield* start;
+  for (let at = 0; at < STUDENTS; at += 1) {
+    const next = groups[at % groups.length]!;
+    const group = entries + next.entries <= ENTRIES ? next : short;
+    for (const line of copied(group.lines, fixed)) {
+      lines += 1;
+      const kind = /"kind": "(address|reading|change|trial|shots|look|intake|exception)"/.exec(line)?.[1];
+      if (kind) mix[kind] = (mix[kind] ?? 0) + 1;
+      yield line;
+    }
+    entries += group.entries;
+  }
+  yield JSON.stringify({ kind: 'end', lines: lines + 1 });
+}
+
+async function readIn(headers: Record<string, string>, file: string) {
+  const response = await fetch(`${ORIGIN}/api/imports?step=take`, {
+    method: 'POST',
+    headers: { ...headers, 'content-type': 'application/x-ndjson' },
+    body: Readable.toWeb(createReadStream(file)) as ReadableStream,
+    duplex: 'half',
+  } as RequestInit);
+  return (await response.json()) as {
+    summary: { students: { fresh: number }; entries: number };
+    faults: object[];
+  };
+}
+
+async function readOut(headers: Record<string, string>, file: string): Promise<void> {
+  const response = await fetch(`${ORIGIN}/api/exports/academy`, { headers });
+  await pipeline(Readable.fromWeb(response.body as never), createWriteStream(file));
+}
+
+const timed = async <Result>(work: () => Promise<Result>) => {
+  const startedAt = performance.now();
+  const { result, most } = await watched(work);
+  return { seconds: (performance.now() - startedAt) / 1000, result, most };
+};
+
+async function main(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'pedastance-transfer-'));
+  const [made, out] = [join(folder, 'made.jsonl'), join(folder, 'out.jsonl')];
+  try {
+    const { coach } = await signedIn();
+    const text = (await coach.ask('GET', '/api/exports/academy')).body as string;
+    const mix: Record<string, number> = {};
+    await pipeline(
+      Readable.from(largeAcademy(text, mix)),
+      async function* (lines: AsyncIterable<string>) {
+        for await (const line of lines) yield `${line}\n`;
+      },
+      createWriteStream(made),
+    );
+    const first = await newAcademy('First');
+    const filled = await timed(() => readIn(first, made));
+    const exported = await timed(() => readOut(first, out));
+    const second = await newAcademy('Second');
+    const imported = await timed(() => readIn(second, out));
+    const { summary, faults } = imported.result;
+    report({
+      mix,
+      filled: filled.result,
+      faults,
+      summary,
+      exportSeconds: exported.seconds,
+      exportMemory: exported.most,
+      importSeconds: imported.seconds,
+      importMemory: imported.most,
+    });
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+void main();
