@@ -2,6 +2,7 @@ export * from './common';
 export * from './faults';
 export * from './account';
 export * from './privacy';
+export * from './today';
 export * from './students';
 export * from './setup';
 export * from './trials';

@@ -1,9 +1,8 @@
 import {
-  differences,
+  changeHeld,
   figureOf,
   FIGURES,
-  heldSince,
-  PLACED_FIGURES,
+  movedFigures,
   type Held,
   type PlacedFigure,
   type Setup,
@@ -21,22 +20,15 @@ export interface Agreement {
 }
 
 /** The figures of feet and load that a record's change moved. */
-export function agreedFigures({ address, agreed }: LogRecord): PlacedFigure[] {
-  if (!agreed) return [];
-  const changed: readonly string[] = differences(address.setup, agreed.setup).map(({ change }) => change);
-  return PLACED_FIGURES.filter((figure) => changed.includes(figure));
-}
+const agreedFigures = ({ address, agreed }: LogRecord): PlacedFigure[] =>
+  agreed ? movedFigures(address.setup, agreed.setup) : [];
 
 /** Whether a record agreed on anything that can be measured at address; a lifted heel is no part of it. */
 export const movesFeet = (record: LogRecord): boolean => agreedFigures(record).length > 0;
 
 /** What was agreed against a setup measured later: the figures that were changed, and any other that drifted. */
-export function heldOf(record: LogRecord, today: Setup | null): Held[] {
-  if (!record.agreed) return [];
-  const changed = agreedFigures(record);
-  const all = heldSince(record.agreed.setup, today);
-  return all.filter(({ figure, verdict }) => changed.includes(figure) || verdict === 'drifted');
-}
+export const heldOf = ({ address, agreed }: LogRecord, today: Setup | null): Held[] =>
+  agreed ? changeHeld(address.setup, agreed.setup, today) : [];
 
 const sameShot = (a: LogRecord, b: LogRecord): boolean =>
   a.address.club === b.address.club && a.address.shot === b.address.shot;

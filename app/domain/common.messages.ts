@@ -19,4 +19,6 @@ export const common = {
   warmUpShotHit: 'Warm-up shot hit',
   takeTheLastShotBack: 'Take the last shot back',
   name: 'Name',
+  needsServer: 'This needs a connection to the server.',
+  copied: 'Copied.',
 };

@@ -1,4 +1,3 @@
-import { clubById } from '@pedastance/core/club';
 import type { Question } from '@pedastance/core/method';
 import {
   bandWords,
@@ -52,6 +51,3 @@ export const tellChange = (from: Setup, to: Setup, speech: Speech): string[] =>
 /** Instructions for a whole change: the feet, and the lead heel where it is to come up. */
 export const tellAgreed = (from: Setup, to: Setup, leadHeelLift: number, speech: Speech): string[] =>
   [...tellChange(from, to, speech), liftWords(leadHeelLift, speech)].filter((line) => line !== '');
-
-export const clubAndShot = (club: Parameters<typeof clubById>[0], shot: 'full' | 'pitch'): string =>
-  shot === 'pitch' ? `${clubById(club).name}, pitch` : clubById(club).name;

@@ -144,7 +144,7 @@ function attempt<Value>(make: () => Value): Attempt<Value> {
   }
 }
 
-function personFrom(fields: StudentFields): { person: Person; faults: FieldFaults } {
+export function personFrom(fields: StudentFields): { person: Person; faults: FieldFaults } {
   const faults: FieldFaults = {};
   const name = fields.name.trim();
   if (name.length < 1 || name.length > LONGEST_NAME) {

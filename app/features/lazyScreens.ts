@@ -17,3 +17,7 @@ export { AcademyScreen } from './academy/AcademyScreen';
 export { JoinScreen } from './account/JoinScreen';
 export { ResetScreen } from './account/ResetScreen';
 export { StartScreen } from './account/StartScreen';
+export { RecoverScreen } from './account/RecoverScreen';
+export { DataScreen } from './data/DataScreen';
+export { KeptScreen } from './privacy/KeptScreen';
+export { StudentPrivacyScreen } from './privacy/StudentPrivacyScreen';

@@ -1,5 +1,7 @@
 import type {
   AcademyPeople,
+  AcademyPrivacy,
+  AskErasure,
   AcceptInvite,
   ChangeColleague,
   ChangePassword,
@@ -8,8 +10,11 @@ import type {
   OwnSession,
   ResetOf,
   StartAcademy,
+  StudentPrivacy,
+  Today,
 } from '@pedastance/contract';
 import type { LogEntry, NewBuild, NewScreen, Problem, SignIn, StandIn, Student } from '@pedastance/contract';
+import type { ImportAnswer } from '@pedastance/contract/recordsFile';
 import { OWNER_HEADER, type Identity } from '@pedastance/contract/owner';
 import { CONTRACT_HEADER, LANDED_HEADER } from '@pedastance/contract/wire';
 import type { HouseMethod } from '@pedastance/core/method';
@@ -78,8 +83,11 @@ async function exchange(method: string, path: string, owner: string | null, body
   }
 }
 
-async function ask(method: string, path: string, owner: string | null, body?: unknown): Promise<Answer> {
-  const answer = await exchange(method, path, owner, body);
+const ask = async (method: string, path: string, owner: string | null, body?: unknown): Promise<Answer> =>
+  checkedAnswer(await exchange(method, path, owner, body));
+
+/** An answer that is what was asked for. @throws ServerAway, ServerFailed or Refused */
+function checkedAnswer(answer: (Answer & { status: number }) | null): Answer {
   if (!answer) throw new ServerAway('the answer is not from this server');
   if (answer.status < 300) return answer;
   const problem = answer.value as Problem;
@@ -92,6 +100,26 @@ async function ask(method: string, path: string, owner: string | null, body?: un
 
 const read = async <Value>(path: string, owner: string | null): Promise<Value> =>
   (await ask('GET', path, owner)).value as Value;
+
+/** A file of an academy's records takes minutes to send and to read. */
+const FILE_TIMEOUT_MS = 30 * 60_000;
+
+async function sendFile(owner: string, path: string, file: File): Promise<ImportAnswer> {
+  let answer;
+  try {
+    const response = await fetch(path, {
+      method: 'POST',
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(FILE_TIMEOUT_MS),
+      headers: { accept: 'application/json', [OWNER_HEADER]: owner, 'content-type': 'application/x-ndjson' },
+      body: file,
+    });
+    answer = await wholeAnswer(response);
+  } catch (error) {
+    throw new ServerAway((error as Error).message);
+  }
+  return checkedAnswer(answer).value as ImportAnswer;
+}
 
 /** Who is signed in, with the key that seals what a sign-out leaves on the device. */
 export interface Session {
@@ -143,6 +171,20 @@ export const api = {
   changePassword: (owner: string, body: ChangePassword) => ask('PUT', '/api/password', owner, body),
   sessions: (owner: string) => read<OwnSession[]>('/api/sessions', owner),
   endSession: (owner: string, id: string) => ask('DELETE', '/api/sessions', owner, { id }),
+  recoveryLeft: (owner: string) => read<{ left: number }>('/api/recovery-codes', owner),
+  /** The codes are answered this once. */
+  renewRecovery: async (owner: string, password: string) =>
+    (await ask('POST', '/api/recovery-codes', owner, { password })).value as { codes: string[] },
+  recover: (body: { email: string; code: string; password: string }) =>
+    ask('PUT', '/api/recovery', null, body),
+  today: (owner: string) => read<Today>('/api/today', owner),
+  academyPrivacy: (owner: string) => read<AcademyPrivacy>('/api/privacy', owner),
+  studentPrivacy: (owner: string, id: string) => read<StudentPrivacy>(`/api/students/${id}/privacy`, owner),
+  askErasure: (owner: string, body: AskErasure) => ask('POST', '/api/erasures', owner, body),
+  takeErasureBack: (owner: string, studentId: string) => ask('DELETE', '/api/erasures', owner, { studentId }),
+  /** Sends a file of records, to be looked at or taken in; a large one takes a while. */
+  importRecords: (owner: string, file: File, step: 'preview' | 'take') =>
+    sendFile(owner, `/api/imports?step=${step}`, file),
   signOut: (owner: string) => ask('DELETE', '/api/session', owner),
   /** What changed since a place, or without one what changed last. */
   changes: (owner: string, after: string | null) =>

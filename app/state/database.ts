@@ -17,6 +17,8 @@ export const KEPT_IDENTITY = 'identity';
 export const methodDraftsKey = (owner: string): string => `method drafts of ${owner}`;
 /** The key of how far the academy's changes were followed there, and what those of logs begin with. */
 export const changesKey = (owner: string): string => `changes of ${owner}`;
+/** The key of the coach's day there, as it was last told. */
+export const todayKey = (owner: string): string => `today of ${owner}`;
 export const logKeyStart = (owner: string): string => `log of ${owner} `;
 
 let opened: Promise<DeviceDatabase> | undefined;

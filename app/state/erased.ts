@@ -1,5 +1,5 @@
 import type { DraftRow } from './schema';
-import { deviceDatabase, logKeyStart, ownedBy, type OwnedTransaction } from './database';
+import { deviceDatabase, logKeyStart, ownedBy, todayKey, type OwnedTransaction } from './database';
 
 /** Everything of a student's lies in one of these. */
 export const OF_STUDENTS = ['students', 'builds', 'screens', 'entries', 'drafts', 'outbox'] as const;
@@ -24,7 +24,10 @@ export async function removeStudent(
   const outbox = transaction.objectStore('outbox');
   for (const queued of await outbox.index('byOwner').getAll(owner))
     if (queued.subjectId === studentId) void outbox.delete(queued.sequence!);
-  void transaction.objectStore('device').delete(`${logKeyStart(owner)}${studentId}`);
+  const device = transaction.objectStore('device');
+  void device.delete(`${logKeyStart(owner)}${studentId}`);
+  // The day as it was last told may name the student.
+  void device.delete(todayKey(owner));
 }
 
 /** A device that has not met the server for so long lets its copies go, ms. */

@@ -3,6 +3,7 @@ import type { FootWords } from '@pedastance/core/phrases';
 import type { ShotFigure } from '@pedastance/core/trial';
 import type { Units } from '@pedastance/core/units';
 import { create } from 'zustand';
+import type { StudentMapping } from '../domain/studentFile';
 import { deviceDatabase } from './database';
 import type { Viewpoint } from '../plan/frame';
 
@@ -16,6 +17,8 @@ interface Preferences extends Units {
   methodId: string | null;
   /** How files of shots were mapped, by their header. */
   shotFiles: Record<string, ColumnSource[]>;
+  /** How lists of students were mapped, by their header. */
+  studentLists: Record<string, StudentMapping>;
   /** Which figures of a shot are typed, as this coach’s monitor shows them. */
   shotColumns: ShotFigure[];
 }
@@ -29,6 +32,7 @@ export const usePreferences = create<Preferences>(() => ({
   light: 'paper',
   methodId: null,
   shotFiles: {},
+  studentLists: {},
   shotColumns: ['path', 'startLine', 'carry'],
 }));
 

@@ -11,6 +11,7 @@ import {
   logKeyStart,
   NotTheOwner,
   ownedBy,
+  todayKey,
   writeFor,
   type OwnedTransaction,
 } from './database';
@@ -193,6 +194,7 @@ async function endOldCopies(owner: string): Promise<void> {
     for (const store of COPIES) void transaction.objectStore(store).delete(ownedBy(owner));
     const device = transaction.objectStore('device');
     void device.delete(changesKey(owner));
+    void device.delete(todayKey(owner));
     void device.delete(IDBKeyRange.bound(logKeyStart(owner), `${logKeyStart(owner)}\uffff`));
   });
   useRecords.setState({ copiesEnded: true, opened: {} });

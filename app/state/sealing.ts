@@ -7,6 +7,7 @@ import {
   logKeyStart,
   methodDraftsKey,
   ownedBy,
+  todayKey,
   writeFor,
 } from './database';
 import type { QueuedWrite } from './queuedWrite';
@@ -70,6 +71,7 @@ export async function clearAfter(owner: string): Promise<void> {
   const logs = IDBKeyRange.bound(logKeyStart(owner), `${logKeyStart(owner)}\uffff`);
   void transaction.objectStore('device').delete(logs);
   void transaction.objectStore('device').delete(changesKey(owner));
+  void transaction.objectStore('device').delete(todayKey(owner));
   if (data) {
     void transaction.objectStore('sealed').add({ owner, nonce, data });
     void transaction.objectStore('drafts').delete(ownedBy(owner));

@@ -14,6 +14,14 @@ export function pickFile(accept: string): Promise<File | null> {
 export const fileName = (words: string, ending: string): string =>
   `${words.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.${ending}`;
 
+/** Lets the browser load a file from this server and keep it. */
+export function saveFrom(path: string): void {
+  const link = document.createElement('a');
+  link.href = path;
+  link.download = '';
+  link.click();
+}
+
 /** Hands words to the device as a file. */
 export function saveFile(name: string, text: string, type: string): void {
   const url = URL.createObjectURL(new Blob([text], { type }));

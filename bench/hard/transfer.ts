@@ -79,7 +79,7 @@ function groupsOf(lines: readonly string[]) {
     if (!group) start.push(line);
     else if (!line.startsWith('{"kind":"end"')) {
       group.lines.push(line);
-      if (line.includes('"kind": "entry"')) group.entries += 1;
+      if (line.includes('"kind":"entry"')) group.entries += 1;
     }
   }
   return { start, groups };
@@ -90,7 +90,7 @@ function* largeAcademy(text: string, mix: Record<string, number>): Generator<str
   const { start, groups } = groupsOf(text.split('\n').filter(Boolean));
   const fixed = new Set(start.join('\n').match(UUID));
   const short: Group = {
-    lines: groups[0]!.lines.filter((line) => !line.includes('"kind": "entry"')),
+    lines: groups[0]!.lines.filter((line) => !line.includes('"kind":"entry"')),
     entries: 0,
   };
   let [lines, entries] = [start.length, 0];

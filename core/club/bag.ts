@@ -97,3 +97,13 @@ export function checkedClubLength(lengthInches: number): number {
     'in (Equipment Rules of golf: no club under 18 in, none but a putter over 48 in)',
   );
 }
+
+/**
+ * A club and shot as a coach names them.
+ * @param club which club
+ * @param shot full or pitch
+ * @returns the name
+ * @example clubAndShot('7-iron', 'pitch') // '7-iron, pitch'
+ */
+export const clubAndShot = (club: ClubId, shot: ShotType): string =>
+  shot === 'pitch' ? `${clubById(club).name}, pitch` : clubById(club).name;

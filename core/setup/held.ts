@@ -1,3 +1,4 @@
+import { differences } from './difference';
 import { FIGURES, PLACED_FIGURES, type PlacedFigure } from './figures';
 import { measuredFigure, measureSetup, type Setup } from './setup';
 
@@ -38,4 +39,29 @@ export function heldSince(
     const drifted = off > Math.max(explained, FIGURES[figure].justNoticeable);
     return [{ figure, verdict: drifted ? 'drifted' : 'held', agreed: was.value, today: is.value }];
   });
+}
+
+/**
+ * The figures of feet and load that a change moved; a lifted heel is no part of it.
+ * @param from the setup before
+ * @param agreed the setup that was agreed on
+ * @returns their names, from the ground up
+ */
+export function movedFigures(from: Setup, agreed: Setup): PlacedFigure[] {
+  const changed: readonly string[] = differences(from, agreed).map(({ change }) => change);
+  return PLACED_FIGURES.filter((figure) => changed.includes(figure));
+}
+
+/**
+ * A change against a setup measured later: the figures that it moved, and any other that has drifted.
+ * @param from the setup before the change
+ * @param agreed the setup that was agreed on
+ * @param today a setup measured later; null where none was
+ * @returns one verdict for each of those figures
+ */
+export function changeHeld(from: Setup, agreed: Setup, today: Setup | null): Held[] {
+  const moved = movedFigures(from, agreed);
+  return heldSince(agreed, today).filter(
+    ({ figure, verdict }) => moved.includes(figure) || verdict === 'drifted',
+  );
 }

@@ -10,6 +10,7 @@ import { listEntries, type LogPart } from '../store/lessons';
 import { changedMethods, listVersions } from '../store/methods';
 import { listScreens } from '../store/screens';
 import { changedStudents, findStudent, listStudents, newestStudents, NoSuchStudent } from '../store/students';
+import { todayOf } from '../store/today';
 import { badInput } from './problems';
 import type { Services } from './services';
 
@@ -100,6 +101,9 @@ export const studentWithLog: Read = async (client, request) => {
     more,
   };
 };
+
+/** The coach's day. */
+export const today: Read = (client) => todayOf(client, new Date());
 
 /** The versions of a house method, newest first. */
 export const methodVersions: Read = (client, request) => listVersions(client, idInPath(request, 'methodId'));

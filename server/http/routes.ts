@@ -36,7 +36,7 @@ import {
 } from './academy';
 import { recover, recoveryLeft, renewRecovery } from './recovery';
 import { academyPrivacy, askForErasure, checkedConsent, studentPrivacy, takeErasureBack } from './privacy';
-import { changes, methodVersions, reading, studentPage, studentWithLog } from './reads';
+import { changes, methodVersions, reading, studentPage, studentWithLog, today } from './reads';
 import type { Services } from './services';
 import { shotStream } from './shotStream';
 import { signIn, signOut, whoIsSignedIn } from './signIn';
@@ -172,6 +172,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       access: instructor,
       handler: reading(services, studentPrivacy),
     },
+    { method: 'get', path: '/api/today', access: instructor, handler: reading(services, today) },
     { method: 'get', path: '/api/exports/academy', access: 'stream', handler: exportAcademy(services) },
     {
       method: 'get',

@@ -1,9 +1,10 @@
+import { once } from 'node:events';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Readable, Transform } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
+import { Readable, Transform, type Writable } from 'node:stream';
+import { finished, pipeline } from 'node:stream/promises';
 import type { Identity } from '@pedastance/contract';
 import { LARGEST_RECORDS_FILE, type ImportAnswer } from '@pedastance/contract/recordsFile';
 import type { Request, RequestHandler, Response } from 'express';
@@ -14,7 +15,7 @@ import { noteAct } from '../store/audit';
 import { inAcademy } from '../store/database';
 import { findStudent } from '../store/students';
 import { recordLines } from '../transfer/exportRecords';
-import { readInto } from '../transfer/importRecords';
+import { preview, takeChecked, type Line } from '../transfer/importRecords';
 import { tableLines, TABLES, type DecimalSign, type TableName } from '../transfer/tables';
 import { notOwner } from './academy';
 import { badInput, Refusal } from './problems';
@@ -25,6 +26,20 @@ import type { Services } from './services';
 async function ownersOnly(pool: Pool, { academyId, instructorId }: Identity): Promise<void> {
   if (!(await inAcademy(pool, academyId, (client) => isOwner(client, instructorId), 'read only')))
     throw notOwner();
+}
+
+const BLOCK_CHARACTERS = 64 * 1024;
+
+/** Lines put together to blocks: sending each by itself takes longer than making it. */
+async function* inBlocks(lines: AsyncIterable<string>): AsyncGenerator<string> {
+  let block = '';
+  for await (const line of lines) {
+    block += line;
+    if (block.length < BLOCK_CHARACTERS) continue;
+    yield block;
+    block = '';
+  }
+  if (block !== '') yield block;
 }
 
 /** The other side has had enough. */
@@ -45,7 +60,7 @@ export async function sendRead(
         `set transaction isolation level repeatable read;
          set local statement_timeout = 0; set local idle_in_transaction_session_timeout = '10min'`,
       );
-      await pipeline(Readable.from(read(client)), response).catch((error: { code?: string }) => {
+      await pipeline(Readable.from(inBlocks(read(client))), response).catch((error: { code?: string }) => {
         if (error.code !== CLOSED_EARLY) throw error;
       });
     },
@@ -58,6 +73,8 @@ const fileName = (identity: Identity, what: string, ending: string): string =>
 
 export function asFile(response: Response, identity: Identity, what: string, ending: string): void {
   response.attachment(fileName(identity, what, ending));
+  // Packing a large file takes longer than sending it; no-store as every answer.
+  response.setHeader('cache-control', 'no-store, no-transform');
 }
 
 const RECORDS_TYPE = 'application/x-ndjson; charset=utf-8';
@@ -174,15 +191,23 @@ async function importSpooled(
   step: 'preview' | 'take',
 ): Promise<ImportAnswer> {
   const folder = await mkdtemp(join(tmpdir(), 'pedastance-import-'));
-  const file = join(folder, 'records.jsonl');
+  const [file, checked] = [join(folder, 'sent.jsonl'), join(folder, 'checked.jsonl')];
   try {
     await spooled(request, file);
-    const preview = await readInto(pool, createReadStream(file), identity, 'preview');
-    if (step === 'preview' || preview.faults.length > 0) return preview;
-    const taken = await readInto(pool, createReadStream(file), identity, 'take');
+    if (step === 'preview') return await preview(pool, createReadStream(file), identity);
+    const out = createWriteStream(checked, { mode: 0o600 });
+    const told = await preview(pool, createReadStream(file), identity, (line) => written(out, line));
+    await finished(out.end());
+    if (told.faults.length > 0) return told;
+    const taken = await takeChecked(pool, createReadStream(checked), identity);
     await inAcademy(pool, identity.academyId, (client) => noteAct(client, identity, 'records imported'));
     return taken;
   } finally {
     await rm(folder, { recursive: true, force: true });
   }
+}
+
+/** Writes a line, and waits where the disk is slower than the reading. */
+async function written(out: Writable, line: Line): Promise<void> {
+  if (!out.write(`${JSON.stringify(line)}\n`)) await once(out, 'drain');
 }

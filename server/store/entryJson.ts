@@ -1,5 +1,5 @@
 import { CHECK_AS_JSON } from './checks';
-import { TRIAL_KINDS_AS_JSON } from './trials';
+import { lookAsJson, TRIAL_KINDS_AS_JSON } from './trials';
 
 const FINDINGS_AS_JSON = `
   select jsonb_agg(jsonb_build_object(
@@ -35,8 +35,13 @@ const POSTURE_AS_JSON = `
     from sighting where sighting.academy_id = entry.academy_id and sighting.address_id = entry.id
   ) as seen`;
 
-/** An entry in the shape it was sent in, without when it was made; within a query of `entry`, a row of the log. */
-export const ENTRY_AS_JSON = `
+/** The parts of a reading and a look that are answered with them, and that a file of records has apart. */
+interface Inside {
+  findings: string;
+  check: string;
+}
+
+const entryAsJson = ({ findings, check }: Inside): string => `
        jsonb_build_object('id', entry.id, 'lessonId', entry.lesson_id, 'kind', entry.kind, 'replaces', entry.replaces_id)
        || case entry.kind
          when 'intake' then (
@@ -62,8 +67,7 @@ export const ENTRY_AS_JSON = `
              'note', note, 'facts', case when read_age is not null then jsonb_build_object('cautions', read_cautions, 'age', read_age,
                'rests', case when read_hand is not null then jsonb_build_object('hand', read_hand, 'facts', read_caution_facts,
                  'shoulderGoal', read_shoulder_goal) end) end,
-             'check', (${CHECK_AS_JSON}),
-             'findings', (${FINDINGS_AS_JSON}), 'choices', (${CHOICES_AS_JSON}))
+             ${check} ${findings} 'choices', (${CHOICES_AS_JSON}))
            from reading_entry where reading_entry.academy_id = entry.academy_id and reading_entry.id = entry.id)
          when 'change' then (
            select jsonb_build_object('readingId', reading_id, 'fromAddressId', from_address_id,
@@ -71,4 +75,17 @@ export const ENTRY_AS_JSON = `
              'shoulderGoal', shoulder_goal, 'reason', reason, 'feel', feel, 'note', note)
            from change_entry where change_entry.academy_id = entry.academy_id and change_entry.id = entry.id)
          ${TRIAL_KINDS_AS_JSON}
+         ${lookAsJson(check)}
        end`;
+
+/** An entry in the shape it was sent in, without when it was made; within a query of `entry`, a row of the log. */
+export const ENTRY_AS_JSON = entryAsJson({
+  check: `'check', (${CHECK_AS_JSON}),`,
+  findings: `'findings', (${FINDINGS_AS_JSON}),`,
+});
+
+/** The same without the check and a reading's findings, of which the database makes text of its own faster. */
+export const ENTRY_CORE_AS_JSON = entryAsJson({ check: '', findings: '' });
+
+/** A reading's findings as text; null for an entry that has none. */
+export const FINDINGS_AS_TEXT = `(${FINDINGS_AS_JSON.replaceAll('jsonb_', 'json_')})::text`;

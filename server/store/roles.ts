@@ -45,6 +45,8 @@ export async function prepareRoles(client: Client, applicationPassword: string):
   );
   // A statement that runs this long is given up, and its request is retried; so is a transaction left open.
   await client.query(`alter role ${signsIn} set statement_timeout = '15s'`);
+  // Compiling a query takes longer than any of ours runs.
+  await client.query(`alter role ${signsIn} set jit = off`);
   await client.query(`alter role ${signsIn} set idle_in_transaction_session_timeout = '30s'`);
   await client.query(`grant ${APPLICATION_ROLE} to ${signsIn}`);
   await client.query(

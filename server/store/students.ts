@@ -231,22 +231,25 @@ export function studentRow(student: NewStudent, writer: Writer): Record<string, 
 
 export async function addStudent(client: ClientBase, student: NewStudent, writer: Writer): Promise<Student> {
   await insertRows(client, 'student', [studentRow(student, writer)]);
-  await indexWords(client, student.id, student, writer.academyId);
+  await indexWords(client, writer.academyId, [{ id: student.id, person: student }]);
   return findStudent(client, student.id);
 }
 
-/** Writes the words a student is found by. */
+type Findable = Pick<Person, 'name' | 'hand' | 'cautions'>;
+
+/** Writes the words that students are found by. */
 export async function indexWords(
   client: ClientBase,
-  id: string,
-  person: Pick<Person, 'name' | 'hand' | 'cautions'>,
   academyId: string,
+  students: readonly { id: string; person: Findable }[],
 ): Promise<void> {
+  const words = students.flatMap(({ id, person }) =>
+    wordsOf(searchText(person)).map((word) => ({ id, word, name: person.name })),
+  );
   await client.query(
     `insert into student_word (academy_id, student_id, word, name)
-     select academy_id, id, word, lower(name) from student, unnest($3::text[]) as word
-     where academy_id = $1 and id = $2`,
-    [academyId, id, wordsOf(searchText(person))],
+     select $1, id, word, lower(name) from unnest($2::uuid[], $3::text[], $4::text[]) as found (id, word, name)`,
+    [academyId, words.map(({ id }) => id), words.map(({ word }) => word), words.map(({ name }) => name)],
   );
 }
 
@@ -256,7 +259,8 @@ export async function indexMissingWords(owner: ClientBase): Promise<void> {
     `select academy_id, id, name, hand, cautions from student where not exists (
        select from student_word where student_word.academy_id = student.academy_id and student_word.student_id = student.id)`,
   );
-  for (const { academy_id, id, ...person } of rows) await indexWords(owner, id, person as Person, academy_id);
+  for (const { academy_id, id, ...person } of rows)
+    await indexWords(owner, academy_id, [{ id, person: person as Findable }]);
 }
 
 /** @throws StaleEdit when the student is no longer at the version the edit was made from. */
@@ -283,6 +287,6 @@ export async function editStudent(client: ClientBase, edit: StudentEdit, writer:
   await client.query('delete from student_word where academy_id = current_academy() and student_id = $1', [
     edit.studentId,
   ]);
-  await indexWords(client, edit.studentId, edit, writer.academyId);
+  await indexWords(client, writer.academyId, [{ id: edit.studentId, person: edit }]);
   return current;
 }

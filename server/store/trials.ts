@@ -1,5 +1,3 @@
-import { CHECK_AS_JSON } from './checks';
-
 /** The kinds of a trial as the log's query makes them JSON, each in the shape it was sent in. */
 export const TRIAL_KINDS_AS_JSON = `
   when 'trial' then (
@@ -23,9 +21,12 @@ export const TRIAL_KINDS_AS_JSON = `
           'curveSide', curve_side, 'strike', strike, 'balanceHeld', balance_held, 'feltTurn', felt_turn,
           'mishit', mishit)) order by position), '[]')
         from shot where shot.academy_id = entry.academy_id and shot.entry_id = entry.id))
-    from shots_entry where shots_entry.academy_id = entry.academy_id and shots_entry.id = entry.id)
+    from shots_entry where shots_entry.academy_id = entry.academy_id and shots_entry.id = entry.id)`;
+
+/** A look as the log's query makes it JSON; `check` is the part that came of working it out again. */
+export const lookAsJson = (check: string): string => `
   when 'look' then (
-    select jsonb_build_object('trialId', trial_id, 'shotIds', to_jsonb(shot_ids), 'modelVersion', model_version, 'check', (${CHECK_AS_JSON}), 'length', length, 'look', look, 'painUp', pain_up, 'verdict', verdict,
+    select jsonb_build_object('trialId', trial_id, 'shotIds', to_jsonb(shot_ids), 'modelVersion', model_version, ${check} 'length', length, 'look', look, 'painUp', pain_up, 'verdict', verdict,
       'because', because, 'effects', effects, 'decision', decision, 'note', note,
       'evidence', case when difference is not null then jsonb_build_object('difference', difference, 'shift', shift,
         'interval', jsonb_build_array(interval_low, interval_high), 'p', p, 'exact', exact,

@@ -76,6 +76,7 @@ const LISTED: Record<string, Listed> = {
   'PUT /api/recovery': { path: '/api/recovery', open: true },
   'GET /api/recovery-codes': { path: '/api/recovery-codes' },
   'POST /api/recovery-codes': { path: '/api/recovery-codes' },
+  'GET /api/today': { path: '/api/today', toOtherAcademy: nothingOf },
   'GET /api/exports/academy': { path: '/api/exports/academy', toOtherAcademy: nothingOf },
   'GET /api/exports/students/:studentId': {
     path: '/api/exports/students/:studentId',

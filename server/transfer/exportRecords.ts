@@ -11,7 +11,7 @@ import type { ClientBase } from 'pg';
 import QueryStream from 'pg-query-stream';
 import { buildsOf } from '../store/builds';
 import { consentsOf } from '../store/consents';
-import { ENTRY_AS_JSON } from '../store/entryJson';
+import { ENTRY_CORE_AS_JSON, FINDINGS_AS_TEXT } from '../store/entryJson';
 import { methodVersionsUsed } from '../store/methods';
 import { momentAsJson, type Made } from '../store/rows';
 import { screensOf } from '../store/screens';
@@ -83,22 +83,37 @@ async function lessonsOf(client: ClientBase, studentIds: string[]): Promise<Made
 /** The logs of students as lines that the database writes, one student's after another's. */
 const entryLines = (studentIds: string[]): QueryStream =>
   new QueryStream(
-    `select student_id, jsonb_build_object('kind', 'entry', 'by', instructor_id, 'receivedAt', ${momentAsJson('received_at')},
-       'record', (made - 'check') || jsonb_build_object('madeAt', ${momentAsJson('made_at')}),
-       'check', (select jsonb_build_object('verdict', verdict, 'differences', differences, 'modelVersion', model_version)
-         from entry_check where entry_check.academy_id = entry.academy_id and entry_check.entry_id = entry.id))::text as line
-     from (
-       select entry.*, ${ENTRY_AS_JSON} as made from log_entry as entry
-       where academy_id = current_academy() and student_id = any($1)
-     ) as entry
-     order by student_id, made_at, id`,
+    `select entry.student_id, entry.instructor_id, ${momentAsJson('entry.received_at')} as received_at,
+       ${momentAsJson('entry.made_at')} as made_at, (${ENTRY_CORE_AS_JSON})::text as core,
+       case entry.kind when 'reading' then ${FINDINGS_AS_TEXT} end as findings,
+       json_build_object('verdict', verdict, 'differences', differences, 'modelVersion', model_version)::text as checked,
+       verdict
+     from log_entry as entry
+     left join entry_check on entry_check.academy_id = entry.academy_id and entry_check.entry_id = entry.id
+     where entry.academy_id = current_academy() and entry.student_id = any($1)
+     order by entry.student_id, entry.made_at, entry.id`,
     [studentIds],
     { batchSize: ENTRIES_AT_ONCE },
   );
 
 interface EntryRow {
   student_id: string;
-  line: string;
+  instructor_id: string;
+  received_at: string;
+  made_at: string;
+  /** The entry as JSON without its time, its findings and its check; it begins with a brace. */
+  core: string;
+  findings: string | null;
+  checked: string;
+  verdict: string | null;
+}
+
+/** An entry's line, put together from what the database wrote, which is not read and written again. */
+function entryLine(row: EntryRow): string {
+  const findings = row.findings ? `"findings":${row.findings},` : '';
+  const record = `{"madeAt":"${row.made_at}",${findings}${row.core.slice(1)}`;
+  const check = row.verdict ? row.checked : 'null';
+  return `{"kind":"entry","by":"${row.instructor_id}","receivedAt":"${row.received_at}","check":${check},"record":${record}}`;
 }
 
 const line = (value: RecordsLine | RecordsHeader): string => JSON.stringify(value);
@@ -135,7 +150,8 @@ async function* studentLines(client: ClientBase, page: readonly StudentRecord[])
       const { id } = student.record;
       yield line(student);
       yield* parts.get(id) ?? [];
-      for (; !next.done && next.value.student_id === id; next = await rows.next()) yield next.value.line;
+      for (; !next.done && next.value.student_id === id; next = await rows.next())
+        yield entryLine(next.value);
     }
   } finally {
     // Whoever stops reading closes the database's cursor too.

@@ -1,4 +1,10 @@
-import type { LineFault, LineOf, ImportSummary } from '@pedastance/contract/recordsFile';
+import type {
+  ImportAnswer,
+  ImportSummary,
+  LineOf,
+  RecordsHeader,
+  RecordsLine,
+} from '@pedastance/contract/recordsFile';
 import type { ClientBase, Pool } from 'pg';
 import { buildRow } from '../store/builds';
 import { consentRow } from '../store/consents';
@@ -28,7 +34,7 @@ const TABLES = [
   ...LOG_TABLES,
 ] as const;
 
-const ROWS_AT_ONCE = 500;
+const ROWS_AT_ONCE = 2_000;
 /** Students are taken in so many lines at a time, each whole; other writes of the academy wait so long. */
 const LINES_AT_ONCE = 2000;
 const MOST_NAMESAKES = 20;
@@ -130,9 +136,12 @@ async function takeIn(
      where student.academy_id = current_academy() and student.id = read.id`,
     [last.map(({ id }) => id), last.map((each) => each.last)],
   );
-  for (const { student } of groups) {
-    if (fresh.has(student.record.id)) await indexWords(client, student.record.id, student.record, academyId);
-  }
+  const found = groups.map(({ student: { record } }) => ({ id: record.id, person: record }));
+  await indexWords(
+    client,
+    academyId,
+    found.filter(({ id }) => fresh.has(id)),
+  );
 }
 
 /** Colleagues and methods of a file, where the academy does not have them. */
@@ -187,24 +196,34 @@ async function namesakesOf(
   return rows.map(({ name }) => name);
 }
 
-/** Collects students until there are enough for one transaction. */
+/** Collects students until there are enough for one transaction, and reads on while that one is at work. */
 class Batches {
   private groups: StudentGroup[] = [];
   private lines = 0;
+  private atWork: Promise<void> = Promise.resolve();
 
   constructor(private readonly work: (groups: readonly StudentGroup[]) => Promise<void>) {}
 
   async add(group: StudentGroup): Promise<void> {
     this.groups.push(group);
     this.lines += 1 + group.parts.length;
-    if (this.lines >= LINES_AT_ONCE) await this.flush();
+    if (this.lines >= LINES_AT_ONCE) await this.begin();
+  }
+
+  /** Starts on what is there once the batch before is done. */
+  private async begin(): Promise<void> {
+    const { groups } = this;
+    this.groups = [];
+    this.lines = 0;
+    await this.atWork;
+    this.atWork = this.work(groups);
+    // It is waited for with the next batch or at the end; until then nobody looks.
+    this.atWork.catch(() => undefined);
   }
 
   async flush(): Promise<void> {
-    const { groups } = this;
-    if (groups.length > 0) await this.work(groups);
-    this.groups = [];
-    this.lines = 0;
+    await this.begin();
+    await this.atWork;
   }
 }
 
@@ -219,46 +238,87 @@ const emptySummary = ({ header }: FileStart): ImportSummary => ({
 const entriesIn = (groups: readonly StudentGroup[]): number =>
   groups.reduce((sum, { parts }) => sum + parts.filter(({ line }) => line.kind === 'entry').length, 0);
 
+/** What some students would bring, added to what is told of the file. */
+async function told(
+  client: ClientBase,
+  summary: ImportSummary,
+  groups: readonly StudentGroup[],
+): Promise<{ taken: StudentGroup[]; fresh: ReadonlySet<string> }> {
+  const { known, erased, fresh } = await lookUp(client, groups);
+  summary.students.fresh += fresh.size;
+  summary.students.known += known.size;
+  summary.students.erased += erased.size;
+  if (summary.namesakes.length < MOST_NAMESAKES) {
+    const more = await namesakesOf(client, groups, fresh);
+    summary.namesakes = [...new Set([...summary.namesakes, ...more])].slice(0, MOST_NAMESAKES);
+  }
+  const taken = groups.filter(({ student }) => !erased.has(student.record.id));
+  summary.entries += entriesIn(taken);
+  return { taken, fresh };
+}
+
+/** Batches after which the planner is told anew; a file of fewer is too small to matter. */
+const TELL_AT = [8, 64, 512, 4096];
+
 /**
- * Reads a file of records and tells what it would bring into an academy, or takes it in: then students come in whole,
- * what is there already stays as it is, and nobody who was erased comes back.
- * @returns what it brings, and what is wrong with the file by line
+ * Tells the database's planner how much there is now: of tables that were empty a moment ago it knows nothing, and
+ * would read them whole for every reference.
  */
-export async function readInto(
+async function tellPlanner(client: ClientBase): Promise<void> {
+  await client.query('select records_analyze()');
+}
+
+type Bytes = AsyncIterable<Buffer>;
+export type Line = RecordsHeader | RecordsLine;
+
+/**
+ * Reads a file of records and tells what it would bring into an academy, and what is wrong with it by line.
+ * @param keep - is handed each line in today's shape, for `takeChecked`
+ */
+export async function preview(
   pool: Pool,
-  chunks: AsyncIterable<Buffer>,
-  importer: Importer,
-  step: 'preview' | 'take',
-): Promise<{ summary: ImportSummary | null; faults: LineFault[] }> {
-  const { academyId } = importer;
-  const mode = step === 'take' ? ('read write' as const) : ('read only' as const);
+  chunks: Bytes,
+  { academyId }: Importer,
+  keep?: (line: Line) => Promise<void>,
+): Promise<ImportAnswer> {
   let summary: ImportSummary | null = null;
   const batches = new Batches((groups) =>
-    inAcademy(
-      pool,
-      academyId,
-      async (client) => {
-        const { known, erased, fresh } = await lookUp(client, groups);
-        const told = summary!;
-        told.students.fresh += fresh.size;
-        told.students.known += known.size;
-        told.students.erased += erased.size;
-        if (told.namesakes.length < MOST_NAMESAKES)
-          told.namesakes.push(...(await namesakesOf(client, groups, fresh)));
-        const taken = groups.filter(({ student }) => !erased.has(student.record.id));
-        told.entries += entriesIn(taken);
-        if (step === 'take') await takeIn(client, academyId, taken, fresh);
-      },
-      mode,
-    ),
+    inAcademy(pool, academyId, async (client) => void (await told(client, summary!, groups)), 'read only'),
   );
   const faults = await readRecords(chunks, {
-    start: async (start) => {
-      summary = emptySummary(start);
-      if (step === 'take') await inAcademy(pool, academyId, (client) => takeStart(client, importer, start));
-    },
+    ...(keep && { line: keep }),
+    start: (start) => void (summary = emptySummary(start)),
     student: (group) => batches.add(group),
   });
-  if (faults.length === 0 || step === 'take') await batches.flush();
+  if (faults.length === 0) await batches.flush();
+  return { summary, faults };
+}
+
+/**
+ * Takes in a file that has been checked: students come in whole, what is there already stays as it is, and nobody who
+ * was erased comes back.
+ */
+export async function takeChecked(pool: Pool, chunks: Bytes, importer: Importer): Promise<ImportAnswer> {
+  const { academyId } = importer;
+  let summary: ImportSummary | null = null;
+  let batch = 0;
+  const batches = new Batches((groups) =>
+    inAcademy(pool, academyId, async (client) => {
+      const { taken, fresh } = await told(client, summary!, groups);
+      await takeIn(client, academyId, taken, fresh);
+      batch += 1;
+      if (TELL_AT.includes(batch)) await tellPlanner(client);
+    }),
+  );
+  const reader = {
+    start: async (start: FileStart) => {
+      summary = emptySummary(start);
+      await inAcademy(pool, academyId, (client) => takeStart(client, importer, start));
+    },
+    student: (group: StudentGroup) => batches.add(group),
+  };
+  const faults = await readRecords(chunks, reader, true);
+  await batches.flush();
+  if (batch >= TELL_AT[0]!) await inAcademy(pool, academyId, tellPlanner);
   return { summary, faults };
 }

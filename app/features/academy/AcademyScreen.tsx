@@ -1,9 +1,13 @@
+import { router } from 'expo-router';
 import { useAccount } from '../../state/account';
+import { Button } from '../../ui/Button';
 import { Page } from '../../ui/Page';
 import { Body } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
 import { Keys } from './Keys';
 import { People } from './People';
+import { Privacy } from './Privacy';
+import { Recovery } from './Recovery';
 import { Sessions } from './Sessions';
 
 /** An academy's people and one's own keys. */
@@ -15,7 +19,11 @@ export function AcademyScreen() {
       <Body className="text-lg font-semibold">{identity.academyName}</Body>
       <People identity={identity} />
       <Keys identity={identity} />
+      <Recovery identity={identity} />
       <Sessions identity={identity} />
+      {identity.role !== 'instructor' && <Privacy identity={identity} />}
+      <Button look="plain" words={messages.dataInAndOut} onPress={() => router.push('/data')} />
+      <Button look="plain" words={messages.whatIsKeptWhere} onPress={() => router.push('/kept')} />
     </Page>
   );
 }

@@ -8,7 +8,7 @@ import { NewPasswordField, newPasswordFault } from '../../ui/NewPasswordField';
 import { Notice } from '../../ui/Notice';
 import { Heading } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
-import { troubleOf } from './useAsked';
+import { troubleOf } from '../../state/useAsked';
 
 /** Changing one's password, which ends every other session. */
 export function Keys({ identity }: { identity: Identity }) {

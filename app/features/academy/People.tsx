@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
-import { useAsked } from './useAsked';
+import { useAsked } from '../../state/useAsked';
 
 const OTHER_ROLE: Record<Role, Role> = { owner: 'instructor', instructor: 'owner' };
 

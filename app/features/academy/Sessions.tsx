@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
-import { useAsked } from './useAsked';
+import { useAsked } from '../../state/useAsked';
 
 /** What a browser calls itself, cut down to what a coach knows it by. */
 const deviceName = (device: string): string =>

@@ -2,6 +2,7 @@ import type { Said } from '../../domain/said';
 
 /** What this screen says. */
 export const messages = {
+  forgot: 'Forgot the password?',
   startAnAcademy: 'Start an academy of your own',
   eMailAddressExpectedName: (email: Said) => `E-mail address: expected name@place, found "${email}"`,
   passwordExpectedOneFoundNothing: 'Password: expected one, found nothing',

@@ -66,6 +66,11 @@ export function SignInScreen() {
           disabled={busy}
           onPress={() => void submit()}
         />
+        <Link href="/recover" className="min-h-[48px] py-3">
+          <Body tone="lagoon" className="font-semibold underline">
+            {messages.forgot}
+          </Body>
+        </Link>
         <Link href="/start" className="min-h-[48px] py-3">
           <Body tone="lagoon" className="font-semibold underline">
             {messages.startAnAcademy}

@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import type { Student } from '@pedastance/contract';
 import { bodyWith } from '@pedastance/core/turn';
 import { asPlayed, type HouseMethod } from '@pedastance/core/method';
@@ -13,7 +14,6 @@ import { Body } from '../../ui/Words';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { intakesOf } from '../../domain/intake';
 import type { LogRecord } from '../../domain/records';
-import { clubAndShot } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { PRESET_METHODS } from '../../state/useVersions';
 import { day } from '../../domain/students';

@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import type { Judgement } from '@pedastance/core/advice';
 import { playedKey, type FigureQuestion, type HouseMethod, type Played } from '@pedastance/core/method';
 import { laidOnLeadToe, wholeBag, type ClubAsTaught } from '@pedastance/core/method/compare';
@@ -15,7 +16,7 @@ import { Choice } from '../../ui/Choice';
 import { useWide } from '../../ui/layout';
 import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
-import { clubAndShot, spoken } from '../../domain/sentences';
+import { spoken } from '../../domain/sentences';
 import { useSpeech } from '../../state/useSpeech';
 import { useComputation } from '../../workers/useComputation';
 import { Told } from './JudgedByEach';

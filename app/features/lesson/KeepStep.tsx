@@ -1,5 +1,5 @@
 import { judge } from '@pedastance/core/advice';
-import { clubById } from '@pedastance/core/club';
+import { clubById, clubAndShot } from '@pedastance/core/club';
 import { inFootWords } from '@pedastance/core/phrases';
 import { Link, router } from 'expo-router';
 import { useState } from 'react';
@@ -14,7 +14,7 @@ import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { clubAndShot, tellAgreed } from '../../domain/sentences';
+import { tellAgreed } from '../../domain/sentences';
 import { useLessonContext } from './context';
 import { recordLesson } from '../../state/writes/record';
 import { useCase } from './useJudgement';

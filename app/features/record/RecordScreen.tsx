@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import type { NewBuild, Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core/phrases';
 import { USUAL_GOAL } from '@pedastance/core/turn';
@@ -24,7 +25,7 @@ import { JudgementCard } from '../../cards/JudgementCard';
 import { CheckNotice } from '../../cards/CheckNotice';
 import { Outgrown } from '../../cards/Outgrown';
 import type { LogRecord } from '../../domain/records';
-import { clubAndShot, tellAgreed } from '../../domain/sentences';
+import { tellAgreed } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { useAllVersions } from '../../state/useVersions';
 import { useSpeech } from '../../state/useSpeech';

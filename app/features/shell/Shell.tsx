@@ -32,7 +32,7 @@ export function Shell() {
   const path = usePathname();
   const signingIn = path === '/sign-in';
   // Whoever begins an academy or joins one is signed in nowhere yet.
-  const entering = signingIn || ['/start', '/join', '/reset'].includes(path);
+  const entering = signingIn || ['/start', '/join', '/reset', '/recover'].includes(path);
   if (status === 'starting') return <Waiting />;
   if (status === 'signed out' && !entering) return <Redirect href="/sign-in" />;
   if (status === 'signed in' && (signingIn || path === '/start')) return <Redirect href="/students" />;

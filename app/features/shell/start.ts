@@ -7,13 +7,14 @@ import { startPreferences } from '../../state/preferences';
 import { closeRecords, openRecords, refreshStudents, useRecords } from '../../state/records';
 import { openSealed } from '../../state/sealing';
 import { hearTabs } from '../../state/tabs';
+import { closeToday, openToday } from '../../state/today';
 import { showDraftOfOtherTab } from '../../state/lesson';
 
 async function openFor(owner: string): Promise<void> {
   await openSealed(owner);
   await Promise.all([openRecords(owner), openOutbox(owner), openDrafts(owner), openMethodDrafts(owner)]);
   // Sending does not wait for the lists: over a slow line they take long, and either may fail alone.
-  await Promise.all([sendQueue(), refreshStudents(owner)]);
+  await Promise.all([sendQueue(), refreshStudents(owner), openToday(owner)]);
 }
 
 function closeAll(): void {
@@ -21,6 +22,7 @@ function closeAll(): void {
   closeOutbox();
   closeDrafts();
   closeMethodDrafts();
+  closeToday();
 }
 
 /** Opens and closes what belongs to a coach as coaches come and go. */
@@ -42,7 +44,8 @@ function followAccount(): void {
 function followErased(): void {
   useRecords.subscribe(({ erased, owner }, before) => {
     if (!owner || erased.length <= before.erased.length) return;
-    void Promise.all([openDrafts(owner), openOutbox(owner)]);
+    closeToday();
+    void Promise.all([openDrafts(owner), openOutbox(owner), openToday(owner)]);
   });
 }
 

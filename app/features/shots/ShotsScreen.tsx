@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import type { AddressEntry, Student } from '@pedastance/contract';
 import type { ReadShots } from '@pedastance/core/formats';
 import { useLocalSearchParams } from 'expo-router';
@@ -11,7 +12,6 @@ import { Notice } from '../../ui/Notice';
 import { StudentPage } from '../../ui/Page';
 import { Select } from '../../ui/Select';
 import { Body, Quiet } from '../../ui/Words';
-import { clubAndShot } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { addressesIn, shotCount } from '../../domain/trials';
 import { dayAndTime } from '../../domain/students';

@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import { saidFigure, type Speech } from '@pedastance/core/phrases';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -5,7 +6,7 @@ import { CourseChart } from '../../cards/CourseChart';
 import { HeldLines } from '../../cards/HeldLines';
 import { agreementsOf, coursesOf, leastSpan, type Agreement } from '../../domain/agreements';
 import type { LogRecord } from '../../domain/records';
-import { clubAndShot, figureName } from '../../domain/sentences';
+import { figureName } from '../../domain/sentences';
 import { shortDay } from '../../domain/students';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './HeldCard.messages';

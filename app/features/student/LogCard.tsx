@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import type { Intake } from '@pedastance/core/body';
 import { stopsSentence, type Speech } from '@pedastance/core/phrases';
 import { differences } from '@pedastance/core/setup';
@@ -9,14 +10,7 @@ import { day } from '../../domain/students';
 import { intakeWords } from '../../domain/intake';
 import { Outgrown } from '../../cards/Outgrown';
 import { landed, type LogRecord } from '../../domain/records';
-import {
-  changeFigure,
-  figureName,
-  clubAndShot,
-  findingBand,
-  findingFigure,
-  spoken,
-} from '../../domain/sentences';
+import { changeFigure, figureName, findingBand, findingFigure, spoken } from '../../domain/sentences';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 import { messages } from './LogCard.messages';
 

@@ -14,4 +14,5 @@ export const messages = {
     'Nothing recorded yet. A lesson ends with a record: the address, what was read in it, and what you agreed to change.',
   shotsFromAFile: 'Shots: typed, from a file, or to one',
   build: 'Build',
+  dataAndConsent: 'Data and consent',
 };

@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import { useMemo } from 'react';
 import { View, ScrollView } from 'react-native';
 import { router, useLocalSearchParams, Link } from 'expo-router';
@@ -5,7 +6,6 @@ import type { NewBuild, Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core/phrases';
 import { JudgementCard } from '../../cards/JudgementCard';
 import { Cautions, BuildTable } from '../../cards/StudentFacts';
-import { clubAndShot } from '../../domain/sentences';
 import { useDrafts, draftsOf } from '../../state/drafts';
 import { startLesson } from '../../state/startLesson';
 import { Button } from '../../ui/Button';
@@ -138,6 +138,11 @@ export function StudentScreen() {
         <Link href={`/students/${id}/shots`} className="min-h-[48px] py-3">
           <Body tone="lagoon" className="font-semibold underline">
             {messages.shotsFromAFile}
+          </Body>
+        </Link>
+        <Link href={`/students/${id}/privacy`} className="min-h-[48px] py-3">
+          <Body tone="lagoon" className="font-semibold underline">
+            {messages.dataAndConsent}
           </Body>
         </Link>
         <View className="gap-1">

@@ -1,7 +1,7 @@
+import { clubAndShot } from '@pedastance/core/club';
 import { OUTCOME_WORDS } from '@pedastance/core/phrases';
 import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { clubAndShot } from '../../domain/sentences';
 import { day } from '../../domain/students';
 import { TrialLink } from '../../cards/TrialLink';
 import { isSimulated } from '../../domain/ownShots';

@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import type { Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core/phrases';
 import { bandsFor, ownFlareDifference, withEveryQuestion } from '@pedastance/core/method';
@@ -10,7 +11,6 @@ import { useBudgets } from '../../cards/turning';
 import { WhereItStops } from '../../cards/WhereItStops';
 import { day } from '../../domain/students';
 import { lastShoulderGoal, type LogRecord } from '../../domain/records';
-import { clubAndShot } from '../../domain/sentences';
 import { messages } from './TurnCard.messages';
 
 interface TurnCardProps {

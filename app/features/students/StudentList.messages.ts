@@ -24,4 +24,11 @@ export const messages = {
   theStudentsYouTaughtLast2:
     'The students you taught last are on this device; type a few letters to find any other.',
   addAStudent: 'Add a student',
+  erased: (names: string) =>
+    names === ''
+      ? 'A student’s data were erased. What this device had of them is gone.'
+      : `Erased: ${names}. What this device had of them is gone.`,
+  read: 'I have read it',
+  copiesEnded:
+    'This device had not met the server for 30 days, so its copies ended. They come back with the next connection. What is not sent is still here.',
 };

@@ -8,12 +8,15 @@ import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 're
 import { ScrollView, TextInput, View } from 'react-native';
 import { currentOwner, useAccount } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
-import { searchStudents, useRecords } from '../../state/records';
+import { erasedRead, searchStudents, useRecords } from '../../state/records';
 import { Button, IconButton } from '../../ui/Button';
 import { INK, ON_LAGOON } from '../../ui/colours';
+import { useWide } from '../../ui/layout';
+import { Notice } from '../../ui/Notice';
 import { Body, Quiet, Title } from '../../ui/Words';
 import { day, inShort } from '../../domain/students';
 import { messages } from './StudentList.messages';
+import { Today } from './Today';
 
 /** More rows than this are not drawn at once: a few letters of the name find anybody. */
 const MOST_SHOWN = 40;
@@ -118,6 +121,25 @@ function Empty({
   );
 }
 
+/** What went from this device, and why. */
+function Told() {
+  const erased = useRecords((state) => state.erased);
+  const ended = useRecords((state) => state.copiesEnded);
+  return (
+    <>
+      {erased.length > 0 && (
+        <Notice kind="caution" live>
+          <Body>{messages.erased(erased.filter(Boolean).join(', '))}</Body>
+          <View className="flex-row pt-2">
+            <Button look="plain" words={messages.read} onPress={erasedRead} />
+          </View>
+        </Notice>
+      )}
+      {ended && <Notice kind="caution">{messages.copiesEnded}</Notice>}
+    </>
+  );
+}
+
 export function StudentList() {
   const students = useRecords((state) => state.students);
   const loaded = useRecords((state) => state.loaded);
@@ -128,6 +150,7 @@ export function StudentList() {
   const search = useRef<TextInput>(null);
   const path = usePathname();
   const complete = useRecords((state) => state.complete);
+  const wide = useWide();
   // What is typed shows at once; the list follows it.
   const looked = useDeferredValue(typed);
   const all = useMemo(() => Object.values(students), [students]);
@@ -181,6 +204,8 @@ export function StudentList() {
         />
       </View>
       <ScrollView className="flex-1" tabIndex={0} aria-label={messages.listOfStudents}>
+        <Told />
+        {looked === '' && !wide && <Today most={3} />}
         {found.length === 0 && (
           <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} away={away} />
         )}

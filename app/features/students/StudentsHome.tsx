@@ -1,8 +1,8 @@
 import { useWide } from '../../ui/layout';
-import { NobodyChosen } from './NobodyChosen';
 import { StudentList } from './StudentList';
+import { TodayPage } from './TodayPage';
 
-/** Before anybody is picked: the list on a phone; on a wide screen, where it is beside this, what to do next. */
+/** Before anybody is picked: the list on a phone, the day at its top; on a wide screen the day, beside the list. */
 export function StudentsHome() {
-  return useWide() ? <NobodyChosen /> : <StudentList />;
+  return useWide() ? <TodayPage /> : <StudentList />;
 }

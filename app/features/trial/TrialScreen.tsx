@@ -1,3 +1,4 @@
+import { clubAndShot } from '@pedastance/core/club';
 import type { LookEntry } from '@pedastance/contract';
 import { OUTCOME_WORDS, type Speech } from '@pedastance/core/phrases';
 import type { DECISIONS, FactorialVerdict, Look, LookResult } from '@pedastance/core/trial';
@@ -12,7 +13,7 @@ import { useWide } from '../../ui/layout';
 import { StudentPage } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useComputation } from '../../workers/useComputation';
-import { clubAndShot, tellChange } from '../../domain/sentences';
+import { tellChange } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { dayAndTime } from '../../domain/students';
 import { CheckNotice } from '../../cards/CheckNotice';

@@ -10,20 +10,26 @@ const buildPost = (studentId: string, name: string, build: Build, madeAt: string
   writing: { route: 'build', body: { id: newId(), studentId, madeAt, ...build } },
 });
 
+const studentPosts = (studentId: string, person: Person, build: Build | null): Post[] => {
+  const madeAt = new Date().toISOString();
+  const student: Post = {
+    subjectId: studentId,
+    label: `New student ${person.name}`,
+    writing: { route: 'student', body: { id: studentId, madeAt, ...person } },
+  };
+  return [student, ...(build ? [buildPost(studentId, person.name, build, madeAt)] : [])];
+};
+
 /** Adds a student with a first build. Answers the student's id. */
 export async function addStudent(person: Person, build: Build): Promise<string> {
   const studentId = newId();
-  const madeAt = new Date().toISOString();
-  await post([
-    {
-      subjectId: studentId,
-      label: `New student ${person.name}`,
-      writing: { route: 'student', body: { id: studentId, madeAt, ...person } },
-    },
-    buildPost(studentId, person.name, build, madeAt),
-  ]);
+  await post(studentPosts(studentId, person, build));
   return studentId;
 }
+
+/** Adds many students at once, all or none; those without a height have no build yet. */
+export const addStudents = (rows: readonly { person: Person; build: Build | null }[]): Promise<void> =>
+  post(rows.flatMap(({ person, build }) => studentPosts(newId(), person, build)));
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 

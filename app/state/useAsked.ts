@@ -1,15 +1,15 @@
 import { useCallback, useEffect, useState } from 'react';
-import { Refused, ServerAway } from '../../state/api';
-import { messages } from './AcademyScreen.messages';
+import { common } from '../domain/common.messages';
+import { Refused, ServerAway } from './api';
 
-/** Why something of the academy was not done. */
+/** Why something that the server does was not done. */
 export function troubleOf(error: unknown): string {
   if (error instanceof Refused) {
     const { title, detail, faults } = error.problem;
     const fault = faults?.[0];
     return fault ? `Expected ${fault.expected}, found ${fault.found}.` : `${title}. ${detail}`.trim();
   }
-  if (error instanceof ServerAway) return messages.needsServer;
+  if (error instanceof ServerAway) return common.needsServer;
   return (error as Error).message;
 }
 

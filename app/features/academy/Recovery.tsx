@@ -1,0 +1,72 @@
+import { ownerOf, type Identity } from '@pedastance/contract/owner';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { common } from '../../domain/common.messages';
+import { api } from '../../state/api';
+import { useAsked } from '../../state/useAsked';
+import { Button } from '../../ui/Button';
+import { Field } from '../../ui/Field';
+import { Notice } from '../../ui/Notice';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { messages } from './AcademyScreen.messages';
+
+/** The codes as they were made: shown this once. */
+function Codes({ codes }: { codes: readonly string[] }) {
+  const [copied, setCopied] = useState(false);
+  const copy = () =>
+    navigator.clipboard.writeText(codes.join('\n')).then(
+      () => setCopied(true),
+      () => undefined,
+    );
+  return (
+    <Notice kind="plain" live>
+      <Body>{messages.codesOnce}</Body>
+      <View testID="codes-once">
+        {codes.map((code) => (
+          <Body key={code} selectable className="figures text-lg">
+            {code}
+          </Body>
+        ))}
+      </View>
+      <View className="flex-row pt-2">
+        <Button words={copied ? common.copied : messages.copyCodes} onPress={() => void copy()} />
+      </View>
+    </Notice>
+  );
+}
+
+/** Codes that let a coach back in who forgot the password. */
+export function Recovery({ identity }: { identity: Identity }) {
+  const owner = ownerOf(identity);
+  const ask = useCallback(() => api.recoveryLeft(owner), [owner]);
+  const { value, trouble, doing } = useAsked(ask);
+  const [password, setPassword] = useState('');
+  const [codes, setCodes] = useState<string[]>([]);
+  const make = () =>
+    doing(async () => {
+      setCodes([]);
+      setCodes((await api.renewRecovery(owner, password)).codes);
+      setPassword('');
+    });
+  return (
+    <View className="gap-3" testID="recovery">
+      <Heading>{messages.recovery}</Heading>
+      <Body>{messages.recoveryWhy}</Body>
+      {value && <Quiet>{messages.recoveryLeft(value.left)}</Quiet>}
+      <Field
+        label={messages.passwordNow}
+        value={password}
+        onChangeText={setPassword}
+        secureTextEntry
+        autoComplete="current-password"
+      />
+      {trouble !== '' && (
+        <Notice kind="trouble" live>
+          {trouble}
+        </Notice>
+      )}
+      {codes.length > 0 && <Codes codes={codes} />}
+      <Button look="plain" words={messages.makeCodes} onPress={() => void make()} />
+    </View>
+  );
+}

@@ -1,0 +1,70 @@
+import { plural } from '@pedastance/core/units';
+
+const students = (count: number): string => `${count} ${plural(count, 'student', 'students')}`;
+
+/** What is said where records go out and come in. */
+export const messages = {
+  title: 'Records in and out',
+  out: 'Save the academy’s records',
+  outWhy: 'The whole file can be read in again, here or elsewhere. Tables open in a spreadsheet.',
+  ownersOnly: 'Only an owner of the academy can do this.',
+  whole: 'Everything, one file',
+  tables: {
+    students: 'Students',
+    builds: 'Builds',
+    figures: 'Figures',
+    changes: 'Changes',
+    shots: 'Shots',
+  },
+  list: 'Add students from a list',
+  listWhy:
+    'A CSV file with a line a student, columns in any order: name, hand, year or day of birth; height and cautions where you have them.',
+  chooseList: 'Choose a list',
+  records: 'Read in a file of records',
+  recordsWhy: 'A file that this product saved, of a student or of a whole academy. Nothing comes twice.',
+  chooseRecords: 'Choose a file of records',
+  tooLarge: (name: string) => `${name}: expected at most 2 MB, found more`,
+  noRows: (name: string) => `${name}: expected a header and a line a student`,
+  tooManyRows: (most: number, found: number) => `Expected at most ${most} lines, found ${found}`,
+  columns: {
+    name: 'Name',
+    firstName: 'First name',
+    lastName: 'Last name',
+    hand: 'Hand',
+    birthYear: 'Year of birth',
+    bornOn: 'Day of birth',
+    height: 'Height',
+    shoulderBreadth: 'Shoulder breadth',
+    hipBreadth: 'Hip breadth',
+    shoe: 'Shoe, EU size',
+    cautions: 'Cautions',
+  },
+  notThere: 'Not in this file',
+  missing: {
+    name: 'Say which column is the name.',
+    hand: 'Say which column is the hand.',
+    born: 'Say which column is the year or day of birth.',
+  },
+  willAdd: (count: number) => `${students(count)} to add`,
+  row: (line: number, name: string, hand: string, year: number, height: string) =>
+    `Line ${line}: ${name}, ${hand}-handed, ${year}${height}`,
+  andMore: (count: number) => `and ${count} more`,
+  knownAlready: (count: number) => `${students(count)} here already, left out`,
+  badRows: (count: number) => `${count} ${plural(count, 'line', 'lines')} cannot be taken`,
+  badRow: (line: number, words: string) => `Line ${line}. ${words}.`,
+  add: (count: number) => `Add ${students(count)}`,
+  added: (count: number) => `${students(count)} added.`,
+  looking: 'Looking through the file …',
+  takingIn: 'Taking it in …',
+  from: (academy: string, day: string) => `From ${academy}, saved ${day}`,
+  fresh: (count: number) => `${students(count)} new`,
+  known: (count: number) => `${students(count)} here already: what is new of them is added`,
+  erased: (count: number) => `${students(count)} erased here: they do not come back`,
+  entries: (count: number) => `${count} ${plural(count, 'record', 'records')}`,
+  namesakes: (names: string) => `New, with a namesake here: ${names}`,
+  fault: (line: number, field: string, expected: string, found: string) =>
+    `Line ${line}, ${field}: expected ${expected}, found ${found}.`,
+  nothingTaken: 'This file cannot be read in. Nothing was taken.',
+  takeIn: 'Take it in',
+  takenIn: (count: number) => `Taken in: ${students(count)} new.`,
+};

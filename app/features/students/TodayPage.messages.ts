@@ -1,0 +1,25 @@
+import { plural } from '@pedastance/core/units';
+
+/** What is said of the coach's day. */
+export const messages = {
+  today: 'Today',
+  lessons: 'Lessons in progress',
+  lesson: (since: string) => `since ${since}`,
+  decisions: 'Needs your word',
+  refused: (count: number) => `${count} ${plural(count, 'record', 'records')} refused`,
+  haveALook: 'Have a look',
+  noConsent: 'Ask a guardian whether you may keep records',
+  trials: 'Trials not finished',
+  trial: (day: string) => `declared ${day}`,
+  drifted: 'Drifted since it was agreed',
+  driftedRow: (club: string, figures: string) => `${club}: ${figures}`,
+  due: 'Look again',
+  dueRow: (club: string, day: string) => `${club}, agreed ${day}`,
+  outgrown: 'Grown since it was agreed',
+  outgrownRow: 'Measure the body and the address anew',
+  unsent: 'Not sent yet',
+  unsentRow: (count: number) => `${count} ${plural(count, 'record', 'records')}`,
+  goesBySelf: 'It is sent by itself when there is a connection',
+  nothing: 'Nothing waits. Pick a student to begin.',
+  more: (count: number) => `All of today: ${count} more`,
+};

@@ -1,0 +1,13 @@
+import type { NewConsent, Student } from '@pedastance/contract';
+import { v7 as newId } from 'uuid';
+import { post } from '../outbox';
+
+/** Notes a word on consent, today. */
+export async function noteConsent(
+  { id: studentId, name }: Student,
+  said: Pick<NewConsent, 'given' | 'photos' | 'by' | 'guardian'>,
+): Promise<void> {
+  const madeAt = new Date().toISOString();
+  const body: NewConsent = { id: newId(), studentId, madeAt, on: madeAt.slice(0, 10), ...said };
+  await post([{ subjectId: studentId, label: `Consent for ${name}`, writing: { route: 'consent', body } }]);
+}

@@ -1,0 +1,147 @@
+import type { AddressEntry, Today } from '@pedastance/contract';
+import { hasOutgrown, isMinor } from '@pedastance/core/body';
+import { clubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
+import { changeHeld, FIGURE_WORDS, movedFigures } from '@pedastance/core/setup';
+import type { ClientBase } from 'pg';
+import { ENTRY_AS_JSON } from './entryJson';
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/** An agreement is looked at again after so many days (starting value), and left to rest after so many. */
+const DUE_AFTER_DAYS = 7;
+const AGREEMENTS_LAST_DAYS = 180;
+/** A trial that nobody went on with for so long is no work of today's (starting value), days. */
+const TRIALS_LAST_DAYS = 60;
+/** So many agreements are looked through, the newest; a coach's day has no more. */
+const MOST_AGREEMENTS = 100;
+const MOST_LISTED = 50;
+
+interface Agreed {
+  student_id: string;
+  name: string;
+  club: ClubId;
+  shot: ShotType;
+  made_at: Date;
+  from_id: string;
+  to_id: string;
+  today_id: string | null;
+  height_then: number;
+  height_now: number;
+}
+
+const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - days * DAY_MS);
+
+/** The newest change of each student and club, with the address that was measured after it and how tall the student was. */
+async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> {
+  const { rows } = await client.query<Agreed>(
+    `select newest.*, student.name, later.id as today_id, build.height as height_now
+     from (
+       select distinct on (change.student_id, agreed.club, agreed.shot)
+         change.student_id, agreed.club, agreed.shot, entry.made_at, change.from_address_id as from_id,
+         change.to_address_id as to_id, build.height as height_then
+       from change_entry as change
+       join log_entry as entry on entry.academy_id = change.academy_id and entry.id = change.id
+       join address_entry as agreed on agreed.academy_id = change.academy_id and agreed.id = change.to_address_id
+       join reading_entry as reading on reading.academy_id = change.academy_id and reading.id = change.reading_id
+       join build on build.academy_id = change.academy_id and build.id = reading.build_id
+       where change.academy_id = current_academy() and entry.made_at >= $1 and not exists (
+         select from log_entry as correction
+         where correction.academy_id = change.academy_id and correction.replaces_id = change.id)
+       order by change.student_id, agreed.club, agreed.shot, entry.made_at desc
+     ) as newest
+     join student on student.academy_id = current_academy() and student.id = newest.student_id
+     join lateral (
+       select height from build where build.academy_id = student.academy_id and build.student_id = student.id
+       order by build.made_at desc, build.id desc limit 1
+     ) as build on true
+     left join lateral (
+       select address.id from address_entry as address
+       join log_entry as entry on entry.academy_id = address.academy_id and entry.id = address.id
+       where address.academy_id = student.academy_id and address.student_id = student.id and address.club = newest.club
+         and address.shot = newest.shot and address.standing = 'today' and entry.made_at > newest.made_at
+       order by entry.made_at desc limit 1
+     ) as later on true
+     order by newest.made_at desc limit $2`,
+    [since, MOST_AGREEMENTS],
+  );
+  return rows;
+}
+
+async function setupsOf(client: ClientBase, ids: readonly string[]) {
+  const { rows } = await client.query<{ id: string; entry: AddressEntry }>(
+    `select entry.id, ${ENTRY_AS_JSON} as entry from log_entry as entry
+     where academy_id = current_academy() and id = any($1)`,
+    [ids],
+  );
+  return new Map(rows.map(({ id, entry }) => [id, entry.setup]));
+}
+
+type OfAgreements = Pick<Today, 'due' | 'drifted' | 'outgrown'>;
+
+async function ofAgreements(client: ClientBase, now: Date): Promise<OfAgreements> {
+  const all = await newestAgreed(client, daysBefore(now, AGREEMENTS_LAST_DAYS));
+  const ids = all.flatMap(({ from_id, to_id, today_id }) => [
+    from_id,
+    to_id,
+    ...(today_id ? [today_id] : []),
+  ]);
+  const setups = await setupsOf(client, ids);
+  const dueBefore = daysBefore(now, DUE_AFTER_DAYS);
+  const day: OfAgreements = { due: [], drifted: [], outgrown: [] };
+  for (const row of all) {
+    const about = { studentId: row.student_id, name: row.name };
+    const ofClub = { ...about, club: clubAndShot(row.club, row.shot), agreedAt: row.made_at.toISOString() };
+    const [from, to] = [setups.get(row.from_id)!, setups.get(row.to_id)!];
+    const today = row.today_id ? setups.get(row.today_id)! : null;
+    const drifted = today ? changeHeld(from, to, today).filter(({ verdict }) => verdict === 'drifted') : [];
+    if (drifted.length > 0)
+      day.drifted.push({ ...ofClub, figures: drifted.map(({ figure }) => FIGURE_WORDS[figure].name) });
+    if (!today && row.made_at <= dueBefore && movedFigures(from, to).length > 0) day.due.push(ofClub);
+    const known = day.outgrown.some(({ studentId }) => studentId === about.studentId);
+    if (!known && hasOutgrown(row.height_then, row.height_now)) day.outgrown.push(about);
+  }
+  day.due.reverse();
+  return day;
+}
+
+async function openTrials(client: ClientBase, now: Date): Promise<Today['trials']> {
+  const { rows } = await client.query(
+    `select trial.student_id as "studentId", student.name, trial.id as "trialId", entry.made_at as "declaredAt"
+     from trial_entry as trial
+     join log_entry as entry on entry.academy_id = trial.academy_id and entry.id = trial.id
+     join student on student.academy_id = trial.academy_id and student.id = trial.student_id
+     where trial.academy_id = current_academy() and entry.made_at >= $1
+       and not exists (select from look_entry as look where look.academy_id = trial.academy_id
+         and look.trial_id = trial.id and look.decision <> 'go on')
+       and not exists (select from log_entry as correction
+         where correction.academy_id = trial.academy_id and correction.replaces_id = trial.id)
+     order by entry.made_at desc limit $2`,
+    [daysBefore(now, TRIALS_LAST_DAYS), MOST_LISTED],
+  );
+  return rows;
+}
+
+async function withoutConsent(client: ClientBase, now: Date): Promise<Today['consents']> {
+  const { rows } = await client.query(
+    `select student.id as "studentId", student.name, student.birth_year as "birthYear", student.born_on as "bornOn"
+     from student
+     left join lateral (
+       select given from consent where consent.academy_id = student.academy_id and consent.student_id = student.id
+       order by made_at desc, id desc limit 1
+     ) as word on true
+     where student.academy_id = current_academy() and word.given is not true and student.birth_year >= $1
+     order by student.last_entry_at desc nulls last, student.id limit $2`,
+    [now.getUTCFullYear() - 19, MOST_LISTED],
+  );
+  const day = now.toISOString().slice(0, 10);
+  return rows.filter((born) => isMinor(born, day)).map(({ studentId, name }) => ({ studentId, name }));
+}
+
+/** What today's work is, from the academy's records. */
+export async function todayOf(client: ClientBase, now: Date): Promise<Today> {
+  return {
+    ...(await ofAgreements(client, now)),
+    trials: await openTrials(client, now),
+    consents: await withoutConsent(client, now),
+  };
+}
