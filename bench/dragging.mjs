@@ -84,7 +84,7 @@ async function openFeet(page, origin) {
   await page.getByLabel('E-mail address').fill('coach@lanternhill.example');
   await page.getByLabel('Password').fill('paper-and-tape');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('link', { name: /Odile Brandvold/ }).click();
+  await page.getByTestId('student-row').filter({ hasText: 'Odile Brandvold' }).click();
   await page.getByRole('button', { name: 'Start a lesson' }).click();
   await page.getByRole('tab', { name: 'club' }).click();
   await page.getByRole('radio', { name: '7-iron' }).click();

@@ -1,20 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test';
-import { expect, press, test, type Product } from './product';
-
-const LONG = 'a stance as wide as it takes';
-
-async function startAcademy(page: Page, product: Product, email: string): Promise<void> {
-  await page.goto(`${product.origin}/`);
-  await page.getByRole('link', { name: 'Start an academy of your own' }).click();
-  await page.getByLabel('Academy, or your own name').fill('Windy Tee');
-  await page.getByLabel('Your name').fill('Dot Example');
-  await page.getByLabel('E-mail address').fill(email);
-  await page.getByLabel('Password').fill(LONG);
-  await page.getByRole('radio', { name: 'Both well out' }).click();
-  await page.getByRole('radio', { name: 'Heels under the hips' }).click();
-  await press(page, 'Start');
-  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
-}
+import { expect, LONG_PASSWORD as LONG, press, startAcademy, student, test, type Product } from './product';
 
 const openAcademy = async (page: Page, product: Product) => {
   await page.goto(`${product.origin}/settings`);
@@ -59,7 +44,7 @@ test('an academy of one’s own: bad input is named, then it is there, empty, wi
   await expect(page.getByLabel('E-mail address')).toHaveValue('dot@windy.example');
 
   await startAcademy(page, product, 'dot@windy.example');
-  await expect(page.getByRole('link', { name: /Odile/ })).toHaveCount(0);
+  await expect(student(page, 'Odile')).toHaveCount(0);
   await page.goto(`${product.origin}/methods`);
   await expect(page.getByRole('link', { name: /Free the hips/ }).first()).toBeVisible();
   const [first] = await product.sql<{ name: string }>(
@@ -68,6 +53,41 @@ test('an academy of one’s own: bad input is named, then it is there, empty, wi
   );
   expect(first!.name).toBe('Free the hips');
 });
+
+/** Both change one student from what they saw: the second is told, and nothing of either is lost. */
+async function bothEdit(host: Page, eve: Page, product: Product): Promise<void> {
+  await host.goto(`${product.origin}/students`);
+  await press(host, 'Add a student');
+  await host.getByLabel('Name').fill('Ina Bothtaught');
+  await host.getByRole('radio', { name: 'Left-handed' }).click();
+  await host.getByLabel('Year of birth').fill('1988');
+  // The browser's own units: inches.
+  await host.getByLabel(/^Height/).fill('67');
+  await press(host, /^Save$/);
+  const landed = () =>
+    product.sql(
+      "select 1 from build join student on student.id = build.student_id where student.name = 'Ina Bothtaught'",
+    );
+  await expect.poll(landed).toHaveLength(1);
+  await eve.goto(`${product.origin}/students`);
+  await student(eve, 'Ina Bothtaught').click();
+  const edit = async (page: Page, words: string) => {
+    await page.getByRole('link', { name: 'Edit' }).click();
+    await page.getByLabel('Note: pain, surgery, what to leave alone').fill(words);
+  };
+  await edit(host, 'Told the host');
+  await edit(eve, 'Told Eve');
+  await press(host, /^Save$/);
+  const cautions = () => product.sql("select cautions from student where name = 'Ina Bothtaught'");
+  await expect.poll(cautions).toEqual([{ cautions: 'Told the host' }]);
+  await press(eve, /^Save$/);
+  await eve.getByTestId('status-strip').getByRole('link').click();
+  await expect(eve.getByText('This was changed by somebody else since')).toBeVisible();
+  await expect(eve.getByText(/Told the host/)).toBeVisible();
+  expect(await cautions()).toEqual([{ cautions: 'Told the host' }]);
+  await press(eve, 'Put mine over it');
+  await expect(eve.getByText('Everything has been sent.')).toBeVisible();
+}
 
 test('two coaches in two browsers: invited, both in, and access ended at once', async ({
   page,
@@ -87,6 +107,7 @@ test('two coaches in two browsers: invited, both in, and access ended at once', 
   await expect(late.getByText(/This invitation is not open/)).toBeVisible();
   await late.close();
 
+  await bothEdit(page, eve, product);
   await openAcademy(page, product);
   await expect(page.getByTestId('colleague')).toHaveCount(2);
   await press(page, 'End access of Eve Example');
@@ -147,4 +168,32 @@ test('a colleague who forgot the password sets a new one by the link an owner ha
   await eve.reload();
   await expect(eve.getByText(/Signed out by the server/)).toBeVisible();
   await other.close();
+});
+
+test('a coach who forgot the password comes back by a recovery code, once', async ({ page, product }) => {
+  test.setTimeout(90_000);
+  await startAcademy(page, product, 'codes@windy.example');
+  await openAcademy(page, product);
+  await page.getByLabel('Your password, to make codes').fill(LONG);
+  await press(page, 'Make new codes');
+  const codes = (await page.getByTestId('codes-once').innerText()).split('\n').filter(Boolean);
+  expect(codes).toHaveLength(8);
+  await page.goto(`${product.origin}/settings`);
+  await press(page, 'Sign out');
+  await page.getByRole('link', { name: 'Forgot the password?' }).click();
+  const recover = async (code: string) => {
+    await page.getByLabel('E-mail address').fill('codes@windy.example');
+    await page.getByLabel('Recovery code').fill(code);
+    await page.getByLabel('New password').fill('heels under the hips again');
+    await press(page, 'Set the password');
+  };
+  await recover('AAAA-AAAA-AAAA-AAAA');
+  await expect(page.getByText('The e-mail address or the code is not right')).toBeVisible();
+  await recover(codes[3]!.toLowerCase());
+  await expect(page.getByText(/Set\. Every session has ended/)).toBeVisible();
+  await page.getByRole('link', { name: 'Sign in' }).click();
+  await page.getByLabel('E-mail address').fill('codes@windy.example');
+  await page.getByLabel('Password').fill('heels under the hips again');
+  await press(page, 'Sign in');
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
 });

@@ -30,7 +30,7 @@ test('two tabs of one coach see each other’s records, and each record is sent 
   await page.getByLabel('Year of birth').fill('1990');
   await page.getByLabel(/^Height/).fill('171');
   await press(page, 'Save and start a lesson');
-  await expect(other.getByRole('link', { name: /Wyn Twotabs/ })).toBeVisible();
+  await expect(student(other, 'Wyn Twotabs')).toBeVisible();
   // The same lesson in both tabs: recorded in one, it is recorded in the other.
   await step(page, 'club');
   await page.getByRole('radio', { name: '7-iron', exact: true }).click();

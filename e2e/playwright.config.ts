@@ -43,8 +43,6 @@ export default defineConfig({
       use: wide,
       // What depends on the layout; what does not is tried at one size.
       testMatch: ['walk.spec.ts', 'screens.spec.ts', 'plan.spec.ts'],
-      // The lights differ in colours alone, and the sizes in layout alone.
-      grepInvert: /, dusk$/,
     },
     { name: 'start', testMatch: 'start.spec.ts' },
   ],

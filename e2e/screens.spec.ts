@@ -13,6 +13,7 @@ import {
   step,
   test,
   typeFigure,
+  student,
 } from './product';
 import type { Product } from './product';
 
@@ -56,7 +57,10 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       '/start',
       '/join',
       '/reset',
+      '/recover',
       '/academy',
+      '/data',
+      '/kept',
       '/settings',
       '/',
       '/students',
@@ -70,6 +74,7 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await visit('/start', '/start');
       await visit('/join', `/join#${'x'.repeat(43)}`);
       await visit('/reset', `/reset#${'x'.repeat(43)}`);
+      await visit('/recover', '/recover');
       await page.goto(product.origin);
       await visit('/sign-in');
       await press(page, 'Sign in');
@@ -80,8 +85,10 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await page.goto(`${product.origin}/academy`);
       await expect(page.getByTestId('colleague').first()).toBeVisible();
       await visit('/academy');
+      await visit('/data', '/data');
+      await visit('/kept', '/kept');
       await visit('/', '/');
-      await expect(page.getByRole('link', { name: /Odile/ })).toBeVisible();
+      await expect(student(page, 'Odile')).toBeVisible();
       await visit('/students', '/students');
       await page.getByLabel('Search students').fill('zzz');
       await expect(page.getByText('No student matches “zzz”.')).toBeVisible();
@@ -122,10 +129,11 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       '/students/[student]/edit',
       '/students/[student]/trial/[trial]',
       '/students/[student]/shots',
+      '/students/[student]/privacy',
     ],
     async walk(page, product, visit) {
       await signIn(page, product);
-      await page.getByRole('link', { name: /Bartolo Kettlesand/ }).click();
+      await student(page, 'Bartolo Kettlesand').click();
       await expect(page.getByTestId('log-card').first()).toBeVisible();
       await visit('/students/[student]');
       await page.getByTestId('log-card').first().getByRole('link').click();
@@ -138,12 +146,12 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await expect(page.getByTestId('plan')).toBeVisible();
       await visit('/students/[student]/compare');
       await page.goto(`${product.origin}/students`);
-      await page.getByRole('link', { name: /Bartolo Kettlesand/ }).click();
+      await student(page, 'Bartolo Kettlesand').click();
       await page.getByRole('link', { name: 'Edit' }).click();
       await expect(page.getByLabel('Name')).toBeVisible();
       await visit('/students/[student]/edit');
       await page.goto(`${product.origin}/students`);
-      await page.getByRole('link', { name: /Ferris Quillon/ }).click();
+      await student(page, 'Ferris Quillon').click();
       await page.getByTestId('trial-card').getByRole('link').click();
       await expect(page.getByTestId('verdict')).toBeVisible();
       await press(page, /What else was seen/);
@@ -152,6 +160,12 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await page.getByRole('link', { name: 'Shots: typed, from a file, or to one' }).click();
       await expect(page.getByRole('button', { name: 'Bring in a file …' })).toBeVisible();
       await visit('/students/[student]/shots');
+      await page.goto(`${product.origin}/students`);
+      await student(page, 'Pip Marrowby').click();
+      await page.getByRole('link', { name: 'Data and consent' }).click();
+      await press(page, 'Erase this student');
+      await expect(page.getByLabel('Name, typed again')).toBeVisible();
+      await visit('/students/[student]/privacy');
     },
   },
   'house methods': {
@@ -173,30 +187,41 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
   },
 };
 
-for (const light of ['Paper', 'Dusk'] as const) {
-  for (const [name, { screens, walk }] of Object.entries(WALKS)) {
-    test(`no serious accessibility finding: ${name}, ${light.toLowerCase()}`, async ({ page, product }) => {
-      test.setTimeout(180_000);
-      if (light === 'Dusk') {
-        await signIn(page, product);
-        await page.goto(`${product.origin}/settings`);
-        await page.getByRole('radio', { name: light }).click();
-        await preferenceKept(page, 'light', 'dusk');
-        // The device signs out at once; the session on the server ends with the answer.
-        const ended = page.waitForResponse((answer) => answer.request().method() === 'DELETE');
-        await press(page, 'Sign out');
-        await expect(page.getByLabel('Password')).toBeVisible();
-        await ended;
-      }
-      const visited = new Set<string>();
-      await walk(page, product, async (route, path) => {
-        if (path) await page.goto(`${product.origin}${path}`);
-        visited.add(route);
-        await noSeriousFinding(page, route, light);
-      });
-      expect([...visited].sort()).toEqual([...screens].sort());
+/** The light goes by the device from here on, which the browser is told: each screen is looked at in both. */
+async function lightAsTheDevice(page: Page, product: Product): Promise<void> {
+  await page.emulateMedia({ colorScheme: 'light' });
+  await signIn(page, product);
+  await page.goto(`${product.origin}/settings`);
+  await page.getByRole('radio', { name: 'As the device' }).click();
+  await preferenceKept(page, 'light', 'as the device');
+  // The device signs out at once; the session on the server ends with the answer.
+  const ended = page.waitForResponse((answer) => answer.request().method() === 'DELETE');
+  await press(page, 'Sign out');
+  await expect(page.getByLabel('Password')).toBeVisible();
+  await ended;
+}
+
+async function inBothLights(page: Page, screen: string): Promise<void> {
+  await noSeriousFinding(page, screen, 'Paper');
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(page.locator('html.dusk')).toBeAttached();
+  await noSeriousFinding(page, screen, 'Dusk');
+  await page.emulateMedia({ colorScheme: 'light' });
+  await expect(page.locator('html.dusk')).not.toBeAttached();
+}
+
+for (const [name, { screens, walk }] of Object.entries(WALKS)) {
+  test(`no serious accessibility finding: ${name}`, async ({ page, product }) => {
+    test.setTimeout(180_000);
+    await lightAsTheDevice(page, product);
+    const visited = new Set<string>();
+    await walk(page, product, async (route, path) => {
+      if (path) await page.goto(`${product.origin}${path}`);
+      visited.add(route);
+      await inBothLights(page, route);
     });
-  }
+    expect([...visited].sort()).toEqual([...screens].sort());
+  });
 }
 
 test('every screen there is is walked through', () => {

@@ -1,4 +1,4 @@
-import { band, drag, expect, figure, press, signIn, step, test, typeFigure } from './product';
+import { band, drag, expect, figure, press, signIn, step, test, typeFigure, student } from './product';
 
 /**
  * The whole walk with a student typed in, and every figure worked by hand beside it:
@@ -142,7 +142,7 @@ for (const hand of ['right', 'left'] as const) {
 
 test('an old reading says the same after the build is taken again', async ({ page, product }) => {
   await signIn(page, product);
-  await page.getByRole('link', { name: /Odile Brandvold/ }).click();
+  await student(page, 'Odile Brandvold').click();
   // A long log comes in pages; the oldest record is the last once all have come.
   const [counted] = await product.sql<{ records: number }>(
     "select count(*)::int as records from reading_entry join student on student.id = student_id where student.name like 'Odile%'",
@@ -175,9 +175,9 @@ test('bad input names the field, what was expected and what was found, and keeps
   await expect(page.getByText('▲ Height: expected 90 to 230 cm, found “17.8”')).toBeVisible();
   await expect(page.getByLabel('Name')).toHaveValue('Bad Inputson');
   await press(page, 'Cancel');
-  await expect(page.getByRole('link', { name: /Bad Inputson/ })).toHaveCount(0);
+  await expect(student(page, 'Bad Inputson')).toHaveCount(0);
 
-  await page.getByRole('link', { name: /Ruben Dandelisle/ }).click();
+  await student(page, 'Ruben Dandelisle').click();
   await press(page, 'Start a lesson');
   await step(page, 'read');
   await expect(page.getByText('Choose it first.')).toBeVisible();
@@ -196,7 +196,7 @@ test('bad input names the field, what was expected and what was found, and keeps
 
 test('the browser’s back goes back a screen at a time', async ({ page, product }) => {
   await signIn(page, product);
-  await page.getByRole('link', { name: /Gunnar Oxthwaite/ }).click();
+  await student(page, 'Gunnar Oxthwaite').click();
   await page.getByTestId('log-card').first().getByRole('link').click();
   await expect(page.getByTestId('plan')).toBeVisible();
   await page.goBack();

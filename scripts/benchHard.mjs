@@ -1,5 +1,7 @@
 // Attacks the product and measures what comes of it: `npm run bench -- hard`. Some minutes.
 import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { measureLargeApp } from '../bench/hard/largeApp.mjs';
 import { serveForNow } from './serveForNow.mjs';
@@ -128,35 +130,41 @@ async function large(figure, environment, origin) {
   row('the longest task while typing', 'taskWhileTypingMs', 200);
 }
 
-async function transfer(figure, environment, pid) {
-  const told = await measured('transfer.ts', { ...environment, SERVER_PROCESS: String(pid) });
-  const { summary, faults, mix } = told;
-  if (faults.length > 0) throw new Error(`the file was refused: ${JSON.stringify(faults)}`);
-  const entries = summary.entries;
-  const rate = (seconds) => `${Math.round(entries / seconds)} entries a second`;
-  const kinds = Object.entries(mix)
-    .map(([kind, count]) => `${count} ${kind}`)
-    .join(', ');
-  figure(
-    `${summary.students.fresh} students, ${entries} entries exported`,
-    rate(told.exportSeconds),
-    'at least 5,000',
-    entries / told.exportSeconds >= 5000,
-    kinds,
-  );
-  figure(
-    '… memory of the server',
-    `${Math.round(told.exportMemory)} MB`,
-    'under 200 MB',
-    told.exportMemory < 200,
-  );
-  figure(
-    '… imported',
-    `${told.importSeconds.toFixed(0)} s, ${rate(told.importSeconds)}`,
-    'within three times the export',
-    told.importSeconds <= 3 * told.exportSeconds,
-    `exported in ${told.exportSeconds.toFixed(0)} s; ${Math.round(told.importMemory)} MB`,
-  );
+/** Out and in again, each on a server that has done nothing before. */
+async function transfer(figure, environment, product) {
+  const folder = mkdtempSync(join(tmpdir(), 'pedastance-transfer-'));
+  const phase = async (name) =>
+    measured('transfer.ts', {
+      ...environment,
+      PHASE: name,
+      FOLDER: folder,
+      SERVER_PROCESS: String(await product.restart()),
+    });
+  try {
+    const { mix, students, entries } = await phase('fill');
+    const out = await phase('export');
+    const back = await phase('import');
+    const rate = (seconds) => `${Math.round(entries / seconds)} entries a second`;
+    const kinds = Object.entries(mix).map(([kind, count]) => `${count} ${kind}`);
+    const megabytes = (value) => `${Math.round(value)} MB`;
+    figure(
+      `${students} students, ${entries} entries exported`,
+      rate(out.seconds),
+      'at least 5,000',
+      entries / out.seconds >= 5000,
+      kinds.join(', '),
+    );
+    figure('… memory of the server', megabytes(out.memory), 'under 200 MB', out.memory < 200);
+    figure(
+      '… imported',
+      `${back.seconds.toFixed(0)} s, ${rate(back.seconds)}`,
+      'within three times the export',
+      back.seconds <= 3 * out.seconds,
+      `exported in ${out.seconds.toFixed(0)} s; ${megabytes(back.memory)}`,
+    );
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
 }
 
 /** All of it; `figure` takes a row of the table. `only` names one part. */
@@ -169,7 +177,7 @@ export async function benchHard(figure, only) {
   try {
     if (wanted('bodies')) await badBodies(figure, environment);
     if (wanted('coaches')) await coaches(figure, environment);
-    if (wanted('transfer')) await transfer(figure, environment, product.pid);
+    if (wanted('transfer')) await transfer(figure, environment, product);
     if (wanted('large')) await large(figure, environment, product.origin);
   } finally {
     await product.stop();

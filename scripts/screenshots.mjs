@@ -16,17 +16,20 @@ const FLAGS = [
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true };
 const WIDE = { viewport: { width: 1280, height: 800 } };
 
+/** A student's row in the list. */
+const student = (page, name) => page.getByTestId('student-row').filter({ hasText: name });
+
 async function signIn(page, origin) {
   await page.goto(origin);
   await page.getByLabel('E-mail address').fill('coach@lanternhill.example');
   await page.getByLabel('Password').fill('paper-and-tape');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await page.getByRole('link', { name: /Odile Brandvold/ }).waitFor();
+  await student(page, /Odile Brandvold/).waitFor();
 }
 
 /** A lesson with the feet placed as they were found in the first one of the log. */
 async function lessonFromFirstRecord(page, name) {
-  await page.getByRole('link', { name }).click();
+  await student(page, name).click();
   await page.getByTestId('log-card').last().getByRole('link').click();
   await page.getByRole('radio', { name: 'As they stood' }).click();
   await page.getByRole('button', { name: 'Start a lesson from these feet' }).click();
@@ -76,7 +79,7 @@ const see = (page, item, words) =>
 /** Methods on the feet of the first record, and a method of one's own being written. */
 async function methodPictures(page, shot) {
   await page.goto(new URL('/students', page.url()).href);
-  await page.getByRole('link', { name: /Odile Brandvold/ }).click();
+  await student(page, /Odile Brandvold/).click();
   await page.getByTestId('log-card').last().getByRole('link').click();
   await page.getByRole('link', { name: /side by side/ }).click();
   await page.getByLabel('Set against').selectOption({ label: 'Free the hips' });
@@ -112,7 +115,7 @@ async function declareByHand(page) {
 
 async function phonePictures(page, shot) {
   await shot('students');
-  await page.getByRole('link', { name: /Odile Brandvold/ }).click();
+  await student(page, /Odile Brandvold/).click();
   await page.getByTestId('log-card').first().waitFor();
   await shot('student');
   await page.goBack();
@@ -167,7 +170,7 @@ async function phonePictures(page, shot) {
 }
 
 async function widePictures(page, shot) {
-  await page.getByRole('link', { name: /Ferris Quillon/ }).click();
+  await student(page, /Ferris Quillon/).click();
   await page.getByTestId('log-card').first().getByRole('link').click();
   await page.getByTestId('plan').waitFor();
   await shot('record-wide');

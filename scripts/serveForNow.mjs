@@ -5,7 +5,7 @@ import { prepareDatabase, startServer } from './server.mjs';
 import { freePort } from './tools.mjs';
 import { WEB_ROOT } from './webBuild.mjs';
 
-/** Starts it, and answers its address, its process, and how to stop it and clear it away. */
+/** Starts it, and answers its address, and how to stop it and clear it away. */
 export async function serveForNow() {
   const cluster = await openThrowawayCluster();
   const port = await freePort();
@@ -22,14 +22,25 @@ export async function serveForNow() {
     WEB_ROOT,
     LOG_LEVEL: 'warn',
   };
-  const server = await new Promise((resolve, reject) => {
-    const started = startServer(environment, () => resolve(started));
-    void started.ended.then(() => reject(new Error('the server did not start')));
-  });
-  const stop = async () => {
+  const begin = () =>
+    new Promise((resolve, reject) => {
+      const started = startServer(environment, () => resolve(started));
+      void started.ended.then(() => reject(new Error('the server did not start')));
+    });
+  let server = await begin();
+  const end = async () => {
     server.stop();
     await server.ended;
+  };
+  const stop = async () => {
+    await end();
     await cluster.stop();
   };
-  return { origin: `http://127.0.0.1:${port}`, adminUrl: cluster.adminUrl, pid: server.pid, stop };
+  /** A server that has done nothing yet, on the same database; answers its process. */
+  const restart = async () => {
+    await end();
+    server = await begin();
+    return server.pid;
+  };
+  return { origin: `http://127.0.0.1:${port}`, adminUrl: cluster.adminUrl, restart, stop };
 }

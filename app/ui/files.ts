@@ -23,8 +23,12 @@ export function saveFrom(path: string): void {
 }
 
 /** Hands words to the device as a file. */
-export function saveFile(name: string, text: string, type: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export const saveFile = (name: string, text: string, type: string): void =>
+  saveBlob(name, new Blob([text], { type }));
+
+/** Hands anything to the device as a file. */
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

@@ -33,8 +33,11 @@ async function ask(
 }
 
 /** A coach signed in, and the academy's first house method. */
-export async function signedIn(email = LANTERN): Promise<{ coach: Coach; method: HouseMethod }> {
-  const answer = await ask('POST', '/api/session', { email, password: PASSWORD }, {});
+export async function signedIn(
+  email = LANTERN,
+  password = PASSWORD,
+): Promise<{ coach: Coach; method: HouseMethod }> {
+  const answer = await ask('POST', '/api/session', { email, password }, {});
   if (answer.status !== 201) throw new Error(`sign-in: ${answer.status} ${JSON.stringify(answer.body)}`);
   const identity = answer.body.identity as Identity;
   const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;

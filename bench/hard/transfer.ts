@@ -3,8 +3,7 @@
  * identifiers until there are as many, so that the mix of kinds is the demo's; then the file that came out is read into
  * another academy.
  */
-import { createReadStream, createWriteStream, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { createReadStream, createWriteStream, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -15,14 +14,16 @@ import { ORIGIN, report, signedIn } from './coach';
 const STUDENTS = 20_000;
 const ENTRIES = 300_000;
 const SERVER = process.env.SERVER_PROCESS!;
+const PASSWORD = 'as long as it takes here';
 
-const memoryOf = (what: 'VmRSS' | 'VmHWM'): number =>
-  Number(new RegExp(`${what}:\\s+(\\d+) kB`).exec(readFileSync(`/proc/${SERVER}/status`, 'utf8'))![1]) / 1024;
+/** What the server's process holds in memory, MB. */
+const memory = (): number =>
+  Number(/VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${SERVER}/status`, 'utf8'))![1]) / 1024;
 
 /** The most memory the server holds while something goes on, MB; looked at ten times a second. */
 async function watched<Result>(work: () => Promise<Result>): Promise<{ result: Result; most: number }> {
   let most = 0;
-  const look = setInterval(() => (most = Math.max(most, memoryOf('VmRSS'))), 100);
+  const look = setInterval(() => (most = Math.max(most, memory())), 100);
   try {
     return { result: await work(), most };
   } finally {
@@ -38,7 +39,7 @@ async function newAcademy(name: string): Promise<Record<string, string>> {
       academyName: name,
       name,
       email: `${name.toLowerCase()}@bench.example`,
-      password: 'as long as it takes here',
+      password: PASSWORD,
       method: 'free-the-hips',
     }),
   });
@@ -133,39 +134,43 @@ const timed = async <Result>(work: () => Promise<Result>) => {
   return { seconds: (performance.now() - startedAt) / 1000, result, most };
 };
 
-async function main(): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'pedastance-transfer-'));
-  const [made, out] = [join(folder, 'made.jsonl'), join(folder, 'out.jsonl')];
-  try {
-    const { coach } = await signedIn();
-    const text = (await coach.ask('GET', '/api/exports/academy')).body as string;
-    const mix: Record<string, number> = {};
-    await pipeline(
-      Readable.from(largeAcademy(text, mix)),
-      async function* (lines: AsyncIterable<string>) {
-        for await (const line of lines) yield `${line}\n`;
-      },
-      createWriteStream(made),
-    );
-    const first = await newAcademy('First');
-    const filled = await timed(() => readIn(first, made));
-    const exported = await timed(() => readOut(first, out));
-    const second = await newAcademy('Second');
-    const imported = await timed(() => readIn(second, out));
-    const { summary, faults } = imported.result;
-    report({
-      mix,
-      filled: filled.result,
-      faults,
-      summary,
-      exportSeconds: exported.seconds,
-      exportMemory: exported.most,
-      importSeconds: imported.seconds,
-      importMemory: imported.most,
-    });
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
+const signedInHeaders = async (name: string): Promise<Record<string, string>> => {
+  const { coach } = await signedIn(`${name.toLowerCase()}@bench.example`, PASSWORD);
+  return { origin: ORIGIN, ...coach.headers };
+};
+
+const FOLDER = process.env.FOLDER!;
+const [MADE, OUT] = [join(FOLDER, 'made.jsonl'), join(FOLDER, 'out.jsonl')];
+
+async function fill(): Promise<object> {
+  const { coach } = await signedIn();
+  const text = (await coach.ask('GET', '/api/exports/academy')).body as string;
+  const mix: Record<string, number> = {};
+  await pipeline(
+    Readable.from(largeAcademy(text, mix)),
+    async function* (lines: AsyncIterable<string>) {
+      for await (const line of lines) yield `${line}\n`;
+    },
+    createWriteStream(MADE),
+  );
+  const { summary, faults } = await readIn(await newAcademy('First'), MADE);
+  if (faults.length > 0) throw new Error(JSON.stringify(faults));
+  return { mix, students: summary.students.fresh, entries: summary.entries };
 }
 
-void main();
+const PHASES: Record<string, () => Promise<object>> = {
+  fill,
+  export: async () => {
+    const headers = await signedInHeaders('First');
+    const { seconds, most } = await timed(() => readOut(headers, OUT));
+    return { seconds, memory: most };
+  },
+  import: async () => {
+    const headers = await newAcademy('Second');
+    const { seconds, most, result } = await timed(() => readIn(headers, OUT));
+    if (result.faults.length > 0) throw new Error(JSON.stringify(result.faults));
+    return { seconds, memory: most };
+  },
+};
+
+void PHASES[process.env.PHASE!]!().then(report);

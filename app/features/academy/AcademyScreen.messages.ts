@@ -39,6 +39,7 @@ export const messages = {
   recoveryWhy: 'Each lets you back in once, when the password is forgotten. Keep them off this device.',
   recoveryLeft: (left: number) =>
     left === 0 ? 'You have none.' : `${left} ${plural(left, 'code', 'codes')} left.`,
+  passwordForCodes: 'Your password, to make codes',
   makeCodes: 'Make new codes',
   codesOnce: 'Write these down or print them. They are shown once; the old ones work no more.',
   copyCodes: 'Copy the codes',

@@ -54,7 +54,7 @@ export function Recovery({ identity }: { identity: Identity }) {
       <Body>{messages.recoveryWhy}</Body>
       {value && <Quiet>{messages.recoveryLeft(value.left)}</Quiet>}
       <Field
-        label={messages.passwordNow}
+        label={messages.passwordForCodes}
         value={password}
         onChangeText={setPassword}
         secureTextEntry

@@ -24,7 +24,7 @@ export const messages = {
       lines: [
         'Copies of the students you opened, so that you can teach without a signal.',
         'Lessons in progress and what is not sent yet, until it is sent.',
-        'Copies end when you sign out, or after 30 days without the server. What is not sent stays, sealed.',
+        'Copies end when you sign out, or after 30 days without the server. What is not sent stays until it is sent.',
         'Whoever holds this device unlocked can read them. Lock it.',
       ],
     },

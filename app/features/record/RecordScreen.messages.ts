@@ -27,4 +27,6 @@ export const messages = {
   heldAgainstTheMethod: 'Held against the method',
   startALessonFromThese: 'Start a lesson from these feet',
   setMethodsSideBySide: 'Set methods side by side on these feet',
+  savePicture: 'Save as a picture',
+  saveDrawing: 'Save as a drawing (SVG)',
 };

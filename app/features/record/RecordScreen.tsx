@@ -4,14 +4,16 @@ import type { Speech } from '@pedastance/core/phrases';
 import { USUAL_GOAL } from '@pedastance/core/turn';
 import { angleFigure } from '@pedastance/core/units';
 import { Link, router, useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { wholeGhost } from '../../plan/drawing';
+import { planAsPng, planAsSvg } from '../../plan/image';
 import { Plan, stillScene } from '../../plan/Plan';
 import { usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
+import { fileName, saveBlob, saveFile } from '../../ui/files';
 import { useWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { StudentPage } from '../../ui/Page';
@@ -57,9 +59,17 @@ function RecordPlan({
     () => stillScene(setup, agreed ? [address.setup, agreed.setup].map(wholeGhost) : []),
     [setup, address.setup, agreed],
   );
+  const drawn = useRef<HTMLElement | null>(null);
+  const savePlan = async (ending: 'png' | 'svg') => {
+    const sheet = drawn.current?.querySelector('.plan-sheet');
+    if (!sheet) return;
+    const name = fileName(`${student.name} ${clubAndShot(address.club, address.shot)}`, ending);
+    if (ending === 'png') return saveBlob(name, await planAsPng(sheet));
+    return saveFile(name, (await planAsSvg(sheet)).text, 'image/svg+xml');
+  };
   return (
     <View className="gap-2">
-      <View className="h-[430px] border border-grid">
+      <View className="h-[430px] border border-grid" ref={drawn as never}>
         <Plan
           key={`${shown}-${viewpoint}`}
           scene={scene}
@@ -88,6 +98,10 @@ function RecordPlan({
         />
       )}
       {ghosts.length > 0 && <Quiet>{messages.dashedAsTheyStoodBefore}</Quiet>}
+      <View className="flex-row flex-wrap gap-3">
+        <Button look="quiet" words={messages.savePicture} onPress={() => void savePlan('png')} />
+        <Button look="quiet" words={messages.saveDrawing} onPress={() => void savePlan('svg')} />
+      </View>
     </View>
   );
 }

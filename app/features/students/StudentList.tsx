@@ -82,6 +82,7 @@ const Row = memo(function Row({ student, chosen, inLesson }: RowProps) {
   return (
     <Link
       href={`/students/${student.id}`}
+      testID="student-row"
       className={`border-b border-grid px-4 py-3 ${chosen ? 'bg-grid' : ''}`}
     >
       <View className="min-h-[36px] flex-1 gap-0.5">

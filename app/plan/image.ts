@@ -1,0 +1,104 @@
+/** What is painted of the plan: the style sheet's words for it, written into each element so that a file stands alone. */
+const PAINTED = [
+  'fill',
+  'fill-opacity',
+  'stroke',
+  'stroke-width',
+  'stroke-dasharray',
+  'stroke-linecap',
+  'stroke-linejoin',
+  'opacity',
+  'visibility',
+  'display',
+  'paint-order',
+  'font-family',
+  'font-size',
+  'font-weight',
+  'text-anchor',
+  'dominant-baseline',
+] as const;
+
+const SVG = 'http://www.w3.org/2000/svg';
+/** The face the plan's words are set in; without it in the file its words would be wider than their places. */
+const FACES = [
+  { weight: 400, file: '/fonts/atkinson-hyperlegible-next-latin-400-normal.woff2' },
+  { weight: 600, file: '/fonts/atkinson-hyperlegible-next-latin-600-normal.woff2' },
+];
+
+/** A drawing with its painting written into it; what is not shown is left out. */
+function painted(drawn: Element): Element | null {
+  const style = getComputedStyle(drawn);
+  if (style.display === 'none' || style.visibility === 'hidden') return null;
+  const copy = drawn.cloneNode(false) as Element;
+  copy.removeAttribute('class');
+  copy.removeAttribute('style');
+  for (const name of PAINTED) copy.setAttribute(name, style.getPropertyValue(name));
+  for (const child of drawn.childNodes) {
+    if (child instanceof Element) {
+      const inner = painted(child);
+      if (inner) copy.append(inner);
+    } else copy.append(child.cloneNode());
+  }
+  return copy;
+}
+
+const base64 = (bytes: Uint8Array): string =>
+  btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
+
+async function faces(): Promise<string> {
+  const rules = await Promise.all(
+    FACES.map(async ({ weight, file }) => {
+      const bytes = new Uint8Array(await (await fetch(file)).arrayBuffer());
+      return `@font-face{font-family:'Atkinson Hyperlegible Next';font-weight:${weight};src:url(data:font/woff2;base64,${base64(bytes)})}`;
+    }),
+  );
+  return rules.join('');
+}
+
+/** The plan as it is drawn on the screen, as an SVG that stands alone: colours, face and all. */
+export async function planAsSvg(sheet: Element): Promise<{ text: string; width: number; height: number }> {
+  const { width, height } = sheet.getBoundingClientRect();
+  const svg = document.createElementNS(SVG, 'svg');
+  svg.setAttribute('xmlns', SVG);
+  svg.setAttribute('width', String(width));
+  svg.setAttribute('height', String(height));
+  svg.setAttribute('viewBox', `0 0 ${width} ${height}`);
+  const ground = document.createElementNS(SVG, 'rect');
+  ground.setAttribute('width', '100%');
+  ground.setAttribute('height', '100%');
+  ground.setAttribute('fill', getComputedStyle(sheet).backgroundColor);
+  svg.append(ground);
+  for (const part of sheet.querySelectorAll(':scope > svg')) {
+    const copy = painted(part);
+    if (!copy) continue;
+    copy.setAttribute('width', String(width));
+    copy.setAttribute('height', String(height));
+    svg.append(copy);
+  }
+  // The page may hold no style of its own, so the face is written into the text.
+  const text = new XMLSerializer().serializeToString(svg).replace('>', `><style>${await faces()}</style>`);
+  return { text, width, height };
+}
+
+/** Pixels a point, so that a picture is sharp where it is printed or sent. */
+const SHARPNESS = 3;
+
+/** The plan as a picture. @throws Error where the browser cannot draw it */
+export async function planAsPng(sheet: Element): Promise<Blob> {
+  const { text, width, height } = await planAsSvg(sheet);
+  const address = URL.createObjectURL(new Blob([text], { type: 'image/svg+xml' }));
+  try {
+    const image = new Image();
+    image.src = address;
+    await image.decode();
+    const canvas = document.createElement('canvas');
+    canvas.width = Math.round(width * SHARPNESS);
+    canvas.height = Math.round(height * SHARPNESS);
+    canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
+    return await new Promise((resolve, reject) =>
+      canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture'))), 'image/png'),
+    );
+  } finally {
+    URL.revokeObjectURL(address);
+  }
+}
