@@ -19,6 +19,9 @@ function listener(settings: Settings, app: Parameters<typeof createServer>[1]): 
   );
 }
 
+/** A file of an academy's records may take so long to come over a slow line, ms. */
+const REQUEST_TIMEOUT_MS = 30 * 60_000;
+
 const listening = (server: Server, { port, host }: Settings): Promise<void> =>
   new Promise((resolve, reject) => server.once('error', reject).listen(port, host, resolve));
 
@@ -31,6 +34,7 @@ async function main(): Promise<void> {
   const stopHousekeeping = startHousekeeping(pool, log, settings.erasuresFile);
   const services = { pool, attempts: openAttempts(pool), shotFeed, standInPaceMs: settings.standInPaceMs };
   const server = listener(settings, createApp(settings, services, log));
+  server.requestTimeout = REQUEST_TIMEOUT_MS;
   await listening(server, settings);
   const { port } = server.address() as AddressInfo;
   const host = settings.host === '::1' ? '[::1]' : settings.host;
@@ -42,9 +46,9 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     shotFeed.close();
-    stopHousekeeping();
+    const houseKept = stopHousekeeping();
     // No request comes in any more; those in hand are answered, and what takes too long is given up.
-    server.close(() => void pool.end().then(() => process.exit(0)));
+    server.close(() => void houseKept.then(() => pool.end()).then(() => process.exit(0)));
     setTimeout(() => server.closeAllConnections(), DRAIN_MS).unref();
   };
   process.on('SIGINT', stop);

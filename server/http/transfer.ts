@@ -147,6 +147,10 @@ export const exportTable =
 
 /** One file is read at a time: reading a large one takes this process for a while. */
 const lane = limit(1);
+const MOST_WAITING = 4;
+
+/** What was sent, in a folder of the request's own. */
+const SENT = 'sent.jsonl';
 
 /** Keeps a body on disk while it comes. @throws Refusal where it is larger than a file may be */
 async function spooled(request: Request, file: string): Promise<void> {
@@ -177,34 +181,35 @@ export const importRecords =
     const identity = request.session.identity!;
     const step = stepOf(request);
     await ownersOnly(pool, identity);
-    if (lane.activeCount > 0)
-      throw new Refusal(503, 'busy', 'Another file is being read just now', {
+    if (lane.pendingCount >= MOST_WAITING)
+      throw new Refusal(503, 'busy', 'Many files are being read just now', {
         detail: 'Try again in a minute.',
       });
-    response.json(await lane(() => importSpooled(pool, request, identity, step)));
+    const folder = await mkdtemp(join(tmpdir(), 'pedastance-import-'));
+    try {
+      // However slowly it comes: only reading it takes a turn.
+      await spooled(request, join(folder, SENT));
+      response.json(await lane(() => readSpooled(pool, folder, identity, step)));
+    } finally {
+      await rm(folder, { recursive: true, force: true });
+    }
   };
 
-async function importSpooled(
+async function readSpooled(
   pool: Pool,
-  request: Request,
+  folder: string,
   identity: Identity,
   step: 'preview' | 'take',
 ): Promise<ImportAnswer> {
-  const folder = await mkdtemp(join(tmpdir(), 'pedastance-import-'));
-  const [file, checked] = [join(folder, 'sent.jsonl'), join(folder, 'checked.jsonl')];
-  try {
-    await spooled(request, file);
-    if (step === 'preview') return await preview(pool, createReadStream(file), identity);
-    const out = createWriteStream(checked, { mode: 0o600 });
-    const told = await preview(pool, createReadStream(file), identity, (line) => written(out, line));
-    await finished(out.end());
-    if (told.faults.length > 0) return told;
-    const taken = await takeChecked(pool, createReadStream(checked), identity);
-    await inAcademy(pool, identity.academyId, (client) => noteAct(client, identity, 'records imported'));
-    return taken;
-  } finally {
-    await rm(folder, { recursive: true, force: true });
-  }
+  const [file, checked] = [join(folder, SENT), join(folder, 'checked.jsonl')];
+  if (step === 'preview') return preview(pool, createReadStream(file), identity);
+  const out = createWriteStream(checked, { mode: 0o600 });
+  const told = await preview(pool, createReadStream(file), identity, (line) => written(out, line));
+  await finished(out.end());
+  if (told.faults.length > 0) return told;
+  const taken = await takeChecked(pool, createReadStream(checked), identity);
+  await inAcademy(pool, identity.academyId, (client) => noteAct(client, identity, 'records imported'));
+  return taken;
 }
 
 /** Writes a line, and waits where the disk is slower than the reading. */

@@ -1,7 +1,7 @@
 import type { NewBuild } from '@pedastance/contract';
 import { BUILD_FIGURES, type BuildFigure, type BuildFigureName } from '@pedastance/core';
 import type { ClientBase } from 'pg';
-import { insertRow, type Made, type Writer } from './rows';
+import { insertRow, madeBy, type Made, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
 
 const COLUMNS = {
@@ -66,11 +66,7 @@ export async function buildsOf(client: ClientBase, studentIds: string[]): Promis
      where academy_id = current_academy() and student_id = any($1) order by made_at, id`,
     [studentIds],
   );
-  return rows.map((row) => ({
-    by: row.made_by,
-    receivedAt: row.received_at.toISOString(),
-    record: buildFromRow(row.build),
-  }));
+  return rows.map((row) => madeBy(row, buildFromRow(row.build)));
 }
 
 /** One build, which is there: the database refuses a reference to none. */

@@ -1,6 +1,6 @@
 import type { NewConsent } from '@pedastance/contract';
 import type { ClientBase } from 'pg';
-import { insertRow, type Made, type Writer } from './rows';
+import { insertRow, madeBy, type Made, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
 
 /** A consent as PostgreSQL writes it to JSON. */
@@ -57,11 +57,7 @@ export async function consentsOf(client: ClientBase, studentIds: string[]): Prom
      where academy_id = current_academy() and student_id = any($1) order by made_at, id`,
     [studentIds],
   );
-  return rows.map((row) => ({
-    by: row.made_by,
-    receivedAt: row.received_at.toISOString(),
-    record: consentFromRow(row.consent),
-  }));
+  return rows.map((row) => madeBy(row, consentFromRow(row.consent)));
 }
 
 /** So many words on consent are answered; nobody has more. */

@@ -15,14 +15,26 @@ export async function keepHouse(pool: Pool, now: Date, erasuresFile?: string): P
   await pool.query('select stand_in_shots_clear($1)', [new Date(now.getTime() - STAND_IN_SHOTS_KEPT_MS)]);
 }
 
-/** Keeps house at once and every hour; a database that is away is left for the next hour. Answers how to stop. */
-export function startHousekeeping(pool: Pool, log: Logger, erasuresFile: string | undefined): () => void {
-  const run = () =>
-    void keepHouse(pool, new Date(), erasuresFile).catch((error: Error) =>
+/**
+ * Keeps house at once and every hour; a database that is away is left for the next hour. Answers how to stop, which
+ * waits for work in hand.
+ */
+export function startHousekeeping(
+  pool: Pool,
+  log: Logger,
+  erasuresFile: string | undefined,
+): () => Promise<void> {
+  let work = Promise.resolve();
+  const run = () => {
+    work = keepHouse(pool, new Date(), erasuresFile).catch((error: Error) =>
       log.warn({ message: error.message }, 'housekeeping waits for the next hour'),
     );
+  };
   run();
   const timer = setInterval(run, HOUR_MS);
   timer.unref();
-  return () => clearInterval(timer);
+  return () => {
+    clearInterval(timer);
+    return work;
+  };
 }

@@ -54,6 +54,13 @@ export interface Made<Value> {
   record: Value;
 }
 
+/** A record of a row that says by whom it was made. */
+export const madeBy = <Value>(row: { made_by: string; received_at: Date }, record: Value): Made<Value> => ({
+  by: row.made_by,
+  receivedAt: row.received_at.toISOString(),
+  record,
+});
+
 /** Who writes, and when the server had it. */
 export interface Writer {
   academyId: string;

@@ -1,7 +1,7 @@
 import type { NewScreen } from '@pedastance/contract';
 import { SCREEN_ITEMS } from '@pedastance/core';
 import type { ClientBase } from 'pg';
-import { insertRows, momentAsJson, type Made, type TableRows, type Writer } from './rows';
+import { insertRows, madeBy, momentAsJson, type Made, type TableRows, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
 
 /** The hand a screen's legs were named for; a screen from before it was kept was named for the student's own. */
@@ -154,11 +154,7 @@ export async function screensOf(
      order by made_at desc, id desc limit $3`,
     [studentIds, SCREEN_ITEMS, limit, id],
   );
-  return rows.map((row) => ({
-    by: row.made_by,
-    receivedAt: row.received_at.toISOString(),
-    record: screenFromRow(row),
-  }));
+  return rows.map((row) => madeBy(row, screenFromRow(row)));
 }
 
 /** One of a student's screens. */

@@ -51,6 +51,7 @@ test('changes since a place: all of them, each at least once, whatever is writte
   expect(await get(`/api/changes?after=${start}`)).toEqual({
     students: [],
     methods: [],
+    erased: [],
     more: false,
     through: start,
   });

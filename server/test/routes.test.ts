@@ -11,7 +11,7 @@ import {
   newStandIn,
   newStudent,
 } from './bodies';
-import { openWorld, type Answer, type Coach, type World } from './world';
+import { asAdmin, openWorld, type Answer, type Coach, type World } from './world';
 
 let world: World;
 let landed: Awaited<ReturnType<typeof landRecord>>;
@@ -495,5 +495,34 @@ describe('the web app', () => {
 
   test('an address in the API that is none: 404 as problem details', async () => {
     expect(await world.ask('GET', '/api/nothing')).toMatchObject({ status: 404, body: { status: 404 } });
+  });
+});
+
+describe('what is an owner’s', () => {
+  const role = (name: 'owner' | 'instructor') =>
+    asAdmin(world.adminUrl, `update instructor set role = $1 where email = 'bo@test.example'`, [name]);
+  beforeAll(() => role('instructor'));
+  afterAll(() => role('owner'));
+
+  const about = () => ({ studentId: landed.student.id, name: landed.student.name });
+  const OWNERS_ONLY: [string, string, () => object | undefined][] = [
+    ['GET', '/api/exports/academy', () => undefined],
+    ['GET', '/api/exports/tables/students', () => undefined],
+    ['POST', '/api/imports?step=preview', () => undefined],
+    ['GET', '/api/privacy', () => undefined],
+    ['POST', '/api/erasures', about],
+    ['DELETE', '/api/erasures', () => ({ studentId: landed.student.id })],
+    ['POST', '/api/invites', () => ({ role: 'owner' })],
+    ['DELETE', '/api/invites', () => ({ id: uuidv7() })],
+    [
+      'PUT',
+      '/api/colleagues',
+      () => ({ id: world.lantern.identity.instructorId, role: 'instructor', ends: true }),
+    ],
+    ['POST', '/api/resets', () => ({ id: world.lantern.identity.instructorId })],
+  ];
+  test.each(OWNERS_ONLY)('%s %s: refused to an instructor', async (method, path, body) => {
+    const answer = await world.colleague.ask(method, path, body());
+    expect([answer.status, answer.body.type]).toEqual([403, 'about:pedastance/owners-only']);
   });
 });
