@@ -31,4 +31,5 @@ export const messages = {
   read: 'I have read it',
   copiesEnded:
     'This device had not met the server for 30 days, so its copies ended. They come back with the next connection. What is not sent is still here.',
+  fromAList: 'Many at once, from a list',
 };

@@ -118,6 +118,7 @@ function Empty({
     <View className="gap-2 p-5">
       <Body className="font-semibold">{messages.noStudentsYet}</Body>
       <Body>{messages.addTheFirstAName}</Body>
+      <Button look="plain" words={messages.fromAList} onPress={() => router.push('/data')} />
     </View>
   );
 }
