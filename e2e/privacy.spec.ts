@@ -185,10 +185,12 @@ test('a record’s plan is saved as a drawing and as a picture that stand alone'
       faults: read.querySelectorAll('parsererror').length,
       paths: read.querySelectorAll('path').length,
       words: [...read.querySelectorAll('text')].map((each) => each.textContent).join(' '),
+      ground: read.querySelector('rect')?.getAttribute('fill'),
       outside: /(href|url)\(?=?["']?https?:/.test(drawing),
     };
   }, text);
   expect(parsed).toMatchObject({ faults: 0, outside: false });
+  expect(parsed.ground).toMatch(/^rgb\(/);
   expect(parsed.paths).toBeGreaterThan(6);
   expect(parsed.words).toMatch(/°|cm/);
   const [download] = await Promise.all([page.waitForEvent('download'), press(page, 'Save as a picture')]);

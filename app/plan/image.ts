@@ -55,6 +55,15 @@ async function faces(): Promise<string> {
   return rules.join('');
 }
 
+const SEE_THROUGH = 'rgba(0, 0, 0, 0)';
+
+/** What an element is drawn on: the first ground behind it that is not see-through. */
+function groundOf(drawn: Element | null): string {
+  if (!drawn) return 'white';
+  const { backgroundColor } = getComputedStyle(drawn);
+  return backgroundColor === SEE_THROUGH ? groundOf(drawn.parentElement) : backgroundColor;
+}
+
 /** The plan as it is drawn on the screen, as an SVG that stands alone: colours, face and all. */
 export async function planAsSvg(sheet: Element): Promise<{ text: string; width: number; height: number }> {
   const { width, height } = sheet.getBoundingClientRect();
@@ -66,7 +75,7 @@ export async function planAsSvg(sheet: Element): Promise<{ text: string; width: 
   const ground = document.createElementNS(SVG, 'rect');
   ground.setAttribute('width', '100%');
   ground.setAttribute('height', '100%');
-  ground.setAttribute('fill', getComputedStyle(sheet).backgroundColor);
+  ground.setAttribute('fill', groundOf(sheet));
   svg.append(ground);
   for (const part of sheet.querySelectorAll(':scope > svg')) {
     const copy = painted(part);
