@@ -34,9 +34,6 @@ export type AskErasure = z.infer<typeof AskErasure>;
 
 export const TakeErasureBack = z.strictObject({ studentId: Id });
 
-/** An erasure waits so long, and can be taken back so long. */
-export const ERASURE_WAITS_HOURS = 24;
-
 /** An erasure that waits. */
 export interface Erasure {
   studentId: string;

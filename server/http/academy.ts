@@ -173,6 +173,11 @@ export const joinAcademy =
 export const notOwner = (): Refusal =>
   new Refusal(403, 'owners-only', 'Only an owner of the academy may do this');
 
+/** @throws Refusal where somebody is no owner of this academy, or not in any more */
+export async function refuseUnlessOwner(client: ClientBase, instructorId: string): Promise<void> {
+  if (!(await isOwner(client, instructorId))) throw notOwner();
+}
+
 /** Who is in, and who is invited. */
 export const people =
   ({ pool }: Services): RequestHandler =>
@@ -193,7 +198,7 @@ export const invite =
     const madeAt = new Date();
     const expiresAt = new Date(madeAt.getTime() + INVITE_LASTS_MS);
     await inAcademy(pool, academyId, async (client) => {
-      if (!(await isOwner(client, instructorId))) throw notOwner();
+      await refuseUnlessOwner(client, instructorId);
       await insertRow(client, 'invite', {
         academy_id: academyId,
         id: uuidv7(),
@@ -214,7 +219,7 @@ export const takeInviteBack =
     const { id } = parsedBody(WithdrawInvite, request.body);
     const { academyId, instructorId } = request.session.identity!;
     const withdrawn = await inAcademy(pool, academyId, async (client) => {
-      if (!(await isOwner(client, instructorId))) throw notOwner();
+      await refuseUnlessOwner(client, instructorId);
       return withdrawInvite(client, instructorId, id, new Date());
     });
     if (!withdrawn) throw noInvite();

@@ -9,14 +9,13 @@ import { isMinor } from '@pedastance/core/body';
 import type { RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { isOwner } from '../store/accounts';
 import { auditList } from '../store/audit';
 import { addConsent, listConsents } from '../store/consents';
 import { inAcademy } from '../store/database';
 import { askErasure, openErasures, takeErasureBack as takeBack } from '../store/erasures';
 import type { Writer } from '../store/rows';
 import { findStudent } from '../store/students';
-import { notOwner } from './academy';
+import { notOwner, refuseUnlessOwner } from './academy';
 import { parsedBody } from './guards';
 import { badInput, Refusal } from './problems';
 import { studentInPath, type Read } from './reads';
@@ -50,7 +49,7 @@ export const academyPrivacy =
       pool,
       academyId,
       async (client): Promise<AcademyPrivacy> => {
-        if (!(await isOwner(client, instructorId))) throw notOwner();
+        await refuseUnlessOwner(client, instructorId);
         return { erasures: await openErasures(client), audit: await auditList(client) };
       },
       'read only',
@@ -66,7 +65,7 @@ export const askForErasure =
     const { academyId, instructorId } = request.session.identity!;
     await inAcademy(pool, academyId, async (client) => {
       const student = await findStudent(client, studentId);
-      if (!(await isOwner(client, instructorId))) throw notOwner();
+      await refuseUnlessOwner(client, instructorId);
       if (name !== student.name) throw badInput('name', 'the student’s name as it is written', 'another');
       const asked = await askErasure(client, instructorId, studentId, uuidv7());
       if (asked === 'waits already')

@@ -10,23 +10,20 @@ import { LARGEST_RECORDS_FILE, type ImportAnswer } from '@pedastance/contract/re
 import type { Request, RequestHandler, Response } from 'express';
 import limit from 'p-limit';
 import type { ClientBase, Pool } from 'pg';
-import { isOwner } from '../store/accounts';
 import { noteAct } from '../store/audit';
 import { inAcademy } from '../store/database';
 import { findStudent } from '../store/students';
 import { recordLines } from '../transfer/exportRecords';
 import { preview, takeChecked, type Line } from '../transfer/importRecords';
 import { tableLines, TABLES, type DecimalSign, type TableName } from '../transfer/tables';
-import { notOwner } from './academy';
+import { refuseUnlessOwner } from './academy';
 import { badInput, Refusal } from './problems';
 import { idOf, studentInPath } from './reads';
 import type { Services } from './services';
 
 /** Only an owner moves all of an academy's data. @throws Refusal */
-async function ownersOnly(pool: Pool, { academyId, instructorId }: Identity): Promise<void> {
-  if (!(await inAcademy(pool, academyId, (client) => isOwner(client, instructorId), 'read only')))
-    throw notOwner();
-}
+const ownersOnly = (pool: Pool, { academyId, instructorId }: Identity): Promise<void> =>
+  inAcademy(pool, academyId, (client) => refuseUnlessOwner(client, instructorId), 'read only');
 
 const BLOCK_CHARACTERS = 64 * 1024;
 
@@ -46,7 +43,7 @@ async function* inBlocks(lines: AsyncIterable<string>): AsyncGenerator<string> {
 const CLOSED_EARLY = 'ERR_STREAM_PREMATURE_CLOSE';
 
 /** Sends what a transaction reads, as it is read: one state of one academy, however long the other side takes. */
-export async function sendRead(
+async function sendRead(
   pool: Pool,
   { academyId }: Identity,
   response: Response,
@@ -71,7 +68,7 @@ export async function sendRead(
 const fileName = (identity: Identity, what: string, ending: string): string =>
   `${identity.academyName} ${what} ${new Date().toISOString().slice(0, 10)}.${ending}`;
 
-export function asFile(response: Response, identity: Identity, what: string, ending: string): void {
+function asFile(response: Response, identity: Identity, what: string, ending: string): void {
   response.attachment(fileName(identity, what, ending));
   // Packing a large file takes longer than sending it; no-store as every answer.
   response.setHeader('cache-control', 'no-store, no-transform');

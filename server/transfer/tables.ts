@@ -10,6 +10,7 @@ import {
   measuredFigure,
   type SetupFigure,
 } from '@pedastance/core/setup';
+import { MM_PER_CM } from '@pedastance/core/units';
 import Papa from 'papaparse';
 
 /** What a spreadsheet takes of an academy or a student. */
@@ -34,7 +35,6 @@ interface Table {
   rows(line: RecordsLine, passing: Passing): Cell[][];
 }
 
-const MM_PER_CM = 10;
 const cm = (mm: number): number => Math.round(mm) / MM_PER_CM;
 const rounded = (value: number): number => Math.round(value * 10) / 10;
 
