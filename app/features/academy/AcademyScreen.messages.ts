@@ -21,7 +21,6 @@ export const messages = {
   newPasswordFor: (name: string) => `New password for ${name}`,
   resetOnce: (name: string) => `Hand this link to ${name}. It is shown once, works once, and ends in a day.`,
   copyLink: 'Copy the link',
-  copied: 'Copied.',
   open: (count: number) => `${count} ${plural(count, 'invitation', 'invitations')} open`,
   invitation: (role: string, day: string) => `${role}, ends ${day}`,
   withdraw: 'Withdraw',

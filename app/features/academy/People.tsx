@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
+import { ShownOnce } from './ShownOnce';
 import { useAsked } from '../../state/useAsked';
 
 const OTHER_ROLE: Record<Role, Role> = { owner: 'instructor', instructor: 'owner' };
@@ -71,24 +72,13 @@ interface MadeLink {
 }
 
 function NewLink({ path, code, words }: MadeLink) {
-  const [copied, setCopied] = useState(false);
   const link = `${location.origin}${path}#${code}`;
-  // A browser may keep its clipboard to itself; the link can be marked and copied by hand then.
-  const copy = () =>
-    navigator.clipboard.writeText(link).then(
-      () => setCopied(true),
-      () => undefined,
-    );
   return (
-    <Notice kind="plain" live>
-      <Body>{words}</Body>
+    <ShownOnce words={words} secret={link} copyWords={messages.copyLink}>
       <Body selectable className="break-all" testID="link-once">
         {link}
       </Body>
-      <View className="flex-row pt-2">
-        <Button words={copied ? messages.copied : messages.copyLink} onPress={() => void copy()} />
-      </View>
-    </Notice>
+    </ShownOnce>
   );
 }
 

@@ -1,7 +1,6 @@
 import { ownerOf, type Identity } from '@pedastance/contract/owner';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { common } from '../../domain/common.messages';
 import { api } from '../../state/api';
 import { useAsked } from '../../state/useAsked';
 import { Button } from '../../ui/Button';
@@ -9,31 +8,20 @@ import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
+import { ShownOnce } from './ShownOnce';
 
-/** The codes as they were made: shown this once. */
-function Codes({ codes }: { codes: readonly string[] }) {
-  const [copied, setCopied] = useState(false);
-  const copy = () =>
-    navigator.clipboard.writeText(codes.join('\n')).then(
-      () => setCopied(true),
-      () => undefined,
-    );
-  return (
-    <Notice kind="plain" live>
-      <Body>{messages.codesOnce}</Body>
-      <View testID="codes-once">
-        {codes.map((code) => (
-          <Body key={code} selectable className="figures text-lg">
-            {code}
-          </Body>
-        ))}
-      </View>
-      <View className="flex-row pt-2">
-        <Button words={copied ? common.copied : messages.copyCodes} onPress={() => void copy()} />
-      </View>
-    </Notice>
-  );
-}
+/** The codes as they were made. */
+const Codes = ({ codes }: { codes: readonly string[] }) => (
+  <ShownOnce words={messages.codesOnce} secret={codes.join('\n')} copyWords={messages.copyCodes}>
+    <View testID="codes-once">
+      {codes.map((code) => (
+        <Body key={code} selectable className="figures text-lg">
+          {code}
+        </Body>
+      ))}
+    </View>
+  </ShownOnce>
+);
 
 /** Codes that let a coach back in who forgot the password. */
 export function Recovery({ identity }: { identity: Identity }) {

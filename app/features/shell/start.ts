@@ -14,7 +14,7 @@ async function openFor(owner: string): Promise<void> {
   await openSealed(owner);
   await Promise.all([openRecords(owner), openOutbox(owner), openDrafts(owner), openMethodDrafts(owner)]);
   // Sending does not wait for the lists: over a slow line they take long, and either may fail alone.
-  await Promise.all([sendQueue(), refreshStudents(owner), openToday(owner)]);
+  await Promise.all([sendQueue(), refreshStudents(owner)]);
 }
 
 function closeAll(): void {
