@@ -8,7 +8,7 @@ async function resetOwner() {
   if (!email?.includes('@') || others.length > 0) throw new Trouble('Usage: npm run reset-owner -- E-MAIL');
   await installPackages();
   await asAdministrator(({ adminUrl }) =>
-    runServerProgram('resetOwner.ts', { DATABASE_ADMIN_URL: adminUrl, OWNER_EMAIL: email }),
+    runServerProgram('resetOwner', { DATABASE_ADMIN_URL: adminUrl, OWNER_EMAIL: email }),
   );
 }
 

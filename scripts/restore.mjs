@@ -10,7 +10,7 @@ async function restore() {
   if (!existsSync(file)) throw new Trouble(`${file} is not there.`);
   await installPackages();
   await asAdministrator(async ({ adminUrl, secrets, erasuresFile }) =>
-    runServerProgram('restore.ts', {
+    runServerProgram('restore', {
       DATABASE_ADMIN_URL: adminUrl,
       APPLICATION_PASSWORD: secrets.applicationPassword,
       BACKUP_FILE: file,

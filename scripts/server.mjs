@@ -1,9 +1,10 @@
 // The server's two processes: the one that prepares the database, and the one that serves.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
+import { SERVER_FOLDER, bundleServer } from './serverBundle.mjs';
 import { ROOT, Trouble } from './tools.mjs';
 
-const fromSource = (file) => ['--import', 'tsx', join(ROOT, 'server', file)];
+const program = (name) => join(SERVER_FOLDER, `${name}.cjs`);
 
 /** The environment without the administrator's address: only the preparation may know it. */
 function withoutAdministrator() {
@@ -17,11 +18,12 @@ function withoutAdministrator() {
 }
 
 /**
- * Migrates the database and loads the demo where it is empty.
+ * Builds the server, migrates the database and loads the demo where it is empty.
  * @returns what the server needs: `databaseUrl`, and `demoSignIn` where the demo is there
  */
-export function prepareDatabase(environment) {
-  const child = spawn(process.execPath, fromSource('prepare.ts'), {
+export async function prepareDatabase(environment) {
+  await bundleServer();
+  const child = spawn(process.execPath, [program('prepare')], {
     cwd: ROOT,
     env: { ...process.env, ...environment },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
@@ -34,8 +36,9 @@ export function prepareDatabase(environment) {
 }
 
 /** Runs one of the administrator's programs to its end. @throws Trouble where it fails; it has said why */
-export function runServerProgram(file, environment) {
-  const child = spawn(process.execPath, fromSource(file), {
+export async function runServerProgram(name, environment) {
+  await bundleServer();
+  const child = spawn(process.execPath, [program(name)], {
     cwd: ROOT,
     env: { ...process.env, ...environment },
     stdio: ['ignore', 'inherit', 'inherit'],
@@ -46,11 +49,11 @@ export function runServerProgram(file, environment) {
 }
 
 /**
- * Starts the server and tells `ready` once it listens.
+ * Starts the server that the preparation built and tells `ready` once it listens.
  * @returns `ended`, its exit code (null after a signal), and how to stop it
  */
 export function startServer(environment, ready) {
-  const server = spawn(process.execPath, fromSource('main.ts'), {
+  const server = spawn(process.execPath, [program('main')], {
     cwd: ROOT,
     env: { ...withoutAdministrator(), ...environment },
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],

@@ -1,27 +1,28 @@
-// The server's two programs as one file each, so that a test that starts it often compiles it once.
+// The server's programs as one file each: compiled once, they start sooner and hold less memory than from sources.
 import { join } from 'node:path';
 import { ROOT, must } from './tools.mjs';
 
+export const SERVER_FOLDER = join(ROOT, 'server', 'dist');
+const PROGRAMS = ['main', 'prepare', 'restore', 'resetOwner'];
+
 /** Bundles the server, packages aside, beside its migrations; answers where. */
 export async function bundleServer() {
-  const folder = join(ROOT, 'server', 'dist');
   await must(
     'Bundling the server',
     'npx',
     [
       'esbuild',
-      join(ROOT, 'server', 'main.ts'),
-      join(ROOT, 'server', 'prepare.ts'),
+      ...PROGRAMS.map((name) => join(ROOT, 'server', `${name}.ts`)),
       '--bundle',
       '--platform=node',
       '--format=cjs',
       '--packages=external',
       '--alias:@pedastance/core=./core',
       '--alias:@pedastance/contract=./contract',
-      `--outdir=${folder}`,
+      `--outdir=${SERVER_FOLDER}`,
       '--out-extension:.js=.cjs',
     ],
     { quiet: true },
   );
-  return folder;
+  return SERVER_FOLDER;
 }
