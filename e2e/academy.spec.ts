@@ -115,7 +115,7 @@ test('two coaches in two browsers: invited, both in, and access ended at once', 
   await press(page, 'End it');
   await expect(page.getByTestId('colleague').last()).toContainText('access ended');
   await eve.reload();
-  await expect(eve.getByText(/Signed out by the server/)).toBeVisible();
+  await expect(eve.getByText(/An owner has ended your access\. Nothing was waiting/)).toBeVisible();
   await other.close();
 });
 
@@ -166,7 +166,7 @@ test('a colleague who forgot the password sets a new one by the link an owner ha
   await press(set, 'Set it');
   await expect(set.getByText(/sign in with the new one/)).toBeVisible();
   await eve.reload();
-  await expect(eve.getByText(/Signed out by the server/)).toBeVisible();
+  await expect(eve.getByText(/An owner has ended your access\. Nothing was waiting/)).toBeVisible();
   await other.close();
 });
 

@@ -1,7 +1,7 @@
 import type { AcceptInvite, SignIn, StartAcademy } from '@pedastance/contract';
 import { ownerOf, type Identity } from '@pedastance/contract/owner';
 import { create } from 'zustand';
-import { api, Refused, type Session } from './api';
+import { api, isSignedOut, Refused, type Session } from './api';
 import { deviceDatabase, KEPT_IDENTITY } from './database';
 import { clearAfter, keepDeviceKey } from './sealing';
 import { tellTabs } from './tabs';
@@ -15,9 +15,11 @@ export type AccountStatus = 'starting' | 'signed out' | 'signed in' | 'expired';
 interface Account {
   status: AccountStatus;
   identity: Identity | null;
+  /** Expired because an owner of the academy ended this coach's access: signing in again does not help. */
+  accessEnded: boolean;
 }
 
-export const useAccount = create<Account>(() => ({ status: 'starting', identity: null }));
+export const useAccount = create<Account>(() => ({ status: 'starting', identity: null, accessEnded: false }));
 
 /** Whose sign-out has not reached the server yet; until it has, the old session signs nobody in here. */
 const SIGNING_OUT = 'signingOut';
@@ -57,7 +59,10 @@ async function endSession(): Promise<boolean> {
   return true;
 }
 
-const signedOut = (): void => useAccount.setState({ status: 'signed out', identity: null });
+const signedOut = (): void =>
+  useAccount.setState({ status: 'signed out', identity: null, accessEnded: false });
+const signedIn = (identity: Identity): void =>
+  useAccount.setState({ status: 'signed in', identity, accessEnded: false });
 
 /**
  * Opens with the identity kept on the device at once, and asks the server whether the session
@@ -65,16 +70,17 @@ const signedOut = (): void => useAccount.setState({ status: 'signed out', identi
  */
 export async function startAccount(): Promise<void> {
   const kept = (await (await deviceDatabase()).get('device', KEPT_IDENTITY)) as Identity | undefined;
-  if (kept) useAccount.setState({ status: 'signed in', identity: kept });
+  if (kept) signedIn(kept);
   if (!(await inTurn(endSession))) return signedOut();
   try {
-    const session = await api.session();
+    const session = await api.session(kept ? ownerOf(kept) : null);
     if (!kept && !session) return signedOut();
     if (!session || (kept && !sameOwner(kept, session.identity)))
       return useAccount.setState({ status: 'expired' });
     await keep(session);
-    useAccount.setState({ status: 'signed in', identity: session.identity });
-  } catch {
+    signedIn(session.identity);
+  } catch (error) {
+    if (isSignedOut(error)) return sessionExpired(error);
     if (!kept) signedOut();
   }
 }
@@ -87,7 +93,7 @@ async function enterBy(open: () => Promise<Session>): Promise<void> {
   });
   await (await deviceDatabase()).delete('device', SIGNING_OUT);
   await keep(session);
-  useAccount.setState({ status: 'signed in', identity: session.identity });
+  signedIn(session.identity);
   tellTabs({ kind: 'account' });
 }
 
@@ -99,8 +105,10 @@ export const startAcademy = (body: StartAcademy): Promise<void> => enterBy(() =>
 /** Joins a colleague's academy by an invitation, and enters it. */
 export const joinAcademy = (body: AcceptInvite): Promise<void> => enterBy(() => api.joinAcademy(body));
 
-export const sessionExpired = (): void => {
-  if (useAccount.getState().identity) useAccount.setState({ status: 'expired' });
+/** The server no longer knows the session, or, as it says of some, ended the coach's access. */
+export const sessionExpired = ({ problem }: Refused): void => {
+  const accessEnded = problem.type.endsWith('/access-ended');
+  if (useAccount.getState().identity) useAccount.setState({ status: 'expired', accessEnded });
 };
 
 /**
@@ -122,7 +130,6 @@ export async function signOut(): Promise<void> {
 /** Follows what another tab did: a sign-out there is one here, and so is a sign-in. */
 export async function followOtherTab(): Promise<void> {
   const kept = (await (await deviceDatabase()).get('device', KEPT_IDENTITY)) as Identity | undefined;
-  useAccount.setState(
-    kept ? { status: 'signed in', identity: kept } : { status: 'signed out', identity: null },
-  );
+  if (kept) signedIn(kept);
+  else signedOut();
 }

@@ -139,7 +139,7 @@ async function countFailure(
 }
 
 async function outcomeOf(owner: string, queued: QueuedWrite, error: unknown): Promise<Outcome> {
-  if (isSignedOut(error)) sessionExpired();
+  if (isSignedOut(error)) sessionExpired(error);
   else if (error instanceof ServerAway) useRecords.setState({ serverAway: true, awayReason: error.reason });
   else if (error instanceof Refused && error.problem.status !== 429) {
     const { problem } = error;

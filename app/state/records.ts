@@ -256,7 +256,7 @@ function noteFailure(error: unknown): void {
   if (error instanceof ServerAway) useRecords.setState({ serverAway: true, awayReason: error.reason });
   else if (error instanceof ServerFailed)
     useRecords.setState({ serverAway: true, awayReason: error.problem.title });
-  else if (isSignedOut(error)) sessionExpired();
+  else if (isSignedOut(error)) sessionExpired(error);
   else if (!(error instanceof NotTheOwner)) throw error;
 }
 

@@ -65,8 +65,24 @@ function logged(log: Logger): RequestHandler {
 
 const IMMUTABLE = /[\\/](_expo|assets|fonts)[\\/]/;
 
+/** The page behind a card's link: for whoever has the link, and for no search engine. */
+function cardPage(app: Express, webRoot: string): void {
+  app.use('/card', (_request, response, next) => {
+    response.setHeader('x-robots-tag', 'noindex, nofollow');
+    response.setHeader('referrer-policy', 'no-referrer');
+    next();
+  });
+  app.get('/card', (request, response, next) => {
+    // Without the slash its service worker would not have the page in its scope.
+    if (!request.originalUrl.startsWith('/card/')) return response.redirect(308, '/card/');
+    response.setHeader('cache-control', 'no-cache');
+    response.sendFile(join(webRoot, 'card', 'index.html'), (error) => error && next(error));
+  });
+}
+
 /** The built web app; any path that is no file and no API opens the app, which routes it itself. */
 function webApp(app: Express, webRoot: string): void {
+  cardPage(app, webRoot);
   app.use(
     express.static(webRoot, {
       index: false,
@@ -84,11 +100,11 @@ function webApp(app: Express, webRoot: string): void {
   });
 }
 
-const GUARDS: Record<Route['access'], RequestHandler[]> = {
+const guards = (services: Services): Record<Route['access'], RequestHandler[]> => ({
   anyone: [],
-  instructor: [instructorOnly, ownerNamed],
-  stream: [instructorOnly],
-};
+  instructor: [instructorOnly(services), ownerNamed],
+  stream: [instructorOnly(services)],
+});
 
 /** The Express app: guards first, then every route with its own access, then the web app. */
 export function createApp(settings: AppSettings, services: Services, log: Logger): Express {
@@ -105,8 +121,9 @@ export function createApp(settings: AppSettings, services: Services, log: Logger
   });
   app.use('/api', sameOrigin(publicOrigin), express.json({ limit: BODY_LIMIT }), boundedBody);
   app.use('/api', sessions(services.pool, settings.sessionSecret, publicOrigin !== undefined));
+  const before = guards(services);
   for (const { method, path, access, handler } of routes(services, publicOrigin === undefined)) {
-    app[method](path, ...GUARDS[access], handler);
+    app[method](path, ...before[access], handler);
   }
   app.use('/api', () => {
     throw new Refusal(404, 'not-found', 'No such address in the API');

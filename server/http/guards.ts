@@ -1,7 +1,9 @@
-import { OWNER_HEADER, faultsOf, ownerOf, type Identity } from '@pedastance/contract';
+import { OWNER_HEADER, faultsOf, ownerOf } from '@pedastance/contract';
 import type { Request, RequestHandler } from 'express';
-import type { z } from 'zod';
+import { z } from 'zod';
+import { accessHasEnded } from '../store/accounts';
 import { badInput, Refusal } from './problems';
+import type { Services } from './services';
 
 const SAFE_METHODS = ['GET', 'HEAD', 'OPTIONS'];
 
@@ -18,21 +20,31 @@ export function sameOrigin(publicOrigin: string | undefined): RequestHandler {
   };
 }
 
-const signedIn = (request: Request): Identity => {
-  const { identity } = request.session;
-  if (!identity) throw new Refusal(401, 'signed-out', 'Sign in first');
-  return identity;
-};
+const OWNER = z.tuple([z.uuid(), z.uuid()]);
+
+/** Tells a device whose session is gone because its coach's access was ended. @throws Refusal where it was */
+export async function refuseEnded({ pool }: Services, request: Request): Promise<void> {
+  const owner = OWNER.safeParse(request.get(OWNER_HEADER)?.split(':'));
+  if (!owner.success) return;
+  if (await accessHasEnded(pool, ...owner.data))
+    throw new Refusal(401, 'access-ended', 'Your access to this academy has ended');
+}
 
 /** Lets only a signed-in instructor through, and never with a request that names another as its owner. */
-export const instructorOnly: RequestHandler = (request, _response, next) => {
-  const identity = signedIn(request);
-  const madeFor = request.get(OWNER_HEADER);
-  if (madeFor !== undefined && madeFor !== ownerOf(identity)) {
-    throw new Refusal(401, 'another-owner', 'Somebody else is signed in on this browser now');
-  }
-  next();
-};
+export const instructorOnly =
+  (services: Services): RequestHandler =>
+  async (request, _response, next) => {
+    const { identity } = request.session;
+    if (!identity) {
+      await refuseEnded(services, request);
+      throw new Refusal(401, 'signed-out', 'Sign in first');
+    }
+    const madeFor = request.get(OWNER_HEADER);
+    if (madeFor !== undefined && madeFor !== ownerOf(identity)) {
+      throw new Refusal(401, 'another-owner', 'Somebody else is signed in on this browser now');
+    }
+    next();
+  };
 
 /** Refuses a request that names no owner: all but streams, which browsers open without headers of ours. */
 export const ownerNamed: RequestHandler = (request, _response, next) => {

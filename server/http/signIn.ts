@@ -3,7 +3,7 @@ import type { Request, RequestHandler, Response } from 'express';
 import { inSignInLane, passwordMatches } from '../accounts/passwords';
 import { SESSION_COOKIE } from '../accounts/sessions';
 import { accountByEmail, type Account } from '../store/accounts';
-import { parsedBody } from './guards';
+import { parsedBody, refuseEnded } from './guards';
 import { Refusal } from './problems';
 import type { Services } from './services';
 
@@ -53,8 +53,11 @@ export const signOut: RequestHandler = async (request, response) => {
   response.clearCookie(SESSION_COOKIE, { path: '/' }).status(204).end();
 };
 
-/** Who is signed in, with the device's key; null where nobody is. */
-export const whoIsSignedIn: RequestHandler = (request, response) => {
-  const { identity, deviceKey } = request.session;
-  response.json(identity ? { identity, deviceKey } : null);
-};
+/** Who is signed in, with the device's key; null where nobody is. @throws Refusal where the one named is out for good */
+export const whoIsSignedIn =
+  (services: Services): RequestHandler =>
+  async (request, response) => {
+    const { identity, deviceKey } = request.session;
+    if (!identity) await refuseEnded(services, request);
+    response.json(identity ? { identity, deviceKey } : null);
+  };

@@ -163,6 +163,12 @@ export async function changeColleague(
   return rows[0].changed;
 }
 
+/** Whether an owner ended this instructor's access. */
+export async function accessHasEnded(pool: Pool, academyId: string, instructorId: string): Promise<boolean> {
+  const { rows } = await pool.query('select access_has_ended($1, $2) as ended', [academyId, instructorId]);
+  return rows[0].ended;
+}
+
 /** Withdraws an open invitation, as an owner; false where there is none to withdraw. */
 export async function withdrawInvite(
   client: ClientBase,

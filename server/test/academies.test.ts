@@ -171,7 +171,17 @@ describe('colleagues', () => {
     expect((await world.ask('GET', '/api/students', undefined, leaver)).status).toBe(200);
     const change = { id, role: 'instructor', ends: true };
     expect((await world.ask('PUT', '/api/colleagues', change, headers)).status).toBe(204);
-    expect((await world.ask('GET', '/api/students', undefined, leaver)).status).toBe(401);
+    const gone = { status: 401, body: { type: 'about:pedastance/access-ended' } };
+    expect(await world.ask('GET', '/api/students', undefined, leaver)).toMatchObject(gone);
+    // A device that opens asks with the cookie it has, and says whose it is; without that it learns nothing.
+    expect(await world.ask('GET', '/api/session', undefined, leaver)).toMatchObject(gone);
+    const { [OWNER_HEADER]: _named, ...unnamed } = leaver;
+    expect(await world.ask('GET', '/api/session', undefined, unnamed)).toMatchObject({
+      status: 200,
+      body: null,
+    });
+    const stranger = { ...unnamed, [OWNER_HEADER]: `${identity.academyId}:${identity.instructorId}` };
+    expect((await world.ask('GET', '/api/session', undefined, stranger)).status).toBe(200);
     expect((await world.signIn('leaver@windy.example', LONG)).status).toBe(401);
     expect((await world.ask('PUT', '/api/colleagues', change, headers)).status).toBe(422);
     const self = { id: identity.instructorId, role: 'instructor', ends: false };

@@ -19,6 +19,8 @@ export const messages = {
   everythingHasBeenSent: 'Everything has been sent.',
   allOfThisIsKept: (awayReason: Said) =>
     `${awayReason} All of this is kept on this device and goes out by itself, in this order, each once.`,
+  accessHasEnded: (academy: Said) =>
+    `An owner of ${academy} has ended your access. What stands here is on this device alone and cannot be sent. Copy down what the academy needs, hand it to an owner, then sign out.`,
   goingOutInThisOrder: 'Going out in this order, each once.',
   sending: 'Sending …',
   tryNow: 'Try now',

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { QueuedWrite } from '../../state/queuedWrite';
 import { discardWrite, keepAsOwnMethod, putOver, sendAgain, retryNow, useOutbox } from '../../state/outbox';
+import { useAccount } from '../../state/account';
 import { useRecords } from '../../state/records';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
@@ -94,11 +95,14 @@ export function OutboxScreen() {
   const queue = useOutbox((state) => state.queue);
   const sending = useOutbox((state) => state.sending);
   const away = useRecords((state) => state.serverAway);
+  const accessEnded = useAccount((state) => state.accessEnded);
+  const academy = useAccount((state) => state.identity?.academyName ?? '');
   const awayReason = useRecords((state) => state.awayReason);
   return (
     <Page title={messages.notSentYet}>
+      {accessEnded && <Notice kind="trouble">{messages.accessHasEnded(academy)}</Notice>}
       {queue.length === 0 && <Body>{messages.everythingHasBeenSent}</Body>}
-      {queue.length > 0 && (
+      {queue.length > 0 && !accessEnded && (
         <Body>
           {away
             ? messages.allOfThisIsKept(awayReason ?? 'The server does not answer.')
@@ -112,7 +116,7 @@ export function OutboxScreen() {
           <RefusedWrite queued={queued} />
         </View>
       ))}
-      {queue.length > 0 && (
+      {queue.length > 0 && !accessEnded && (
         <Button
           look="plain"
           disabled={sending}

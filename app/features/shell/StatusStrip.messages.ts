@@ -8,6 +8,8 @@ export const messages = {
   keptHereNotSent: (count: number) => `${entries(count)} kept here, not sent.`,
   nothingIsLost: 'Nothing is lost.',
   signedOutByTheServer: (kept: string) => `Signed out by the server. ${kept} Sign in again`,
+  accessEnded: (waiting: number) =>
+    `An owner has ended your access. ${waiting > 0 ? `${entries(waiting)} cannot be sent: have a look` : 'Nothing was waiting to be sent'}`,
   refusedHaveALook: (count: number) => `${entries(count)} refused: have a look`,
   waiting: (count: number) => `${entries(count)} not sent yet, no connection; trying again`,
   sending: (count: number) => `${entries(count)} not sent yet, sending`,

@@ -18,12 +18,15 @@ interface Standing {
 /** What stands between the device and the server, in one line; nothing when all is sent. */
 function useStanding(): Standing | null {
   const expired = useAccount((state) => state.status === 'expired');
+  const accessEnded = useAccount((state) => state.accessEnded);
   const queue = useOutbox((state) => state.queue);
   const away = useRecords((state) => state.serverAway);
   const notKept = useDrafts((state) => state.notKept);
   const refused = queue.filter((queued) => queued.refusal).length;
   const waiting = queue.length - refused;
   if (notKept) return { words: messages.thisDeviceCannotKeep(notKept), trouble: true, href: '/outbox' };
+  if (expired && accessEnded)
+    return { words: messages.accessEnded(queue.length), trouble: true, href: '/outbox' };
   if (expired) {
     const kept = queue.length > 0 ? messages.keptHereNotSent(queue.length) : messages.nothingIsLost;
     return { words: messages.signedOutByTheServer(kept), trouble: true, href: '/sign-in' };
