@@ -17,6 +17,7 @@ const CORE = [
   'trial',
   'formats',
   'phrases',
+  'card',
 ];
 const APP = ['domain', 'workers', 'ui', 'plan', 'state', 'cards', 'features', 'app'];
 const SERVER = ['config', 'store', 'recompute', 'transfer', 'accounts', 'devices', 'demo', 'http'];
@@ -83,6 +84,12 @@ module.exports = {
     ),
     { ...never('core-has-no-node', 'core runs anywhere.', '^core/', ''), to: { dependencyTypes: ['core'] } },
     never('contract-knows-core', 'contract knows core and Zod.', '^contract/', '^(server|app|e2e)/'),
+    never(
+      'card-knows-core-and-contract',
+      'the card’s page knows core and contract, nothing of the app or the server.',
+      '^card/',
+      '^(server|app|e2e)/',
+    ),
     never('server-knows-no-app', 'the server knows nothing of the app.', '^server/', '^(app|e2e)/'),
     never('app-knows-no-server', 'the app knows the contract, not the server.', '^app/', '^(server|e2e)/'),
     never(

@@ -23,5 +23,5 @@ const plain = (room, more = {}) => ({
 });
 
 module.exports = {
-  projects: [plain('core'), plain('contract'), plain('server'), '<rootDir>/app'],
+  projects: [plain('core'), plain('contract'), plain('card'), plain('server'), '<rootDir>/app'],
 };

@@ -6,6 +6,7 @@ export * from './today';
 export * from './students';
 export * from './setup';
 export * from './trials';
+export * from './cards';
 export * from './lessons';
 export * from './judgement';
 export * from './method';

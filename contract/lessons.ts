@@ -10,6 +10,7 @@ import {
 import { CHOICES, CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
 import { MOST_LIFT_MM, SHOULDER_GOALS } from '@pedastance/core/turn';
 import { z } from 'zod';
+import { CardEntry } from './cards';
 import { entryCommon, figure, Id, ModelVersion, Moment, text, whole } from './common';
 import { LONGEST_CAUTIONS, LONGEST_FACT_TEXT, LONGEST_INTAKE, LONGEST_PAIN, MOST_FACTS } from './limits';
 import { JudgementShape } from './judgement';
@@ -240,6 +241,7 @@ export const NewEntry = z.discriminatedUnion('kind', [
   TrialEntry,
   ShotsEntry,
   LookEntry,
+  CardEntry,
 ]);
 export type NewEntry = z.infer<typeof NewEntry>;
 export type IntakeEntry = z.infer<typeof IntakeEntry>;

@@ -3,6 +3,7 @@
  * then one student after another with all that belongs to each, and an end that counts the lines.
  */
 import { z } from 'zod';
+import { TickRecord } from './cards';
 import { Id, ModelVersion, Moment, text, whole } from './common';
 import { LONGEST_NAME } from './limits';
 import { NewEntry, NewLesson, type EntryCheck } from './lessons';
@@ -77,6 +78,9 @@ export const EntryLine = z.strictObject({
   record: NewEntry,
 });
 
+/** What a student ticked: nobody of the academy made it. */
+export const TickLine = z.strictObject({ kind: z.literal('tick'), receivedAt: Moment, record: TickRecord });
+
 export const EndLine = z.strictObject({ kind: z.literal('end'), lines: whole(1) });
 
 /** Any line after the header. */
@@ -89,6 +93,7 @@ export const RecordsLine = z.discriminatedUnion('kind', [
   ConsentLine,
   LessonLine,
   EntryLine,
+  TickLine,
   EndLine,
 ]);
 export type RecordsLine = z.infer<typeof RecordsLine>;

@@ -15,3 +15,4 @@ export * from './advice';
 export * from './trial';
 export * from './formats';
 export * from './phrases';
+export * from './card';

@@ -12,13 +12,14 @@ const TYPE_CHECKED = [
   'core',
   'core/tsconfig.test.json',
   'contract',
+  'card',
   'server',
   'app',
   'e2e',
   'bench/emptyApp',
 ];
 const CHROMIUM = process.env.CHROMIUM ?? '/usr/bin/chromium';
-const CRUISED = ['core', 'contract', 'server', 'app', '--config', '.dependency-cruiser.cjs'];
+const CRUISED = ['core', 'contract', 'card', 'server', 'app', '--config', '.dependency-cruiser.cjs'];
 
 const total = { passed: 0, failed: 0 };
 

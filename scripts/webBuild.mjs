@@ -35,29 +35,64 @@ export function exportWeb(appFolder, output) {
   });
 }
 
-/** Writes the service worker that keeps every built file, and answers any page with the app. */
+const KEPT = {
+  cleanupOutdatedCaches: true,
+  clientsClaim: true,
+  skipWaiting: true,
+  inlineWorkboxRuntime: true,
+  sourcemap: false,
+};
+
+/** Writes the service worker that keeps every built file, and answers any page but a card's with the app. */
 async function writeServiceWorker(folder) {
   const { generateSW } = await import('workbox-build');
   await generateSW({
+    ...KEPT,
     globDirectory: folder,
     globPatterns: ['**/*.{html,js,css,woff2,png,svg,webmanifest,ico}'],
+    // The coach's own view of a card needs its style; the page is the student's.
+    globIgnores: ['card/*.{html,js}'],
     swDest: join(folder, 'service-worker.js'),
     maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
     // The names of built scripts, styles and assets carry their hash already.
     dontCacheBustURLsMatching: /-[0-9a-f]{32}\.(js|css)$/,
     navigateFallback: '/index.html',
-    navigateFallbackDenylist: [/^\/api\//],
-    cleanupOutdatedCaches: true,
-    clientsClaim: true,
-    skipWaiting: true,
-    inlineWorkboxRuntime: true,
-    sourcemap: false,
+    navigateFallbackDenylist: [/^\/api\//, /^\/card(\/|$)/],
+  });
+}
+
+/** Builds the page behind a card's link, with a service worker of its own that keeps the page for where there is no signal. */
+async function buildCard(folder) {
+  const target = join(folder, 'card');
+  mkdirSync(target, { recursive: true });
+  for (const file of ['index.html', 'card.css']) cpSync(join(ROOT, 'card', file), join(target, file));
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: [join(ROOT, 'card', 'page.ts')],
+    outfile: join(target, 'page.js'),
+    bundle: true,
+    minify: true,
+    format: 'esm',
+    target: 'es2022',
+    alias: {
+      '@pedastance/core': join(ROOT, 'core'),
+      '@pedastance/contract': join(ROOT, 'contract'),
+    },
+  });
+  const { generateSW } = await import('workbox-build');
+  await generateSW({
+    ...KEPT,
+    globDirectory: folder,
+    globPatterns: ['card/*.{html,js,css}', 'shell.css', 'mark.svg', 'fonts/*-latin-[4w6]*.woff2'],
+    modifyURLPrefix: { '': '/' },
+    swDest: join(target, 'service-worker.js'),
+    navigateFallback: '/card/index.html',
   });
 }
 
 /** Builds the web app unless it stands as built from these very sources. */
 export async function buildWeb() {
-  const sources = ['app', 'core', 'contract'].flatMap((room) => sourceFiles(join(ROOT, room)));
+  const sources = ['app', 'core', 'contract', 'card'].flatMap((room) => sourceFiles(join(ROOT, room)));
   const builtFrom = hashOfFiles([
     ...sources,
     join(ROOT, 'package-lock.json'),
@@ -70,6 +105,7 @@ export async function buildWeb() {
     rmSync(making, { recursive: true, force: true });
     copyFonts();
     await exportWeb(join(ROOT, 'app'), making);
+    await buildCard(making);
     await writeServiceWorker(making);
     writeFileSync(join(making, STAMP), builtFrom);
     rmSync(WEB_ROOT, { recursive: true, force: true });

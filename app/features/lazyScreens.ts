@@ -3,6 +3,7 @@
  * they share most of what they are made of, and what several parts share would otherwise have to
  * load with the list.
  */
+export { CardScreen } from './card/CardScreen';
 export { CompareScreen } from './compare/CompareScreen';
 export { LessonScreen } from './lesson/LessonScreen';
 export { RecordScreen } from './record/RecordScreen';

@@ -45,7 +45,8 @@ function painted(drawn: Element): Element | null {
 const base64 = (bytes: Uint8Array): string =>
   btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
 
-async function faces(): Promise<string> {
+/** The face as rules of a style, to be written into a drawing that stands alone. */
+export async function faces(): Promise<string> {
   const rules = await Promise.all(
     FACES.map(async ({ weight, file }) => {
       const bytes = new Uint8Array(await (await fetch(file)).arrayBuffer());
@@ -64,8 +65,15 @@ function groundOf(drawn: Element | null): string {
   return backgroundColor === SEE_THROUGH ? groundOf(drawn.parentElement) : backgroundColor;
 }
 
+/** A drawing that stands alone, with its size in points. */
+export interface StandsAlone {
+  text: string;
+  width: number;
+  height: number;
+}
+
 /** The plan as it is drawn on the screen, as an SVG that stands alone: colours, face and all. */
-export async function planAsSvg(sheet: Element): Promise<{ text: string; width: number; height: number }> {
+export async function planAsSvg(sheet: Element): Promise<StandsAlone> {
   const { width, height } = sheet.getBoundingClientRect();
   const svg = document.createElementNS(SVG, 'svg');
   svg.setAttribute('xmlns', SVG);
@@ -93,8 +101,10 @@ export async function planAsSvg(sheet: Element): Promise<{ text: string; width: 
 const SHARPNESS = 3;
 
 /** The plan as a picture. @throws Error where the browser cannot draw it */
-export async function planAsPng(sheet: Element): Promise<Blob> {
-  const { text, width, height } = await planAsSvg(sheet);
+export const planAsPng = async (sheet: Element): Promise<Blob> => svgAsPng(await planAsSvg(sheet));
+
+/** A drawing that stands alone as a picture. @throws Error where the browser cannot draw it */
+export async function svgAsPng({ text, width, height }: StandsAlone): Promise<Blob> {
   const address = URL.createObjectURL(new Blob([text], { type: 'image/svg+xml' }));
   try {
     const image = new Image();

@@ -10,6 +10,7 @@ import type {
   OwnSession,
   ResetOf,
   StartAcademy,
+  StudentCards,
   StudentPrivacy,
   Today,
 } from '@pedastance/contract';
@@ -150,7 +151,7 @@ export interface StudentPage {
 }
 
 export const api = {
-  session: () => read<Session | null>('/api/session', null),
+  session: (owner: string | null) => read<Session | null>('/api/session', owner),
   signIn: async (body: SignIn) => (await ask('POST', '/api/session', null, body)).value as Session,
   startAcademy: async (body: StartAcademy) =>
     (await ask('POST', '/api/academy', null, body)).value as Session,
@@ -177,6 +178,8 @@ export const api = {
     (await ask('POST', '/api/recovery-codes', owner, { password })).value as { codes: string[] },
   recover: (body: { email: string; code: string; password: string }) =>
     ask('PUT', '/api/recovery', null, body),
+  cards: (owner: string, studentId: string) => read<StudentCards>(`/api/students/${studentId}/cards`, owner),
+  revokeCard: (owner: string, id: string) => ask('DELETE', '/api/card-links', owner, { id }),
   today: (owner: string) => read<Today>('/api/today', owner),
   academyPrivacy: (owner: string) => read<AcademyPrivacy>('/api/privacy', owner),
   studentPrivacy: (owner: string, id: string) => read<StudentPrivacy>(`/api/students/${id}/privacy`, owner),
@@ -205,5 +208,5 @@ export const api = {
   },
 };
 
-export const isSignedOut = (error: unknown): boolean =>
+export const isSignedOut = (error: unknown): error is Refused =>
   error instanceof Refused && error.problem.status === 401;

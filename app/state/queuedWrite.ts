@@ -1,5 +1,6 @@
 import type {
   NewBuild,
+  NewCardLink,
   NewConsent,
   NewEntry,
   NewLesson,
@@ -19,6 +20,7 @@ export type Writing =
   | { route: 'screen'; body: NewScreen }
   | { route: 'consent'; body: NewConsent }
   | { route: 'method'; body: NewMethodVersion }
+  | { route: 'card link'; body: NewCardLink }
   | { route: 'lesson'; body: NewLesson }
   | { route: 'entry'; body: NewEntry };
 
@@ -29,6 +31,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   screen: { method: 'POST', path: '/api/screens' },
   consent: { method: 'POST', path: '/api/consents' },
   method: { method: 'POST', path: '/api/methods' },
+  'card link': { method: 'POST', path: '/api/card-links' },
   lesson: { method: 'POST', path: '/api/lessons' },
   entry: { method: 'POST', path: '/api/entries' },
 };

@@ -4,6 +4,7 @@ import type { Logger } from 'pino';
 import { TooManyAttempts } from '../accounts/attempts';
 import { SignInBusy } from '../accounts/passwords';
 import { NewerModel, NoSuchShots } from '../recompute/check';
+import { NoSuchCard } from '../store/cards';
 import { ErasedStudent, WriteConflict } from '../store/writeOnce';
 import { NoSuchLesson } from '../store/lessons';
 import { StaleMethod } from '../store/methods';
@@ -45,6 +46,7 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   shots_entry_cell: { field: 'place.cell', expected: 'a way of combining the changes of this trial' },
   shots_entry_address: { field: 'addressId', expected: 'an address of this student' },
   shots_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
+  card_entry_change: { field: 'changeId', expected: 'a change of this student' },
   look_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
   change_entry_changes: { field: 'toAddressId', expected: 'another address than fromAddressId' },
 };
@@ -110,6 +112,7 @@ function ofOurOwn(error: unknown): Refusal | undefined {
   if (error instanceof NoSuchLesson) {
     return badInput('lessonId', 'a lesson of this academy', 'none of that id');
   }
+  if (error instanceof NoSuchCard) return badInput('cardId', 'a card of this student', 'none of that id');
   if (error instanceof NoSuchShots)
     return badInput('shotIds', 'shots of this student and trial', 'others among them');
   if (error instanceof TooManyAttempts) return tooManyAttempts(error);

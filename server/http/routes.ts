@@ -1,6 +1,7 @@
 import {
   StandIn,
   NewBuild,
+  NewCardLink,
   NewConsent,
   NewEntry,
   NewLesson,
@@ -18,6 +19,16 @@ import { addLesson, landedEntry } from '../store/lessons';
 import { addMethodVersion } from '../store/methods';
 import { addScreen } from '../store/screens';
 import { addStudent, editStudent, findStudent } from '../store/students';
+import {
+  cardCalendar,
+  checkedCardLink,
+  countSeen,
+  readCard,
+  revokeCard,
+  studentCards,
+  takeTicks,
+  withCards,
+} from './cards';
 import { landing } from './landing';
 import {
   changeRole,
@@ -76,12 +87,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       },
     },
     { method: 'post', path: '/api/session', access: anyone, handler: signIn(services, demoAllowed) },
-    {
-      method: 'get',
-      path: '/api/session',
-      access: anyone,
-      handler: whoIsSignedIn,
-    },
+    { method: 'get', path: '/api/session', access: anyone, handler: whoIsSignedIn(services) },
     { method: 'delete', path: '/api/session', access: instructor, handler: signOut },
     { method: 'post', path: '/api/academy', access: anyone, handler: startOwnAcademy(services) },
     { method: 'post', path: '/api/invitation', access: anyone, handler: invitedTo(services) },
@@ -172,6 +178,28 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       access: instructor,
       handler: reading(services, studentPrivacy),
     },
+    {
+      method: 'post',
+      path: '/api/card-links',
+      access: instructor,
+      handler: landing(services, {
+        route: 'card link',
+        schema: NewCardLink,
+        add: checkedCardLink,
+        again: async (_client, { id, studentId }) => ({ id, studentId }),
+      }),
+    },
+    { method: 'delete', path: '/api/card-links', access: instructor, handler: revokeCard(services) },
+    {
+      method: 'get',
+      path: '/api/students/:studentId/cards',
+      access: instructor,
+      handler: reading(services, studentCards),
+    },
+    { method: 'post', path: '/api/card', access: anyone, handler: readCard(services) },
+    { method: 'post', path: '/api/card/seen', access: anyone, handler: countSeen(services) },
+    { method: 'post', path: '/api/card/ticks', access: anyone, handler: takeTicks(services) },
+    { method: 'post', path: '/api/card/calendar', access: anyone, handler: cardCalendar(services) },
     { method: 'get', path: '/api/today', access: instructor, handler: reading(services, today) },
     { method: 'get', path: '/api/exports/academy', access: 'stream', handler: exportAcademy(services) },
     {
@@ -203,7 +231,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       handler: landing(services, {
         route: 'entry',
         schema: NewEntry,
-        add: addCheckedEntry,
+        add: withCards(addCheckedEntry),
         again: landedEntry,
       }),
     },

@@ -74,6 +74,12 @@ const entryAsJson = ({ findings, check }: Inside): string => `
              'toAddressId', to_address_id, 'leadHeelLift', lead_heel_lift,
              'shoulderGoal', shoulder_goal, 'reason', reason, 'feel', feel, 'note', note)
            from change_entry where change_entry.academy_id = entry.academy_id and change_entry.id = entry.id)
+         when 'card' then (
+           select jsonb_build_object('changeId', change_id, 'dose', dose, 'further', further,
+             'rounds', jsonb_build_object('feel', feel_swings, 'play', play_swings), 'routine', to_jsonb(routine),
+             'drills', drills, 'practice', case when balls is not null then jsonb_build_object(
+               'daysAWeek', days_a_week, 'balls', balls, 'warmUp', warm_up) end, 'nextLook', next_look)
+           from card_entry where card_entry.academy_id = entry.academy_id and card_entry.id = entry.id)
          ${TRIAL_KINDS_AS_JSON}
          ${lookAsJson(check)}
        end`;

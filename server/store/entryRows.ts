@@ -1,5 +1,6 @@
 import type {
   AddressEntry,
+  CardEntry,
   ChangeEntry,
   EntryCheck,
   ExceptionEntry,
@@ -33,28 +34,10 @@ export function entryRows(key: EntryKey, entry: NewEntry): TableRows[] {
       return shotsRows(key, entry);
     case 'look':
       return lookRows(key, entry);
+    case 'card':
+      return cardRows(key, entry);
   }
 }
-
-/** The tables of the log in an order in which rows of many entries can be written: none refers to a later one. */
-export const LOG_TABLES = [
-  'log_entry',
-  'intake_entry',
-  'exception_entry',
-  'address_entry',
-  'measurement',
-  'sighting',
-  'reading_entry',
-  'finding',
-  'choice_finding',
-  'change_entry',
-  'trial_entry',
-  'trial_cell',
-  'shots_entry',
-  'shot',
-  'look_entry',
-  'entry_check',
-] as const;
 
 const intakeRows = (key: EntryKey, { cameFor, sore, words, sport }: IntakeEntry): TableRows[] => [
   ['intake_entry', [{ ...key, came_for: cameFor, sore, words, sport }]],
@@ -161,6 +144,28 @@ const changeRows = (key: EntryKey, entry: ChangeEntry): TableRows[] => [
         reason: entry.reason,
         feel: entry.feel,
         note: entry.note,
+      },
+    ],
+  ],
+];
+
+const cardRows = (key: EntryKey, { practice, ...entry }: CardEntry): TableRows[] => [
+  [
+    'card_entry',
+    [
+      {
+        ...key,
+        change_id: entry.changeId,
+        dose: entry.dose,
+        further: entry.further,
+        feel_swings: entry.rounds.feel,
+        play_swings: entry.rounds.play,
+        routine: entry.routine,
+        drills: entry.drills,
+        days_a_week: practice?.daysAWeek,
+        balls: practice?.balls,
+        warm_up: practice?.warmUp,
+        next_look: entry.nextLook,
       },
     ],
   ],

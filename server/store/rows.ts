@@ -29,11 +29,40 @@ export async function insertRows(
   unlessThere = false,
 ): Promise<void> {
   if (rows.length === 0) return;
+  await client.query(insertOf(table, rows, 1, unlessThere), [JSON.stringify(rows)]);
+}
+
+/** The statement that inserts rows given as JSON by its parameter of this number. */
+function insertOf(
+  table: string,
+  rows: readonly Record<string, unknown>[],
+  parameter: number,
+  unlessThere: boolean,
+): string {
   const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))].join(', ');
-  await client.query(
-    `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, $1::jsonb)${unlessThere ? ' on conflict do nothing' : ''}`,
-    [JSON.stringify(rows)],
+  const ending = unlessThere ? ' on conflict do nothing' : '';
+  return `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, $${parameter}::jsonb)${ending}`;
+}
+
+/** Rows of many tables as one statement, and what it is given. */
+export interface ManyRows {
+  text: string;
+  values: string[];
+}
+
+/**
+ * One statement that inserts rows of many tables, each unless its key is taken: references among them are checked at
+ * its end, so that their order does not matter, and the database is at work on all of it at once.
+ */
+export function insertOfMany(tables: ReadonlyMap<string, readonly Record<string, unknown>[]>): ManyRows {
+  const filled = [...tables].filter(([, rows]) => rows.length > 0);
+  const parts = filled.map(
+    ([table, rows], at) => `into_${table} as (${insertOf(table, rows, at + 1, true)})`,
   );
+  return {
+    text: `with ${parts.join(', ')} select`,
+    values: filled.map(([, rows]) => JSON.stringify(rows)),
+  };
 }
 
 /** A moment as it is sent, made by the database: UTC to the millisecond. */

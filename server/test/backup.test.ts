@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { runErasures } from '../store/erasures';
 import { keepErasuresApart } from '../store/erasuresFile';
-import { landRecord, landTrial, newStudent } from './bodies';
+import { landCard, landRecord, landTrial, newStudent } from './bodies';
 import { asAdmin, openWorld, PASSWORD, type World } from './world';
 
 jest.setTimeout(120_000);
@@ -80,6 +80,7 @@ afterAll(async () => {
 test('a backup is restored in an empty cluster, every row of it, and whom it brings back is erased again', async () => {
   const record = await landRecord(world, world.lantern);
   await landTrial(world.lantern, record);
+  await landCard(world, world.lantern, record);
   const stays = await landRecord(world, world.harbour);
   const file = join(folder, 'whole.backup');
   const made = await command('backup.mjs', file, world.adminUrl);

@@ -1,10 +1,13 @@
+import { createHash, randomBytes } from 'node:crypto';
 import type {
   AddressEntry,
+  CardEntry,
   ChangeEntry,
   ExceptionEntry,
   IntakeEntry,
   LookEntry,
   NewBuild,
+  NewCardLink,
   NewConsent,
   NewLesson,
   NewMethodVersion,
@@ -16,6 +19,7 @@ import type {
   TrialEntry,
 } from '@pedastance/contract';
 import { bandsFor, judge, personalPath, readSetup, USUAL_GOAL, type Posture } from '@pedastance/core';
+import { DRILL_LIBRARY } from '@pedastance/core/card';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
@@ -322,6 +326,61 @@ export const newChange = (
   ...over,
 });
 
+export const newCard = (change: ChangeEntry, over: Partial<CardEntry> = {}): CardEntry => ({
+  ...entry(change.lessonId),
+  kind: 'card',
+  changeId: change.id,
+  dose: 'feel',
+  further: [{ figure: 'trailFlare', value: 38.5 }],
+  rounds: { feel: 3, play: 5 },
+  routine: ['lead foot', 'trail foot', 'rock and settle', 'go'],
+  drills: [DRILL_LIBRARY[0]!, DRILL_LIBRARY[6]!],
+  practice: { daysAWeek: 3, balls: 40, warmUp: true },
+  nextLook: '2026-05-08',
+  ...over,
+});
+
+/** A link to a card that opens for a long time, with its secret. */
+export function newCardLink(
+  studentId: string,
+  cardId: string,
+  over: Partial<NewCardLink> = {},
+): { token: string; link: NewCardLink } {
+  const token = randomBytes(16).toString('base64url');
+  const tokenHash = createHash('sha256').update(token).digest('base64url');
+  const link: NewCardLink = {
+    id: uuidv7(),
+    studentId,
+    madeAt,
+    cardId,
+    tokenHash,
+    wholeBag: false,
+    length: 'cm',
+    endsOn: '2098-01-01',
+    ...over,
+  };
+  return { token, link };
+}
+
+/** A link to a card, opened and ticked. */
+export async function landCard(
+  world: World,
+  coach: Coach,
+  { student, card }: { student: NewStudent; card: CardEntry },
+) {
+  const { token, link } = newCardLink(student.id, card.id);
+  const tick = { id: uuidv7(), on: '2026-05-02', rounds: 2, hurts: false };
+  for (const [ask, path, body, status] of [
+    [coach.ask, '/api/card-links', link, 201],
+    [world.ask, '/api/card/seen', { token }, 204],
+    [world.ask, '/api/card/ticks', { token, ticks: [tick] }, 204],
+  ] as const) {
+    const answer = await ask('POST', path, body);
+    if (answer.status !== status) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
+  }
+  return { token, link, tick };
+}
+
 /** A student with a build, a lesson and a whole record in it, landed for a coach. */
 export async function landRecord(world: World, coach: Coach) {
   const student = newStudent();
@@ -338,6 +397,7 @@ export async function landRecord(world: World, coach: Coach) {
   const intake = newIntake(lesson.id);
   const exception = newException(lesson.id);
   const change = newChange(reading, agreed.id);
+  const card = newCard(change);
   const sent: [string, object][] = [
     ['/api/students', student],
     ['/api/builds', build],
@@ -349,12 +409,13 @@ export async function landRecord(world: World, coach: Coach) {
     ['/api/entries', reading],
     ['/api/entries', agreed],
     ['/api/entries', change],
+    ['/api/entries', card],
   ];
   for (const [path, body] of sent) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { student, build, screen, lesson, intake, exception, address, reading, agreed, change };
+  return { student, build, screen, lesson, intake, exception, address, reading, agreed, change, card };
 }
 
 /** A trial of what was agreed, with a shot, a look, and shots of the stand-in. */

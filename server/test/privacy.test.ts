@@ -1,6 +1,15 @@
 import { runErasures } from '../store/erasures';
 import { keepHouse } from '../store/housekeeping';
-import { landRecord, landTrial, newAddress, newBuild, newConsent, newLesson, newStudent } from './bodies';
+import {
+  landCard,
+  landRecord,
+  landTrial,
+  newAddress,
+  newBuild,
+  newConsent,
+  newLesson,
+  newStudent,
+} from './bodies';
 import { rowsOf, studentTables, WITHOUT_STUDENTS } from './catalogue';
 import { asAdmin, openWorld, type World } from './world';
 
@@ -14,6 +23,7 @@ afterAll(() => world.close());
 async function wholeStudent() {
   const record = await landRecord(world, world.lantern);
   const trial = await landTrial(world.lantern, record);
+  await landCard(world, world.lantern, record);
   const consent = newConsent(record.student.id);
   expect((await world.lantern.ask('POST', '/api/consents', consent)).status).toBe(201);
   return { ...record, ...trial, consent };

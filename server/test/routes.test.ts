@@ -4,6 +4,7 @@ import {
   landRecord,
   newAddress,
   newBuild,
+  newCardLink,
   newConsent,
   newLesson,
   newMethod,
@@ -76,6 +77,21 @@ const LISTED: Record<string, Listed> = {
   'PUT /api/recovery': { path: '/api/recovery', open: true },
   'GET /api/recovery-codes': { path: '/api/recovery-codes' },
   'POST /api/recovery-codes': { path: '/api/recovery-codes' },
+  'GET /card': { path: '/card/', open: true },
+  'POST /api/card': { path: '/api/card', open: true },
+  'POST /api/card/seen': { path: '/api/card/seen', open: true },
+  'POST /api/card/ticks': { path: '/api/card/ticks', open: true },
+  'POST /api/card/calendar': { path: '/api/card/calendar', open: true },
+  'POST /api/card-links': {
+    path: '/api/card-links',
+    body: () => newCardLink(landed.student.id, landed.card.id).link,
+    toOtherAcademy: notFound,
+  },
+  'DELETE /api/card-links': { path: '/api/card-links' },
+  'GET /api/students/:studentId/cards': {
+    path: '/api/students/:studentId/cards',
+    toOtherAcademy: notFound,
+  },
   'GET /api/today': { path: '/api/today', toOtherAcademy: nothingOf },
   'GET /api/exports/academy': { path: '/api/exports/academy', toOtherAcademy: nothingOf },
   'GET /api/exports/students/:studentId': {
@@ -252,7 +268,7 @@ describe.each(LANDING)('%s', (name, listed) => {
     expect(new Set(answers.map((answer) => JSON.stringify(sorted(answer.body)))).size).toBe(1);
     const grown =
       (await count()).reduce((sum, value) => sum + value, 0) - rows.reduce((sum, value) => sum + value, 0);
-    expect(grown).toBe(/lessons|stand-in|consents/.test(name) ? 0 : 1);
+    expect(grown).toBe(/lessons|stand-in|consents|card-links/.test(name) ? 0 : 1);
   });
 
   test('the same id with another body: 409, and what landed first stands', async () => {

@@ -7,7 +7,7 @@ import { runErasures } from '../store/erasures';
 import { recordsSchema } from '../transfer/recordsSchema';
 import { addAccount } from '../store/accounts';
 import { hashPassword } from '../accounts/passwords';
-import { landRecord, landTrial, newConsent, newMethod, newStudent } from './bodies';
+import { landCard, landRecord, landTrial, newConsent, newMethod, newStudent } from './bodies';
 import { rowsOf } from './catalogue';
 import { asAdmin, openWorld, PASSWORD, type Coach, type World } from './world';
 import { OWNER_HEADER, ownerOf } from '@pedastance/contract';
@@ -22,6 +22,7 @@ beforeAll(async () => {
   world = await openWorld();
   record = await landRecord(world, world.lantern);
   await landTrial(world.colleague, record);
+  await landCard(world, world.lantern, record);
   await world.lantern.ask('POST', '/api/consents', newConsent(record.student.id));
   await landRecord(world, world.colleague);
   await world.lantern.ask('POST', '/api/students', newStudent({ name: 'Únë “Quote”, Ltd;\tTab' }));
@@ -94,6 +95,7 @@ describe('a file of records', () => {
       [
         'address',
         'build',
+        'card',
         'change',
         'colleague',
         'consent',
@@ -107,6 +109,7 @@ describe('a file of records', () => {
         'screen',
         'shots',
         'student',
+        'tick',
         'trial',
       ].sort(),
     );
@@ -130,11 +133,12 @@ describe('a file of records', () => {
     await imported(empty, await exported(world.lantern), 'take');
     const rows = (coach: Coach) => rowsOf(world.adminUrl, record.student.id, coach.identity.academyId);
     const [before, after] = [await rows(world.lantern), await rows(empty)];
-    // What landed and the stand-in's shots are the server's own, kept for devices that send again.
-    const { landed_write, stand_in_shot, ...kept } = before;
-    expect(landed_write! * stand_in_shot!).toBeGreaterThan(0);
+    // What landed and the stand-in's shots are the server's own, kept for devices that send again; a link is to this
+    // server, and is made anew.
+    const { landed_write, stand_in_shot, card_link, ...kept } = before;
+    expect(landed_write! * stand_in_shot! * card_link!).toBeGreaterThan(0);
     expect(Object.entries(kept).filter(([, count]) => count === 0)).toEqual([]);
-    expect(after).toEqual({ ...kept, landed_write: 0, stand_in_shot: 0 });
+    expect(after).toEqual({ ...kept, landed_write: 0, stand_in_shot: 0, card_link: 0 });
   });
 
   test('read in twice brings nothing twice', async () => {

@@ -10,6 +10,7 @@ import { CONTRACT_VERSION } from '@pedastance/contract/wire';
 import type { ClientBase } from 'pg';
 import QueryStream from 'pg-query-stream';
 import { buildsOf } from '../store/builds';
+import { ticksOf } from '../store/cards';
 import { consentsOf } from '../store/consents';
 import { ENTRY_CORE_AS_JSON, FINDINGS_AS_TEXT } from '../store/entryJson';
 import { methodVersionsUsed } from '../store/methods';
@@ -19,8 +20,8 @@ import { screensOf } from '../store/screens';
 /** What is exported: one student, or the whole academy. */
 export type Scope = { studentId: string } | 'academy';
 
-const STUDENTS_AT_ONCE = 100;
-const ENTRIES_AT_ONCE = 200;
+const STUDENTS_AT_ONCE = 50;
+const ENTRIES_AT_ONCE = 50;
 
 const studentOf = (scope: Scope): string | null => (scope === 'academy' ? null : scope.studentId);
 
@@ -138,10 +139,22 @@ async function partsByStudent(client: ClientBase, studentIds: string[]): Promise
   return parts;
 }
 
+/** What each student ticked, as lines by student. */
+async function ticksByStudent(client: ClientBase, studentIds: string[]): Promise<Map<string, string[]>> {
+  const ticks = new Map<string, string[]>();
+  for (const { receivedAt, ...record } of await ticksOf(client, studentIds)) {
+    const lines = ticks.get(record.studentId) ?? [];
+    lines.push(line({ kind: 'tick', receivedAt, record }));
+    ticks.set(record.studentId, lines);
+  }
+  return ticks;
+}
+
 /** A page of students, each with all that belongs to it. */
 async function* studentLines(client: ClientBase, page: readonly StudentRecord[]): AsyncGenerator<string> {
   const ids = page.map(({ record }) => record.id);
   const parts = await partsByStudent(client, ids);
+  const ticks = await ticksByStudent(client, ids);
   const entries = client.query(entryLines(ids)) as AsyncIterable<EntryRow>;
   const rows = entries[Symbol.asyncIterator]();
   try {
@@ -152,6 +165,7 @@ async function* studentLines(client: ClientBase, page: readonly StudentRecord[])
       yield* parts.get(id) ?? [];
       for (; !next.done && next.value.student_id === id; next = await rows.next())
         yield entryLine(next.value);
+      yield* ticks.get(id) ?? [];
     }
   } finally {
     // Whoever stops reading closes the database's cursor too.

@@ -7,10 +7,11 @@ import type {
 } from '@pedastance/contract/recordsFile';
 import type { ClientBase, Pool } from 'pg';
 import { buildRow } from '../store/builds';
+import { tickRow } from '../store/cards';
 import { consentRow } from '../store/consents';
 import { inAcademy } from '../store/database';
-import { checkRow, entryRows, LOG_TABLES } from '../store/entryRows';
-import { insertRows, type TableRows, type Writer } from '../store/rows';
+import { checkRow, entryRows } from '../store/entryRows';
+import { insertOfMany, insertRows, type ManyRows, type TableRows, type Writer } from '../store/rows';
 import { screenRows } from '../store/screens';
 import { indexWords, studentRow } from '../store/students';
 import { readRecords, type FileStart } from './readRecords';
@@ -22,19 +23,6 @@ export interface Importer {
   instructorId: string;
 }
 
-/** Every table that a file fills, in an order in which none refers to a later one. */
-const TABLES = [
-  'student',
-  'build',
-  'leg_screen',
-  'screened_item',
-  'earlier_turn',
-  'consent',
-  'lesson',
-  ...LOG_TABLES,
-] as const;
-
-const ROWS_AT_ONCE = 2_000;
 /** Students are taken in so many lines at a time, each whole; other writes of the academy wait so long. */
 const LINES_AT_ONCE = 2000;
 const MOST_NAMESAKES = 20;
@@ -50,6 +38,7 @@ function partRows(
   studentId: string,
   { line }: StudentGroup['parts'][number],
 ): TableRows[] {
+  if (line.kind === 'tick') return [['card_tick', [tickRow(line.record, academyId, line.receivedAt)]]];
   const writer = writerOf(academyId, line);
   switch (line.kind) {
     case 'build':
@@ -116,19 +105,25 @@ const lastEntries = (groups: readonly StudentGroup[]) =>
     return { id: student.record.id, last: made.sort().at(-1) ?? null };
   });
 
+/** Students ready to be written: made while the database is at work on those before. */
+interface Prepared {
+  groups: readonly StudentGroup[];
+  rows: ManyRows;
+}
+
+const prepared = (academyId: string, groups: readonly StudentGroup[]): Prepared => ({
+  groups,
+  rows: insertOfMany(rowsByTable(academyId, groups)),
+});
+
 /** Takes students in, each whole; what is there already stays as it is. */
 async function takeIn(
   client: ClientBase,
   academyId: string,
-  groups: readonly StudentGroup[],
+  { groups, rows }: Prepared,
   fresh: ReadonlySet<string>,
 ): Promise<void> {
-  const tables = rowsByTable(academyId, groups);
-  for (const table of TABLES) {
-    const rows = tables.get(table) ?? [];
-    for (let from = 0; from < rows.length; from += ROWS_AT_ONCE)
-      await insertRows(client, table, rows.slice(from, from + ROWS_AT_ONCE), true);
-  }
+  await client.query(rows.text, rows.values);
   const last = lastEntries(groups);
   await client.query(
     `update student set changed = this_change(), last_entry_at = greatest(last_entry_at, read.last)
@@ -197,12 +192,15 @@ async function namesakesOf(
 }
 
 /** Collects students until there are enough for one transaction, and reads on while that one is at work. */
-class Batches {
+class Batches<Ready> {
   private groups: StudentGroup[] = [];
   private lines = 0;
   private atWork: Promise<void> = Promise.resolve();
 
-  constructor(private readonly work: (groups: readonly StudentGroup[]) => Promise<void>) {}
+  constructor(
+    private readonly prepare: (groups: readonly StudentGroup[]) => Ready,
+    private readonly work: (ready: Ready) => Promise<void>,
+  ) {}
 
   async add(group: StudentGroup): Promise<void> {
     this.groups.push(group);
@@ -212,11 +210,11 @@ class Batches {
 
   /** Starts on what is there once the batch before is done. */
   private async begin(): Promise<void> {
-    const { groups } = this;
+    const ready = this.prepare(this.groups);
     this.groups = [];
     this.lines = 0;
     await this.atWork;
-    this.atWork = this.work(groups);
+    this.atWork = this.work(ready);
     // It is waited for with the next batch or at the end; until then nobody looks.
     this.atWork.catch(() => undefined);
   }
@@ -282,8 +280,10 @@ export async function preview(
   keep?: (line: Line) => Promise<void>,
 ): Promise<ImportAnswer> {
   let summary: ImportSummary | null = null;
-  const batches = new Batches((groups) =>
-    inAcademy(pool, academyId, async (client) => void (await told(client, summary!, groups)), 'read only'),
+  const batches = new Batches(
+    (groups) => groups,
+    (groups) =>
+      inAcademy(pool, academyId, async (client) => void (await told(client, summary!, groups)), 'read only'),
   );
   const faults = await readRecords(chunks, {
     ...(keep && { line: keep }),
@@ -302,13 +302,18 @@ export async function takeChecked(pool: Pool, chunks: Bytes, importer: Importer)
   const { academyId } = importer;
   let summary: ImportSummary | null = null;
   let batch = 0;
-  const batches = new Batches((groups) =>
-    inAcademy(pool, academyId, async (client) => {
-      const { taken, fresh } = await told(client, summary!, groups);
-      await takeIn(client, academyId, taken, fresh);
-      batch += 1;
-      if (TELL_AT.includes(batch)) await tellPlanner(client);
-    }),
+  const batches = new Batches(
+    (groups) => prepared(academyId, groups),
+    (ready) =>
+      inAcademy(pool, academyId, async (client) => {
+        const { taken, fresh } = await told(client, summary!, ready.groups);
+        // Whoever was erased does not come back: the others are made ready anew.
+        const all = taken.length === ready.groups.length;
+        if (taken.length > 0)
+          await takeIn(client, academyId, all ? ready : prepared(academyId, taken), fresh);
+        batch += 1;
+        if (TELL_AT.includes(batch)) await tellPlanner(client);
+      }),
   );
   const reader = {
     start: async (start: FileStart) => {

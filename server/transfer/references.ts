@@ -38,6 +38,8 @@ function referencesOf(entry: NewEntry): Reference[] {
       return [...common, ['addressId', 'address', entry.addressId], ['trialId', 'trial', entry.trialId]];
     case 'look':
       return [...common, ['trialId', 'trial', entry.trialId]];
+    case 'card':
+      return [...common, ['changeId', 'change', entry.changeId]];
     default:
       return common;
   }
@@ -52,6 +54,7 @@ const KIND_WORDS: Record<Kind, string> = {
   trial: 'a trial',
   shots: 'shots',
   look: 'a look',
+  card: 'a card',
   build: 'a build',
   screen: 'a screen',
   lesson: 'a lesson',
@@ -59,7 +62,8 @@ const KIND_WORDS: Record<Kind, string> = {
 
 type Part = StudentGroup['parts'][number];
 
-const kindOf = ({ line }: Part): Kind | 'consent' => (line.kind === 'entry' ? line.record.kind : line.kind);
+const kindOf = ({ line }: Part): Kind | 'consent' | 'tick' =>
+  line.kind === 'entry' ? line.record.kind : line.kind;
 
 /** What is wrong with one record's place: it belongs to another student, or stands there twice. */
 function ownFaults({ at, line }: Part, studentId: string, twice: boolean): LineFault[] {
@@ -73,10 +77,23 @@ function ownFaults({ at, line }: Part, studentId: string, twice: boolean): LineF
   return faults;
 }
 
+function wantedBy(line: Part['line']): Reference[] {
+  switch (line.kind) {
+    case 'entry':
+      return referencesOf(line.record);
+    case 'screen':
+      return [['buildId', 'build', line.record.buildId]];
+    case 'tick':
+      return [['cardId', 'card', line.record.cardId]];
+    default:
+      return [];
+  }
+}
+
 /** Names what a student's records refer to that the file does not have. */
 export function referenceFaults(group: StudentGroup, methods: ReadonlySet<string>): LineFault[] {
   const { id: studentId } = group.student.record;
-  const kinds = new Map<string, Kind | 'consent'>();
+  const kinds = new Map<string, Kind | 'consent' | 'tick'>();
   const faults: LineFault[] = [];
   for (const part of group.parts) {
     const { id } = part.line.record;
@@ -84,13 +101,7 @@ export function referenceFaults(group: StudentGroup, methods: ReadonlySet<string
     kinds.set(id, kindOf(part));
   }
   for (const { at, line } of group.parts) {
-    const wanted: Reference[] =
-      line.kind === 'entry'
-        ? referencesOf(line.record)
-        : line.kind === 'screen'
-          ? [['buildId', 'build', line.record.buildId]]
-          : [];
-    for (const [field, kind, id] of wanted) {
+    for (const [field, kind, id] of wantedBy(line)) {
       if (id === null || kinds.get(id) === kind) continue;
       faults.push({
         line: at,

@@ -21,6 +21,7 @@ export const messages = {
   feel: (feel: Said) => `Feel: ${feel}`,
   wordsCorrected: (count: number) =>
     `Words corrected ${plural(count, 'once', `${count} times`)}; what stood before is kept.`,
+  theCard: 'The card to take home',
   correctTheWords: 'Correct the words',
   thisRecord: 'This record is not on this device.',
   recordOf: (name: Said) => `Record of ${name}`,

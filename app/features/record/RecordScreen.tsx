@@ -157,6 +157,12 @@ function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
       )}
       {change.feel !== '' && <Body>{messages.feel(change.feel)}</Body>}
       {change.note !== '' && <Body>{messages.note(change.note)}</Body>}
+      <View className="flex-row pt-1">
+        <Button
+          words={messages.theCard}
+          onPress={() => router.push(`/students/${change.studentId}/card/${record.reading.id}`)}
+        />
+      </View>
       {record.corrections > 0 && <Quiet>{messages.wordsCorrected(record.corrections)}</Quiet>}
       {correcting ? (
         <CorrectWords change={change} onDone={() => setCorrecting(false)} />

@@ -1,0 +1,125 @@
+// A card as HTML: for the student's page, for the coach who looks at it first, and for paper.
+import type { Card, CardClub, CardDrawing, CardDrill } from '@pedastance/core/card';
+import { LOCALE } from '@pedastance/core/units';
+
+const ESCAPED: Record<string, string> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&#39;',
+};
+export const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => ESCAPED[sign]!);
+
+const LONG_DAY = new Intl.DateTimeFormat(LOCALE, {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+});
+/** A day as it is spoken: 'Friday 4 December'. */
+export const spokenDay = (day: string): string => LONG_DAY.format(new Date(`${day}T12:00:00Z`));
+
+const part = (tag: string, name: string, text: string): string =>
+  text === '' ? '' : `<${tag} class="card-${name}">${escaped(text)}</${tag}>`;
+
+const list = (tag: 'ul' | 'ol', name: string, lines: readonly string[]): string =>
+  lines.length === 0
+    ? ''
+    : `<${tag} class="card-${name}">${lines.map((line) => `<li>${escaped(line)}</li>`).join('')}</${tag}>`;
+
+const section = (name: string, title: string, body: string): string =>
+  body === '' ? '' : `<section class="card-${name}"><h2>${escaped(title)}</h2>${body}</section>`;
+
+const BALL_RADIUS = 21;
+
+/** The arrow's head at the end of the ball's line that the target lies at. */
+function arrowHead({ target, line, width }: CardDrawing): string {
+  const [tip, back] = target === 'left' ? [4, 22] : [width - 4, width - 22];
+  return `M${back} ${line - 12}L${tip} ${line}L${back} ${line + 12}`;
+}
+
+/**
+ * The feet of a card as the shapes of an SVG, lengths mm.
+ * @param drawing the drawing
+ * @returns SVG elements, to stand in an `svg` of the drawing's width and height
+ */
+export function cardDrawing(drawing: CardDrawing): string {
+  const { width, shoes, names, ball, line, level, drops } = drawing;
+  return [
+    `<path class="card-target" d="M4 ${line}H${width - 4}${arrowHead(drawing)}"/>`,
+    ...drops.map(({ x, from, to }) => `<path class="card-drop" d="M${x} ${from}V${to}"/>`),
+    ...shoes.map(
+      ({ path, dashed }) => `<path class="${dashed ? 'card-big-shoe' : 'card-shoe'}" d="${path}"/>`,
+    ),
+    `<path class="card-level" d="M${level.from} ${level.y}H${level.to}"/>`,
+    `<circle class="card-ball" cx="${ball.x}" cy="${ball.y}" r="${BALL_RADIUS}"/>`,
+    ...names.map(
+      ({ x, y, words }) =>
+        `<text class="card-side" x="${x}" y="${y}" text-anchor="middle">${escaped(words)}</text>`,
+    ),
+  ].join('');
+}
+
+const drawn = (drawing: CardDrawing): string =>
+  `<svg class="card-feet" viewBox="0 0 ${drawing.width} ${drawing.height}" role="img" aria-label="Your feet as you see them looking down">${cardDrawing(drawing)}</svg>`;
+
+const doses = ({ doses: given }: CardClub): string =>
+  given
+    .map(
+      ({ name, lines, swings, now }) =>
+        `<li${now ? ' class="card-now"' : ''}><b>${escaped(name)}${now ? ' · now' : ''}</b>${lines.map((line) => `<span>${escaped(line)}</span>`).join('')}<i>${escaped(swings)}</i></li>`,
+    )
+    .join('');
+
+const drill = ({ name, how, dose, feel, right, needs }: CardDrill): string =>
+  `<article class="card-drill"><h3>${escaped(name)}</h3>${part('p', 'how', how)}<p class="card-how-much">${escaped(dose)}</p>${part('p', 'feels', feel && `Feel: ${feel}`)}${part('p', 'right', right && `Right when: ${right}`)}${part('p', 'needs', needs && `You need: ${needs}`)}</article>`;
+
+/** Another club of the bag: its marks, and no more. */
+const another = ({ title, sentences, marks }: CardClub): string =>
+  `<article class="card-another"><h3>${escaped(title)}</h3>${list('ul', 'marks', sentences.length > 0 ? sentences : marks)}</article>`;
+
+/**
+ * A card as HTML, everything in it escaped.
+ * @param card the card
+ * @param doing what a student can do on the page, as HTML, where there is anything
+ * @returns an element of the class `card`
+ */
+export function cardHtml(card: Card, doing = ''): string {
+  const [first, ...others] = card.clubs as [CardClub, ...CardClub[]];
+  const { practice, drills, routine, nextLook, care, odd, firstName } = card;
+  const given = doses(first);
+  return [
+    '<div class="card">',
+    `<header class="card-head"><h1>${escaped(first.title)}</h1><p>${escaped(firstName)}, agreed ${escaped(spokenDay(first.agreedOn))}</p></header>`,
+    `<div class="card-do">${first.sentences.map((line) => part('p', 'sentence', line)).join('')}${list('ul', 'also', first.also)}</div>`,
+    `<figure class="card-figure">${drawn(first.drawing)}<figcaption>${escaped(odd)}</figcaption></figure>`,
+    part('p', 'feel', first.feel && `Feel: ${first.feel}`),
+    part('p', 'because', first.because && `Why: ${first.because}`),
+    practice ? section('practice', practice.days, `${list('ol', 'lines', practice.lines)}${doing}`) : doing,
+    given === ''
+      ? ''
+      : section('doses', 'Big first, then as you play', `<ol class="card-doses-list">${given}</ol>`),
+    section('check', 'Check before you swing', list('ul', 'marks', first.marks)),
+    section('routine', 'Step in the same way, every ball', list('ol', 'steps', routine)),
+    section('drills', drills.length > 1 ? 'Two drills' : 'One drill', drills.map(drill).join('')),
+    section('bag', 'Your other clubs', others.map(another).join('')),
+    nextLook ? section('next', 'We look at it again', part('p', 'day', spokenDay(nextLook))) : '',
+    `<footer class="card-care">${care.map((line) => part('p', 'caution', line)).join('')}</footer>`,
+    '</div>',
+  ].join('');
+}
+
+/** A card as plain text, for a message. */
+export function cardText(card: Card): string {
+  const lines = card.clubs.flatMap(({ title, sentences, also, feel }) => [
+    title,
+    ...sentences,
+    ...also,
+    ...(feel === '' ? [] : [`Feel: ${feel}`]),
+    '',
+  ]);
+  const practice = card.practice ? [card.practice.days, ...card.practice.lines, ''] : [];
+  const next = card.nextLook ? [`We look at it again: ${spokenDay(card.nextLook)}`] : [];
+  return [...lines, ...practice, card.odd, ...next, ...card.care].join('\n');
+}

@@ -1,0 +1,107 @@
+import type { AgreedClub, TakenHome } from '@pedastance/core/card';
+import type { LengthUnit } from '@pedastance/core/units';
+import type { CardEntry } from './cards';
+import type { AddressEntry, ChangeEntry, LogEntry, Logged } from './lessons';
+import type { NewStudent } from './students';
+import { inTime, isKind } from './trialLog';
+
+type Log = readonly LogEntry[];
+
+/** The newest of an entry and its corrections. */
+function standing<Entry extends LogEntry>(entry: Entry, log: readonly Entry[]): Entry {
+  const next = log.find((each) => each.replaces === entry.id);
+  return next ? standing(next, log) : entry;
+}
+
+/** A card with what it rests on. */
+interface Found {
+  card: Logged<CardEntry>;
+  change: ChangeEntry;
+  from: AddressEntry;
+  agreed: AddressEntry;
+}
+
+/** Every card of a log whose change and addresses are there, the newest first, each club and shot once. */
+export function standingCards(log: Log): Found[] {
+  const changes = log.filter(isKind('change'));
+  const addresses = new Map(log.filter(isKind('address')).map((entry) => [entry.id, entry]));
+  const cards = log.filter(isKind('card')).sort((a, b) => inTime(b, a));
+  const found = cards.flatMap((card): Found[] => {
+    const named = changes.find(({ id }) => id === card.changeId);
+    const change = named && standing(named, changes);
+    const [from, agreed] = [
+      addresses.get(change?.fromAddressId ?? ''),
+      addresses.get(change?.toAddressId ?? ''),
+    ];
+    return change && from && agreed ? [{ card: card as Logged<CardEntry>, change, from, agreed }] : [];
+  });
+  return found.filter((each, at) => found.findIndex((other) => sameShot(other, each)) === at);
+}
+
+const sameShot = (a: Found, b: Found): boolean =>
+  a.agreed.club === b.agreed.club && a.agreed.shot === b.agreed.shot;
+
+const clubOf = ({ card, change, from, agreed }: Found): AgreedClub => ({
+  club: agreed.club,
+  shot: agreed.shot,
+  from: from.setup,
+  agreed: agreed.setup,
+  agreedOn: change.madeAt.slice(0, 10),
+  leadHeelLift: change.leadHeelLift,
+  reason: change.reason,
+  feel: change.feel,
+  further: card.further,
+  dose: card.dose,
+  rounds: card.rounds,
+});
+
+/** What a card is composed for. */
+export interface CardFor {
+  cardId: string;
+  /** With every other club that has a card. */
+  wholeBag: boolean;
+  length: LengthUnit;
+  /** YYYY-MM-DD */
+  today: string;
+}
+
+/**
+ * What a student takes home by a card: by the newest one for its club, where it was brought up to date since.
+ * @param student the student
+ * @param log the student's cards, changes and addresses
+ * @param wanted which card, and how it is said
+ * @returns what the card is made from; null where the log has not all of it
+ */
+export function takenHome(
+  student: Pick<NewStudent, 'name' | 'hand' | 'birthYear' | 'bornOn' | 'facts'>,
+  log: Log,
+  { cardId, wholeBag, length, today }: CardFor,
+): TakenHome | null {
+  const named = standingCardOf(log, cardId);
+  if (!named) return null;
+  const others = wholeBag
+    ? standingCards(log).filter((each) => each !== named && !sameShot(each, named))
+    : [];
+  const { routine, drills, practice, nextLook } = named.card;
+  const { name, hand, birthYear, bornOn, facts } = student;
+  return {
+    student: { name, hand, birthYear, bornOn, facts },
+    clubs: [named, ...others].map(clubOf),
+    routine,
+    drills,
+    practice,
+    nextLook,
+    length,
+    today,
+  };
+}
+
+/** The card that stands today for the club of another one. */
+function standingCardOf(log: Log, cardId: string): Found | undefined {
+  const wanted = log.filter(isKind('card')).find(({ id }) => id === cardId);
+  const change = log.filter(isKind('change')).find(({ id }) => id === wanted?.changeId);
+  const agreed = log.filter(isKind('address')).find(({ id }) => id === change?.toAddressId);
+  return standingCards(log).find(
+    (each) => each.agreed.club === agreed?.club && each.agreed.shot === agreed?.shot,
+  );
+}

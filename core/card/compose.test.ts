@@ -1,0 +1,154 @@
+import { setupAsTaken, type CautionFact } from '..';
+import { taught } from '../test/fitProblems';
+import { composeCard, type Card, type TakenHome } from './compose';
+import { exaggeratedDose, setupForDose } from './doses';
+import { DRILL_LIBRARY } from './drillLibrary';
+import { practiceLines, usualPractice } from './practice';
+import { USUAL_ROUTINE } from './routine';
+
+const TODAY = '2026-11-27';
+const stand = (figures: Parameters<typeof setupAsTaken>[1]) =>
+  setupAsTaken({ ...taught(), measured: {} }, figures, 'tape');
+const FROM = stand({ stanceWidth: 420, leadFlare: 20, trailFlare: 5, setback: 0, ballAlong: 50 });
+const AGREED = stand({ stanceWidth: 420, leadFlare: 20, trailFlare: 25, setback: 75, ballAlong: 50 });
+const sore: CautionFact = {
+  joint: 'hip',
+  side: 'right',
+  state: 'pain',
+  since: '',
+  clearedBy: '',
+  notedOn: '2026-11-01',
+  status: 'stands',
+};
+
+const home = (given: Partial<TakenHome['student']> = {}): TakenHome => ({
+  student: {
+    name: 'Wilhelmina Longname-Example',
+    hand: 'right',
+    birthYear: 1990,
+    bornOn: null,
+    facts: [],
+    ...given,
+  },
+  clubs: [
+    {
+      club: '7-iron',
+      shot: 'full',
+      from: FROM,
+      agreed: AGREED,
+      agreedOn: '2026-11-20',
+      leadHeelLift: 0,
+      reason: 'The trail hip stopped the turn.',
+      feel: 'Trail hip pocket going back.',
+      further: exaggeratedDose(FROM, AGREED, []),
+      dose: 'feel',
+      rounds: { feel: 3, play: 5 },
+    },
+  ],
+  routine: USUAL_ROUTINE,
+  drills: [DRILL_LIBRARY.find(({ id }) => id === 'far-back-then-laces')!],
+  practice: { daysAWeek: 3, balls: 40, warmUp: true },
+  nextLook: '2026-12-04',
+  length: 'cm',
+  today: TODAY,
+});
+
+const words = (card: Card): string =>
+  JSON.stringify({ ...card, clubs: card.clubs.map(({ drawing: _, ...club }) => club) });
+
+describe('a card', () => {
+  const card = composeCard(home());
+  const [club] = card.clubs;
+
+  test('says two things in the student’s left and right, what was moved most first', () => {
+    expect(club!.sentences).toEqual([
+      'Set the right toe level with the laces of the left shoe.',
+      'Point the right toe out by a little over a shoe’s breadth, 25°.',
+    ]);
+    expect(club!.also).toEqual([]);
+    expect(club!.because).toBe('The right hip stopped the turn.');
+  });
+
+  test('a left-hander reads the same with the sides changed, and sees the target on the right', () => {
+    const left = composeCard(home({ hand: 'left' }));
+    expect(left.clubs[0]!.sentences[0]).toBe('Set the left toe level with the laces of the right shoe.');
+    expect(words(left)).not.toMatch(/\b(lead|trail)\b/i);
+    expect(words(card)).not.toMatch(/\b(lead|trail)\b/i);
+    expect([club!.drawing.target, left.clubs[0]!.drawing.target]).toEqual(['left', 'right']);
+    const mirrored = (at: number) => left.clubs[0]!.drawing.width - at;
+    expect(mirrored(left.clubs[0]!.drawing.ball.x)).toBeCloseTo(club!.drawing.ball.x, 0);
+  });
+
+  test('no angle stands without something to check it by', () => {
+    for (const mark of [...club!.sentences, ...club!.marks, ...club!.doses.flatMap(({ lines }) => lines)])
+      if (mark.includes('°')) expect(mark).toMatch(/shoe/);
+    expect(club!.marks).toContain('Ball half a hand inside the left heel, 5 cm.');
+  });
+
+  test('every sentence is short, with at most two figures and no brackets', () => {
+    const said = [
+      ...club!.sentences,
+      ...club!.also,
+      ...club!.marks,
+      ...card.routine,
+      ...card.practice!.lines,
+      ...card.care,
+      ...club!.doses.flatMap(({ lines, swings }) => [...lines, swings]),
+      ...DRILL_LIBRARY.flatMap((drill) => [drill.dose, drill.feel, drill.right, drill.needs]),
+    ];
+    for (const text of said.flatMap((each) => each.split(/(?<=[.?!]) /))) {
+      expect([text, text.split(/\s+/).length <= 16]).toEqual([text, true]);
+      expect([text, (text.match(/\d+/g) ?? []).length <= 2]).toEqual([text, true]);
+      expect(text).not.toMatch(/[()[\]{}]|undefined|NaN|null/);
+    }
+  });
+
+  test('of the student it says the first name alone', () => {
+    expect(card.firstName).toBe('Wilhelmina');
+    expect(words(card)).not.toContain('Longname');
+    expect(words(card)).not.toContain('1990');
+  });
+
+  test('where a joint asks for care, a doctor’s word counts more, and nothing is exaggerated', () => {
+    const careful = composeCard({ ...home({ facts: [sore] }) });
+    expect(careful.care.join(' ')).toMatch(/Ask your doctor or physiotherapist first/);
+    expect(card.care.join(' ')).toMatch(/If it hurts, stop/);
+  });
+});
+
+describe('two doses', () => {
+  test('trail toe at the heel and the foot 15° further out, then as agreed, and the rung halfway', () => {
+    const further = exaggeratedDose(FROM, AGREED, []);
+    expect(further).toEqual([
+      { figure: 'trailFlare', value: expect.closeTo(40, 1) },
+      { figure: 'setback', value: AGREED.address.shoe.length },
+    ]);
+    const between = setupForDose(AGREED, further, 'between');
+    expect(between.address.trail.flare).toBeCloseTo(32.5, 1);
+    expect(setupForDose(AGREED, further, 'play')).toEqual(AGREED);
+  });
+
+  test('what was not turned out or set back is not exaggerated', () => {
+    expect(exaggeratedDose(AGREED, FROM, [])).toEqual([]);
+    expect(exaggeratedDose(AGREED, AGREED, [])).toEqual([]);
+  });
+});
+
+describe('practice', () => {
+  const adult = { minor: false, age: 36, cautions: [] };
+
+  test('is less for minors, the older, and sore joints', () => {
+    expect(usualPractice(adult).balls).toBe(40);
+    expect(usualPractice({ ...adult, age: 70 }).balls).toBe(30);
+    expect(usualPractice({ ...adult, minor: true }).balls).toBe(20);
+  });
+
+  test('its rounds come to the balls that were agreed', () => {
+    const lines = practiceLines({ daysAWeek: 3, balls: 40, warmUp: true }, { feel: 3, play: 5 }, adult);
+    expect(lines.at(-1)).toBe('That is one round. Do 8 of them.');
+    expect(lines[0]).toMatch(/8 part swings with a wedge/);
+    expect(practiceLines({ daysAWeek: 3, balls: 40, warmUp: false }, { feel: 0, play: 10 }, adult)).toEqual([
+      '10 balls, then step away. Do that 4 times.',
+    ]);
+  });
+});

@@ -1,0 +1,229 @@
+import { cautionsOf, NOT_MEDICAL_ADVICE, isMinor, agesOn, type CautionFact, type Hand } from '../body';
+import { clubAndShot, type ClubId, type ShotType } from '../club';
+import { capitalised, inFootWords, liftWords } from '../phrases';
+import {
+  differences,
+  FIGURES,
+  FIGURE_WORDS,
+  measureSetup,
+  setbackMark,
+  type ChangeName,
+  type Difference,
+  type MeasuredSetup,
+  type Setup,
+} from '../setup';
+import type { LengthUnit } from '../units';
+import { DOSES, setupForDose, type Dose, type DosedFigure } from './doses';
+import { drawCard, type CardDrawing } from './drawing';
+import type { Drill } from './drills';
+import { ballMark, flareMark, gapMark } from './marks';
+import { practiceLines, type Practice, type Practising, type Rounds } from './practice';
+import { ROUTINE_WORDS, type RoutineStep } from './routine';
+
+/** What was agreed with one club. */
+export interface AgreedClub {
+  club: ClubId;
+  shot: ShotType;
+  from: Setup;
+  agreed: Setup;
+  /** YYYY-MM-DD */
+  agreedOn: string;
+  /** mm */
+  leadHeelLift: number;
+  reason: string;
+  feel: string;
+  /** The exaggerated figures; none where one dose is enough. */
+  further: readonly DosedFigure[];
+  /** The stance that is stood in now. */
+  dose: Dose;
+  rounds: Rounds;
+}
+
+/** Whom a card is for. */
+export interface CardStudent {
+  name: string;
+  hand: Hand;
+  birthYear: number;
+  bornOn: string | null;
+  facts: readonly CautionFact[];
+}
+
+/** Everything a card is made from. */
+export interface TakenHome {
+  student: CardStudent;
+  /** The club the card is about first. */
+  clubs: readonly AgreedClub[];
+  routine: readonly RoutineStep[];
+  drills: readonly Drill[];
+  practice: Practice | null;
+  /** YYYY-MM-DD; null where no next look was agreed. */
+  nextLook: string | null;
+  length: LengthUnit;
+  /** YYYY-MM-DD */
+  today: string;
+}
+
+export interface CardDose {
+  name: string;
+  lines: string[];
+  swings: string;
+  now: boolean;
+}
+
+export interface CardClub {
+  title: string;
+  agreedOn: string;
+  /** The two things to do, then what else changed. */
+  sentences: string[];
+  also: string[];
+  because: string;
+  feel: string;
+  marks: string[];
+  doses: CardDose[];
+  drawing: CardDrawing;
+}
+
+export interface CardDrill {
+  name: string;
+  how: string;
+  dose: string;
+  feel: string;
+  right: string;
+  needs: string;
+}
+
+/** A card as it is read, in a student's left and right; nothing of it says more of the student than the first name. */
+export interface Card {
+  firstName: string;
+  clubs: CardClub[];
+  odd: string;
+  routine: string[];
+  practice: { daysAWeek: number; days: string; lines: string[] } | null;
+  drills: CardDrill[];
+  nextLook: string | null;
+  care: string[];
+}
+
+export const IT_LOOKS_ODD = 'It will look odd from up there. It is right.';
+const IF_IT_HURTS = 'If it hurts, stop. Ask your coach before you go on.';
+const STILL_HURTS = 'If it goes on hurting, see a doctor or physiotherapist.';
+const ASK_FIRST = 'Ask your doctor or physiotherapist first. Their word counts more than this card.';
+
+type Told = (setup: MeasuredSetup, length: LengthUnit) => string;
+
+/** Where a figure is to stand, by what can be checked from above; the others are said as they are told in a lesson. */
+const STAND: Partial<Record<ChangeName, Told>> = {
+  stanceWidth: ({ measures, setup }, length) =>
+    `Stand with ${gapMark(measures.gap, setup.address.shoe, length)}.`,
+  leadFlare: ({ measures, setup }) => turned('lead', measures.leadFlare, setup),
+  trailFlare: ({ measures, setup }) => turned('trail', measures.trailFlare, setup),
+  setback: ({ measures }) => `Set the trail toe ${setbackMark(measures.setbackMarks)}.`,
+  ballAlong: ({ measures }, length) => `Ball ${ballMark(measures.ballAlong, length)}.`,
+};
+
+const turned = (foot: string, flare: number, { address }: Setup): string =>
+  `Point the ${foot} toe ${flareMark(flare, address.shoe)}.`;
+
+function standing(measured: MeasuredSetup, { change, to }: Difference, length: LengthUnit): string {
+  const mark = STAND[change];
+  if (mark) return mark(measured, length);
+  const shoeLength = measured.setup.address.shoe.length;
+  return FIGURE_WORDS[change].instruction?.({ by: null, to, length, shoeLength, toesStay: true }) ?? '';
+}
+
+/** What was changed most comes first, in steps that can just be noticed; what is new comes after what was moved. */
+const size = ({ change, from, to }: Difference): number =>
+  from === null ? 0 : Math.abs(to - from) / FIGURES[change].justNoticeable;
+
+const MARKED = ['stanceWidth', 'setback', 'leadFlare', 'trailFlare', 'ballAlong'] as const;
+
+const SWINGS: Record<Dose, (rounds: Rounds) => string> = {
+  feel: ({ feel }) => `${feel} slow half swings, no ball`,
+  between: ({ play }) => `${play} balls, once the big one is easy`,
+  play: ({ play }) => `${play} balls`,
+};
+const DOSE_NAMES: Record<Dose, string> = {
+  feel: 'To feel it',
+  between: 'The rung between',
+  play: 'To play with',
+};
+
+function dosesOf(agreed: AgreedClub, say: (words: string) => string): CardDose[] {
+  if (agreed.further.length === 0) return [];
+  return DOSES.map((dose) => {
+    const measured = measureSetup(setupForDose(agreed.agreed, agreed.further, dose));
+    return {
+      name: DOSE_NAMES[dose],
+      lines: agreed.further.map(({ figure }) => say(STAND[figure]!(measured, 'cm'))),
+      swings: SWINGS[dose](agreed.rounds),
+      now: dose === agreed.dose,
+    };
+  });
+}
+
+function clubOf(agreed: AgreedClub, hand: Hand, length: LengthUnit): CardClub {
+  const say = (words: string): string => capitalised(inFootWords(words, 'left and right', hand));
+  const measured = measureSetup(agreed.agreed);
+  const changes = differences(agreed.from, agreed.agreed).sort((a, b) => size(b) - size(a));
+  const told = changes.map((change) => standing(measured, change, length)).filter((words) => words !== '');
+  const lift = liftWords(agreed.leadHeelLift, { length, feet: 'left and right', hand });
+  const [first, second, ...also] = [...told, ...(lift === '' ? [] : [lift])].map(say);
+  const big = agreed.further.length > 0 ? setupForDose(agreed.agreed, agreed.further, 'feel') : null;
+  return {
+    title: clubAndShot(agreed.club, agreed.shot),
+    agreedOn: agreed.agreedOn,
+    sentences: [first, second].filter((words) => words !== undefined),
+    also,
+    because: inFootWords(agreed.reason, 'left and right', hand),
+    feel: inFootWords(agreed.feel, 'left and right', hand),
+    marks: MARKED.map((figure) => say(STAND[figure]!(measured, length))),
+    doses: dosesOf(agreed, say),
+    drawing: drawCard(agreed.agreed, big, hand),
+  };
+}
+
+/** Who practises, for the volume: from what is known of the student. */
+export function practising({ hand, facts, ...born }: CardStudent, today: string): Practising {
+  const minor = isMinor(born, today);
+  return { minor, age: agesOn(born, today).most, cautions: cautionsOf(facts, hand, minor) };
+}
+
+/** The first of a student's names, which is all that a card says of who it is for. */
+export const firstNameOf = (name: string): string => name.trim().split(/\s+/)[0]!;
+
+const daysWords = (days: number): string =>
+  days === 7 ? 'Every day' : days === 1 ? 'One day a week' : `${days} days a week`;
+
+/**
+ * The card of a student: all its words and its drawings.
+ * @param home what was agreed, and how it is practised
+ * @returns the card, in the student's own left and right
+ */
+export function composeCard(home: TakenHome): Card {
+  const { student, clubs, routine, drills, practice, nextLook, length, today } = home;
+  const { hand } = student;
+  const say = (words: string): string => inFootWords(words, 'left and right', hand);
+  const who = practising(student, today);
+  const asked = who.cautions.some(({ deferTo }) => deferTo !== '');
+  return {
+    firstName: firstNameOf(student.name),
+    clubs: clubs.map((each) => clubOf(each, hand, length)),
+    odd: IT_LOOKS_ODD,
+    routine: routine.map((step) => capitalised(say(ROUTINE_WORDS[step]))),
+    practice: practice && {
+      daysAWeek: practice.daysAWeek,
+      days: daysWords(practice.daysAWeek),
+      lines: practiceLines(practice, clubs[0]!.rounds, who),
+    },
+    drills: drills.map(({ name, how, dose, feel, right, needs }) => ({
+      name,
+      how: say(how),
+      dose,
+      feel: say(feel),
+      right: say(right),
+      needs,
+    })),
+    nextLook,
+    care: [IF_IT_HURTS, asked ? ASK_FIRST : STILL_HURTS, NOT_MEDICAL_ADVICE],
+  };
+}
