@@ -9,7 +9,11 @@ const ESCAPED: Record<string, string> = {
   '"': '&quot;',
   "'": '&#39;',
 };
-export const escaped = (text: string): string => text.replace(/[&<>"']/g, (sign) => ESCAPED[sign]!);
+export const escaped = (text: string): string =>
+  text
+    .replace(/[&<>"']/g, (sign) => ESCAPED[sign]!)
+    // A number stays on the line of its unit.
+    .replace(/(\d) (cm|in)\b/g, '$1\u00a0$2');
 
 const LONG_DAY = new Intl.DateTimeFormat(LOCALE, {
   weekday: 'long',

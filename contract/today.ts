@@ -13,7 +13,9 @@ export interface AboutClub extends About {
 
 /** A coach's day, from the records alone. */
 export interface Today {
-  /** Agreed long enough ago to be looked at again, and not measured with the club since; the longest first. */
+  /** Ticked on a card that it hurts, and nothing noted since; the newest first. A day kept from before cards has none. */
+  hurts?: (About & { on: string })[];
+  /** To be looked at again: on the day of the card, or a week after what was agreed, where the club was not measured since; the longest first. */
   due: AboutClub[];
   /** Agreed, measured since, and drifted: the figures that did, as a coach names them. */
   drifted: (AboutClub & { figures: string[] })[];

@@ -1,51 +1,10 @@
 import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
 import { standingCards, takenHome } from '@pedastance/contract/takenHome';
 import { isKind } from '@pedastance/contract/trialLog';
-import type { Thing } from '@pedastance/core/advice';
-import { cautionsOf } from '@pedastance/core/body';
-import { isMinor } from '@pedastance/core/body/person';
-import {
-  composeCard,
-  daysAfter,
-  daysToNextLook,
-  DRILL_LIBRARY,
-  exaggeratedDose,
-  fittingDrills,
-  practising,
-  USUAL_ROUTINE,
-  usualPractice,
-  type Card,
-} from '@pedastance/core/card';
-import { differences, type ChangeName } from '@pedastance/core/setup';
+import { composeCard, type Agreement, type Card, type CardDraft } from '@pedastance/core/card';
 import type { LengthUnit } from '@pedastance/core/units';
 import { heldOf } from './agreements';
 import type { LogRecord } from './records';
-
-/** What a coach decides of a card; the rest of it follows from the record. */
-export type CardDraft = Pick<
-  CardEntry,
-  'dose' | 'further' | 'rounds' | 'routine' | 'drills' | 'practice' | 'nextLook'
->;
-
-/** What each figure of a change belongs to, as drills are sorted by. */
-const THING_OF: Partial<Record<ChangeName, Thing>> = {
-  stanceWidth: 'width',
-  leadFlare: 'lead foot',
-  trailFlare: 'trail foot',
-  setback: 'line',
-  ballAlong: 'ball',
-  leadToeOut: 'ball',
-  leadShare: 'load',
-  leadHeelToe: 'load',
-  trailHeelToe: 'load',
-  trailKneeInside: 'trail knee',
-  trailKneeFlex: 'trail knee',
-  hipBump: 'hips',
-  hipLine: 'hips',
-  shoulderLine: 'shoulders',
-  shoulderTilt: 'tilt',
-  clubFace: 'face',
-};
 
 /** A record that something was agreed in. */
 export type AgreedRecord = LogRecord & {
@@ -69,12 +28,8 @@ export function looksSince(records: readonly LogRecord[], record: AgreedRecord):
     });
 }
 
-/** Slow swings and balls of a round (starting values). */
-const ROUND = { feel: 3, play: 5 };
-const ONE_DOSE = { feel: 0, play: 10 };
-
 /** What is decided with a student, and whom it is for. */
-interface About {
+export interface About {
   record: AgreedRecord;
   records: readonly LogRecord[];
   student: Student;
@@ -83,31 +38,19 @@ interface About {
   today: string;
 }
 
-/** The drills that fit what a record agreed on, the best first. */
-export function drillsFor({ record, student, entries, today }: Omit<About, 'records'>, most: number) {
+/** What a record agreed on, with what came of looking at it, as a card is proposed from it. */
+export function agreementOf({ record, records, student, entries, today }: About): Agreement {
   const { address, agreed, reading } = record;
-  const moved = differences(address.setup, agreed.setup).flatMap(({ change }) => THING_OF[change] ?? []);
   const intake = entries
     .filter(isKind('intake'))
     .find(({ lessonId, studentId }) => studentId === student.id && lessonId === reading.lessonId);
-  const who = { facts: student.facts, minor: isMinor(student, today) };
-  return fittingDrills(DRILL_LIBRARY, { things: moved, cameFor: intake?.cameFor ?? [] }, who, most);
-}
-
-/** A card as it is proposed for what a record agreed on. */
-export function proposedCard(about: About): CardDraft {
-  const { record, records, student, today } = about;
-  const minor = isMinor(student, today);
-  const cautions = cautionsOf(student.facts, student.hand, minor);
-  const further = exaggeratedDose(record.address.setup, record.agreed.setup, cautions);
   return {
-    dose: further.length > 0 ? 'feel' : 'play',
-    further,
-    rounds: further.length > 0 ? ROUND : ONE_DOSE,
-    routine: [...USUAL_ROUTINE],
-    drills: drillsFor(about, 2),
-    practice: usualPractice(practising(student, today)),
-    nextLook: daysAfter(today, daysToNextLook(looksSince(records, record))),
+    student,
+    from: address.setup,
+    agreed: agreed.setup,
+    cameFor: intake?.cameFor ?? [],
+    looks: looksSince(records, record),
+    today,
   };
 }
 

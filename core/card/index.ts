@@ -7,3 +7,4 @@ export * from './marks';
 export * from './nextLook';
 export * from './practice';
 export * from './routine';
+export * from './propose';

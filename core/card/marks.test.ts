@@ -9,12 +9,12 @@ describe('marks without a protractor', () => {
     [80, 'a club head between the shoes, 8 cm'],
     // A pitch: two club heads between the feet, common practice.
     [160, 'two club heads between the shoes, 16 cm'],
-    [290, 'a shoe between the shoes, 29 cm'],
-    [362.5, 'a shoe and a quarter between the shoes, 36 cm'],
-    [390, 'a little over a shoe and a quarter between the shoes, 39 cm'],
-    [412, 'a little under a shoe and a half between the shoes, 41 cm'],
-    [435, 'a shoe and a half between the shoes, 44 cm'],
-    [580, 'two shoes between the shoes, 58 cm'],
+    [290, 'a shoe’s length between the shoes, 29 cm'],
+    [362.5, 'a shoe’s length and a quarter between the shoes, 36 cm'],
+    [390, 'a little over a shoe’s length and a quarter between the shoes, 39 cm'],
+    [412, 'a little under a shoe’s length and a half between the shoes, 41 cm'],
+    [435, 'a shoe’s length and a half between the shoes, 44 cm'],
+    [580, 'two shoe lengths between the shoes, 58 cm'],
   ])('a gap of %d mm', (gap, words) => {
     expect(gapMark(gap, SHOE, 'cm')).toBe(words);
   });

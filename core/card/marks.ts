@@ -13,7 +13,7 @@ const NEAR_ENOUGH = 0.25;
 const WHOLE = ['no', 'one', 'two', 'three', 'four', 'five', 'six'] as const;
 const PARTS = ['', 'a quarter', 'a half', 'three quarters'] as const;
 
-/** A count in quarters of a thing, as it is spoken: 'a shoe and a half'. */
+/** A count in quarters of a thing, as it is spoken: 'a shoe’s length and a half'. */
 function quarters(count: number, one: string, many: string): string {
   const [whole, part] = [Math.floor(count / 4), PARTS[count % 4]!];
   if (whole === 0) return part === 'a half' ? `half ${one}` : `${part} of ${one}`;
@@ -46,7 +46,7 @@ export function gapMark(gap: number, shoe: Shoe, length: LengthUnit): string {
   const room =
     gap / shoe.length < NARROW
       ? amount(gap / CLUB_HEAD_MM, 2, 'a club head', 'club heads')
-      : amount(gap / shoe.length, 1, 'a shoe', 'shoes');
+      : amount(gap / shoe.length, 1, 'a shoe’s length', 'shoe lengths');
   return `${room} between the shoes, ${saidLength(gap, length)}`;
 }
 

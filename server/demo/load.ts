@@ -31,6 +31,7 @@ import {
   type CameFor,
   type Case,
   type Caution,
+  type CardStudent,
   type CautionFact,
   type Hand,
   type HouseMethod,
@@ -39,7 +40,7 @@ import {
 } from '@pedastance/core';
 import { PRESETS } from '@pedastance/core/method/presets';
 import { Client } from 'pg';
-import { v7 as uuidv7 } from 'uuid';
+
 import { hashPassword } from '../accounts/passwords';
 import { APPLICATION_ROLE } from '../config/settings';
 import { addAccount } from '../store/accounts';
@@ -49,6 +50,8 @@ import { addMethodVersion } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addScreen } from '../store/screens';
 import { addStudent } from '../store/students';
+import { addDemoCard } from './card';
+import { idAt } from './ids';
 import { addDemoTrial } from './trial';
 import {
   DEMO_ACADEMIES,
@@ -65,7 +68,6 @@ const DAY_MS = 24 * 60 * 60 * 1000;
 const MINUTE_MS = 60 * 1000;
 
 const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - days * DAY_MS);
-const idAt = (moment: Date): string => uuidv7({ msecs: moment.getTime() });
 
 function buildOf(student: DemoStudent, studentId: string, height: number, madeAt: Date): NewBuild {
   const estimates = estimateBuild({
@@ -152,6 +154,7 @@ interface Scene {
   writer: Writer;
   method: HouseMethod;
   studentId: string;
+  student: CardStudent;
   hand: Hand;
   build: NewBuild;
   /** Legs and trunk as tested before the lesson. */
@@ -190,7 +193,7 @@ function caseOf(
 }
 
 async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt: Date) {
-  const { client, writer, method, studentId, hand, build, screen, cautions, facts } = scene;
+  const { client, writer, method, studentId, student, hand, build, screen, cautions, facts } = scene;
   const after = (minutes: number) => new Date(startedAt.getTime() + minutes * MINUTE_MS);
   const lessonId = idAt(startedAt);
   const entry = (minutes: number) => ({
@@ -252,6 +255,12 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   };
   await addEntry(client, toAddress, land);
   await addEntry(client, change, land);
+  await addDemoCard(
+    { client, land, student, entry: entry(38) },
+    change,
+    { from: setup, agreed, cameFor: intake?.cameFor ?? [] },
+    lesson.ticked ?? [],
+  );
   if (!lesson.trial) return;
   const addresses = { A: today, B: toAddress };
   await addDemoTrial(
@@ -308,7 +317,7 @@ async function addDemoStudent(
     const screen = screenedAt <= startedAt ? screened : null;
     const { hand } = person;
     await addLessonWithEntries(
-      { ...scene, studentId, hand, build, screen, cautions, facts },
+      { ...scene, studentId, student: person, hand, build, screen, cautions, facts },
       lesson,
       startedAt,
     );

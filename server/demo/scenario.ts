@@ -26,6 +26,8 @@ export interface DemoLesson {
   /** What was looked at above the feet. */
   posture?: Posture;
   change?: { reason: string; feel: string; note?: string };
+  /** Days after the lesson on which the student ticked rounds of the card. */
+  ticked?: readonly number[];
   /** The change, tried with the simulated student and monitor. */
   trial?: DemoTrial;
 }
@@ -131,6 +133,7 @@ const LANTERN_HILL: DemoAcademy = {
             reason: 'The flare has held; the lead heel had stopped coming up.',
             feel: 'Lead knee to the ball, then the heel follows.',
           },
+          ticked: [1, 3, 6, 8],
         },
       ],
     },

@@ -55,7 +55,8 @@ export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writ
     received_at: writer.receivedAt,
   });
   for (const [table, rows] of entryRows(key, entry)) await insertRows(client, table, rows);
-  await noteStudentChanged(client, studentId, entry.madeAt);
+  // A card is written at the desk: it is no lesson.
+  await noteStudentChanged(client, studentId, entry.kind === 'card' ? undefined : entry.madeAt);
   return { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
 }
 

@@ -25,6 +25,11 @@ interface Agreed {
   from_id: string;
   to_id: string;
   today_id: string | null;
+  /** When it was last measured. */
+  today_at: Date | null;
+  /** The newest card of the change, and the day it names. */
+  card_at: Date | null;
+  next_look: string | null;
   height_then: number;
   height_now: number;
 }
@@ -34,10 +39,11 @@ const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - d
 /** The newest change of each student and club, with the address that was measured after it and how tall the student was. */
 async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> {
   const { rows } = await client.query<Agreed>(
-    `select newest.*, student.name, later.id as today_id, build.height as height_now
+    `select newest.*, student.name, later.id as today_id, later.made_at as today_at, build.height as height_now,
+       card.made_at as card_at, card.next_look
      from (
        select distinct on (change.student_id, agreed.club, agreed.shot)
-         change.student_id, agreed.club, agreed.shot, entry.made_at, change.from_address_id as from_id,
+         change.student_id, change.id as change_id, agreed.club, agreed.shot, entry.made_at, change.from_address_id as from_id,
          change.to_address_id as to_id, build.height as height_then
        from change_entry as change
        join log_entry as entry on entry.academy_id = change.academy_id and entry.id = change.id
@@ -55,12 +61,18 @@ async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> 
        order by build.made_at desc, build.id desc limit 1
      ) as build on true
      left join lateral (
-       select address.id from address_entry as address
+       select address.id, entry.made_at from address_entry as address
        join log_entry as entry on entry.academy_id = address.academy_id and entry.id = address.id
        where address.academy_id = student.academy_id and address.student_id = student.id and address.club = newest.club
          and address.shot = newest.shot and address.standing = 'today' and entry.made_at > newest.made_at
        order by entry.made_at desc limit 1
      ) as later on true
+     left join lateral (
+       select entry.made_at, card.next_look from card_entry as card
+       join log_entry as entry on entry.academy_id = card.academy_id and entry.id = card.id
+       where card.academy_id = student.academy_id and card.student_id = student.id and card.change_id = newest.change_id
+       order by entry.made_at desc limit 1
+     ) as card on true
      order by newest.made_at desc limit $2`,
     [since, MOST_AGREEMENTS],
   );
@@ -76,6 +88,14 @@ async function setupsOf(client: ClientBase, ids: readonly string[]) {
   return new Map(rows.map(({ id, entry }) => [id, entry.setup]));
 }
 
+/** Whether an agreement is to be looked at again: on its card's day, where it has one, else after a week. */
+function isDue(row: Agreed, now: Date): boolean {
+  const { card_at, next_look, today_at, made_at } = row;
+  if (!card_at) return !today_at && made_at <= daysBefore(now, DUE_AFTER_DAYS);
+  if (!next_look || next_look > now.toISOString().slice(0, 10)) return false;
+  return !today_at || today_at < card_at;
+}
+
 type OfAgreements = Pick<Today, 'due' | 'drifted' | 'outgrown'>;
 
 async function ofAgreements(client: ClientBase, now: Date): Promise<OfAgreements> {
@@ -86,7 +106,6 @@ async function ofAgreements(client: ClientBase, now: Date): Promise<OfAgreements
     ...(today_id ? [today_id] : []),
   ]);
   const setups = await setupsOf(client, ids);
-  const dueBefore = daysBefore(now, DUE_AFTER_DAYS);
   const day: OfAgreements = { due: [], drifted: [], outgrown: [] };
   for (const row of all) {
     const about = { studentId: row.student_id, name: row.name };
@@ -96,7 +115,7 @@ async function ofAgreements(client: ClientBase, now: Date): Promise<OfAgreements
     const drifted = today ? changeHeld(from, to, today).filter(({ verdict }) => verdict === 'drifted') : [];
     if (drifted.length > 0)
       day.drifted.push({ ...ofClub, figures: drifted.map(({ figure }) => FIGURE_WORDS[figure].name) });
-    if (!today && row.made_at <= dueBefore && movedFigures(from, to).length > 0) day.due.push(ofClub);
+    if (isDue(row, now) && movedFigures(from, to).length > 0) day.due.push(ofClub);
     const known = day.outgrown.some(({ studentId }) => studentId === about.studentId);
     if (!known && hasOutgrown(row.height_then, row.height_now)) day.outgrown.push(about);
   }
@@ -137,9 +156,26 @@ async function withoutConsent(client: ClientBase, now: Date): Promise<Today['con
   return rows.filter((born) => isMinor(born, day)).map(({ studentId, name }) => ({ studentId, name }));
 }
 
+/** Words that it hurts are of today for so long, days. */
+const HURTS_LAST_DAYS = 30;
+
+async function hurting(client: ClientBase, now: Date): Promise<NonNullable<Today['hurts']>> {
+  const { rows } = await client.query(
+    `select distinct on (tick.student_id) tick.student_id as "studentId", student.name, tick.ticked_on as "on"
+     from card_tick as tick
+     join student on student.academy_id = tick.academy_id and student.id = tick.student_id
+     where tick.academy_id = current_academy() and tick.hurts and tick.received_at >= $1
+       and (student.last_entry_at is null or student.last_entry_at < tick.received_at)
+     order by tick.student_id, tick.ticked_on desc limit $2`,
+    [daysBefore(now, HURTS_LAST_DAYS), MOST_LISTED],
+  );
+  return rows.sort((a, b) => b.on.localeCompare(a.on));
+}
+
 /** What today's work is, from the academy's records. */
 export async function todayOf(client: ClientBase, now: Date): Promise<Today> {
   return {
+    hurts: await hurting(client, now),
     ...(await ofAgreements(client, now)),
     trials: await openTrials(client, now),
     consents: await withoutConsent(client, now),

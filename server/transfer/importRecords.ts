@@ -101,7 +101,9 @@ function rowsByTable(academyId: string, groups: readonly StudentGroup[]): Map<st
 /** When each student's newest entry was made. */
 const lastEntries = (groups: readonly StudentGroup[]) =>
   groups.map(({ student, parts }) => {
-    const made = parts.flatMap(({ line }) => (line.kind === 'entry' ? [line.record.madeAt] : []));
+    const made = parts.flatMap(({ line }) =>
+      line.kind === 'entry' && line.record.kind !== 'card' ? [line.record.madeAt] : [],
+    );
     return { id: student.record.id, last: made.sort().at(-1) ?? null };
   });
 

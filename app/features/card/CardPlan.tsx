@@ -1,7 +1,15 @@
-import { daysAfter, ROUTINE_STEPS, ROUTINE_WORDS, type Drill, type RoutineStep } from '@pedastance/core/card';
+import {
+  daysAfter,
+  ONE_DOSE,
+  ROUTINE_STEPS,
+  ROUTINE_WORDS,
+  TWO_DOSES,
+  type CardDraft,
+  type Drill,
+  type RoutineStep,
+} from '@pedastance/core/card';
 import type { Speech } from '@pedastance/core/phrases';
 import { View } from 'react-native';
-import type { CardDraft } from '../../domain/cardDraft';
 import { spoken } from '../../domain/sentences';
 import { Choice } from '../../ui/Choice';
 import { PickSeveral } from '../../ui/PickSeveral';
@@ -20,11 +28,7 @@ interface CardPlanProps {
   today: string;
 }
 
-const ROUNDS = [
-  { feel: 3, play: 5 },
-  { feel: 5, play: 5 },
-  { feel: 5, play: 10 },
-] as const;
+const ROUNDS = [TWO_DOSES, { feel: 5, play: 5 }, { feel: 5, play: 10 }];
 const DAYS = [1, 2, 3, 4, 5, 7] as const;
 const BALLS = [20, 30, 40, 60] as const;
 const WEEKS = [1, 2, 4, 8] as const;
@@ -38,8 +42,8 @@ function Doses({ draft, onChange, further }: Part & Pick<CardPlanProps, 'further
   const toggle = () =>
     onChange(
       taught
-        ? { further: [], dose: 'play', rounds: { feel: 0, play: 10 } }
-        : { further: [...further], dose: 'feel', rounds: { ...ROUNDS[0] } },
+        ? { further: [], dose: 'play', rounds: ONE_DOSE }
+        : { further: [...further], dose: 'feel', rounds: TWO_DOSES },
     );
   return (
     <View className="gap-3">

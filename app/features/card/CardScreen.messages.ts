@@ -11,7 +11,6 @@ export const messages = {
   keepAnew: 'Keep it as it is now',
   kept: 'Kept. Send it, print it, or change it later.',
   notKept: (why: Said) => `Not kept: ${why}`,
-  keepFirst: 'Keep the card first. Then send it.',
   asStudentSees: 'As the student sees it',
   decide: 'What goes on it',
 };

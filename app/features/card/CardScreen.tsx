@@ -1,20 +1,17 @@
 import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
 import { clubAndShot } from '@pedastance/core/club';
-import { exaggeratedDose } from '@pedastance/core/card';
-import { cautionsOf } from '@pedastance/core/body';
-import { isMinor } from '@pedastance/core/body/person';
+import { drillsFor, proposeCard, type CardDraft } from '@pedastance/core/card';
+import { dequal } from 'dequal/lite';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import {
+  agreementOf,
   cardOf,
   composedDraft,
   draftOf,
-  drillsFor,
   isAgreed,
-  proposedCard,
   type AgreedRecord,
-  type CardDraft,
 } from '../../domain/cardDraft';
 import type { LogRecord } from '../../domain/records';
 import { dayOf } from '../../domain/students';
@@ -29,6 +26,7 @@ import { Notice } from '../../ui/Notice';
 import { StudentPage } from '../../ui/Page';
 import { Waiting } from '../../ui/Waiting';
 import { Body, Heading } from '../../ui/Words';
+import { CardLinks } from './CardLinks';
 import { CardPlan } from './CardPlan';
 import { CardView } from './CardView';
 import { SendCard } from './SendCard';
@@ -43,8 +41,7 @@ interface CardOfRecordProps {
   entries: readonly LogEntry[];
 }
 
-const same = (a: CardDraft, b: CardEntry | null): boolean =>
-  b !== null && JSON.stringify(a) === JSON.stringify(draftOf(b));
+const same = (a: CardDraft, b: CardEntry | null): boolean => b !== null && dequal(a, draftOf(b));
 
 /** A card on its way to being kept: what is decided, what it reads as, and where it goes. */
 function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) {
@@ -53,63 +50,85 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
   const length = usePreferences((state) => state.length);
   const today = dayOf(new Date());
   const kept = cardOf(entries, record);
-  const [draft, setDraft] = useState<CardDraft>(() =>
-    kept ? draftOf(kept) : proposedCard({ record, records, student, entries, today }),
+  const agreement = useMemo(
+    () => agreementOf({ record, records, student, entries, today }),
+    [record, records, student, entries, today],
   );
+  const proposed = useMemo(() => proposeCard(agreement), [agreement]);
+  const [draft, setDraft] = useState<CardDraft>(() => (kept ? draftOf(kept) : proposed));
   const [wholeBag, setWholeBag] = useState(false);
   const [fault, setFault] = useState('');
-  const further = useMemo(() => {
-    const cautions = cautionsOf(student.facts, student.hand, isMinor(student, today));
-    return exaggeratedDose(record.address.setup, record.agreed.setup, cautions);
-  }, [student, record, today]);
-  const fitting = useMemo(
-    () => drillsFor({ record, student, entries, today }, MOST_FITTING),
-    [record, student, entries, today],
-  );
+  const fitting = useMemo(() => drillsFor(agreement, MOST_FITTING), [agreement]);
   const card = useMemo(
     () => composedDraft(draft, { record, student, entries }, { wholeBag, length, today }),
     [draft, record, student, entries, wholeBag, length, today],
   );
   const isKept = same(draft, kept);
-  const keep = () =>
-    keepCard(draft, record, student, kept).then(
-      () => setFault(''),
-      (error: Error) => setFault(messages.notKept(error.message)),
+  const keep = async () => {
+    if (kept && isKept) return kept.id;
+    try {
+      setFault('');
+      return await keepCard(draft, record, student, kept);
+    } catch (error) {
+      setFault(messages.notKept((error as Error).message));
+      throw error;
+    }
+  };
+  const sending = card && (
+    <SendCard
+      student={student}
+      card={card}
+      nextLook={draft.nextLook}
+      keep={keep}
+      wholeBag={wholeBag}
+      onWholeBag={setWholeBag}
+      length={length}
+    />
+  );
+  const shown = (
+    <View className="gap-2">
+      <Heading>{messages.asStudentSees}</Heading>
+      <View className="border border-grid">{card && <CardView card={card} />}</View>
+    </View>
+  );
+  const decided = (
+    <View className="gap-5">
+      <Heading>{messages.decide}</Heading>
+      <CardPlan
+        draft={draft}
+        onChange={(change) => setDraft({ ...draft, ...change })}
+        further={proposed.further}
+        fitting={fitting}
+        speech={speech}
+        today={today}
+      />
+      {fault !== '' && <Notice kind="trouble">{fault}</Notice>}
+      {isKept ? (
+        <Notice kind="good">{messages.kept}</Notice>
+      ) : (
+        <Button
+          look="plain"
+          words={kept ? messages.keepAnew : messages.keep}
+          onPress={() => void keep().catch(() => undefined)}
+        />
+      )}
+      <CardLinks studentId={student.id} />
+    </View>
+  );
+  if (!wide)
+    return (
+      <View className="gap-5">
+        {sending}
+        {shown}
+        {decided}
+      </View>
     );
   return (
-    <View className={wide ? 'flex-row gap-6' : 'gap-5'}>
-      <View className={wide ? 'flex-1 gap-2' : 'gap-2'}>
-        <Heading>{messages.asStudentSees}</Heading>
-        <View className="border border-grid">{card && <CardView card={card} />}</View>
-      </View>
-      <View className={wide ? 'flex-1 gap-5' : 'gap-5'}>
-        <Heading>{messages.decide}</Heading>
-        <CardPlan
-          draft={draft}
-          onChange={(change) => setDraft({ ...draft, ...change })}
-          further={further}
-          fitting={fitting}
-          speech={speech}
-          today={today}
-        />
-        {fault !== '' && <Notice kind="trouble">{fault}</Notice>}
-        {isKept ? (
-          <Notice kind="good">{messages.kept}</Notice>
-        ) : (
-          <Button words={kept ? messages.keepAnew : messages.keep} onPress={() => void keep()} />
-        )}
-        {card && kept && isKept ? (
-          <SendCard
-            student={student}
-            card={card}
-            entry={kept}
-            wholeBag={wholeBag}
-            onWholeBag={setWholeBag}
-            length={length}
-          />
-        ) : (
-          <Body>{messages.keepFirst}</Body>
-        )}
+    <View className="flex-row gap-6">
+      <View className="flex-1">{shown}</View>
+      <View className="flex-1 gap-5">
+        {sending}
+        {decided}
       </View>
     </View>
   );

@@ -1,11 +1,9 @@
-import { plural } from '@pedastance/core/units';
 import type { Said } from '../../domain/said';
 
 /** What this part says. */
 export const messages = {
-  send: 'Send it',
   wholeBag: 'With the other clubs that have a card',
-  makeLink: 'Make a link',
+  makeLink: 'Keep it and make a link',
   share: 'Share the link',
   copyLink: 'Copy the link',
   copied: 'Copied',
@@ -18,17 +16,4 @@ export const messages = {
   notMade: (why: Said) => `No link: ${why}`,
   guardian: 'A minor. Note the guardian’s word first, then make a link.',
   toConsent: 'To consent',
-  links: 'Links that are out',
-  link: (made: Said, until: Said) => `Made ${made}, opens until ${until}`,
-  opened: (count: number, last: Said) =>
-    count === 0 ? 'Not opened yet' : `Opened ${count} ${plural(count, 'time', 'times')}, last on ${last}`,
-  revoked: (on: Said) => `Revoked ${on}`,
-  ended: 'Ended',
-  revoke: 'Revoke',
-  revokedNow: 'A phone that keeps this card lets go of it at its next contact.',
-  practised: (days: number, rounds: number) =>
-    days === 0
-      ? 'Nothing ticked yet.'
-      : `Ticked on ${days} ${plural(days, 'day', 'days')}, ${rounds} ${plural(rounds, 'round', 'rounds')} in all.`,
-  hurts: (on: Said) => `It hurt on ${on}. Ask before the next lesson.`,
 };

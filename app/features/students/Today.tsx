@@ -32,11 +32,12 @@ const ofStudent = ({ studentId, name }: About, words: string, key = studentId): 
 });
 
 /** What the records of the server say is to be done. */
-function useTold(): Record<'consents' | 'trials' | 'drifted' | 'due' | 'outgrown', Row[]> | null {
+function useTold(): Record<'hurts' | 'consents' | 'trials' | 'drifted' | 'due' | 'outgrown', Row[]> | null {
   const today = useToday((state) => state.today);
   return useMemo(() => {
     if (!today) return null;
     return {
+      hurts: (today.hurts ?? []).map((each) => ofStudent(each, messages.hurtsRow(shortDay(each.on)))),
       consents: today.consents.map((each) => ({
         ...ofStudent(each, messages.noConsent),
         href: `/students/${each.studentId}/privacy`,
@@ -87,6 +88,7 @@ function useSections(): Section[] {
   const here = useHere();
   const sections: Section[] = [
     { heading: messages.lessons, rows: here.lessons },
+    { heading: messages.hurts, rows: told?.hurts ?? [] },
     { heading: messages.decisions, rows: [...here.refused, ...(told?.consents ?? [])] },
     { heading: messages.trials, rows: told?.trials ?? [] },
     { heading: messages.drifted, rows: told?.drifted ?? [] },

@@ -1,10 +1,13 @@
 import { plural } from '@pedastance/core/units';
+import type { Said } from '../../domain/said';
 
 /** What is said of the coach's day. */
 export const messages = {
   today: 'Today',
   lessons: 'Lessons in progress',
   lesson: (since: string) => `since ${since}`,
+  hurts: 'It hurts',
+  hurtsRow: (on: Said) => `Ticked on ${on} that it hurts. Ask before the next lesson.`,
   decisions: 'Needs your word',
   refused: (count: number) => `${count} ${plural(count, 'record', 'records')} refused`,
   haveALook: 'Have a look',

@@ -1,7 +1,7 @@
-import type { CardEntry, NewCardLink } from '@pedastance/contract';
-import type { Student } from '@pedastance/contract';
+import type { CardEntry, NewCardLink, Student } from '@pedastance/contract';
 import { v7 as newId } from 'uuid';
-import { entryOf, type AgreedRecord, type CardDraft } from '../../domain/cardDraft';
+import type { CardDraft } from '@pedastance/core/card';
+import { entryOf, type AgreedRecord } from '../../domain/cardDraft';
 import { post } from '../outbox';
 
 /** Keeps a card as an entry of the log, in place of the one before; answers its id. */

@@ -1,0 +1,62 @@
+import type { CardLink, CardTick } from '@pedastance/contract';
+import { useCallback, useState } from 'react';
+import { View } from 'react-native';
+import { day, dayOf } from '../../domain/students';
+import { currentOwner } from '../../state/account';
+import { api } from '../../state/api';
+import { useOutbox } from '../../state/outbox';
+import { useAsked } from '../../state/useAsked';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { Body, Heading, Quiet } from '../../ui/Words';
+import { messages } from './CardLinks.messages';
+
+const stateOf = ({ revokedAt, endsOn, opened, lastOpenedAt }: CardLink, today: string): string => {
+  if (revokedAt) return messages.revoked(day(revokedAt));
+  if (endsOn < today) return messages.ended;
+  return messages.opened(opened, lastOpenedAt ? day(lastOpenedAt) : '');
+};
+
+function Ticked({ ticks }: { ticks: readonly CardTick[] }) {
+  const days = new Set(ticks.filter(({ rounds }) => rounds > 0).map(({ on }) => on)).size;
+  const rounds = ticks.reduce((sum, tick) => sum + tick.rounds, 0);
+  const hurt = ticks.filter(({ hurts }) => hurts).at(-1);
+  return (
+    <View className="gap-1">
+      <Body>{messages.practised(days, rounds)}</Body>
+      {hurt && <Notice kind="trouble">{messages.hurts(day(hurt.on))}</Notice>}
+    </View>
+  );
+}
+
+/** The links that are out, and what came back by them; the server alone knows. */
+export function CardLinks({ studentId }: { studentId: string }) {
+  const owner = currentOwner()!;
+  const sent = useOutbox((state) => state.queue.length);
+  // Asked again when something has been sent: a link that was just made is among them.
+  const ask = useCallback(() => api.cards(owner, studentId), [owner, studentId, sent]);
+  const { value, trouble, doing } = useAsked(ask);
+  const [revoked, setRevoked] = useState(false);
+  const today = dayOf(new Date());
+  if (!value) return trouble === '' ? null : <Quiet>{trouble}</Quiet>;
+  const revoke = async (id: string) => setRevoked(await doing(() => api.revokeCard(owner, id)));
+  return (
+    <View className="gap-3">
+      <Ticked ticks={value.ticks} />
+      {value.links.length > 0 && <Heading>{messages.links}</Heading>}
+      {value.links.map((link) => (
+        <View key={link.id} className="gap-1 border-b border-grid pb-2" testID="card-link-row">
+          <Body>{messages.link(day(link.madeAt), day(link.endsOn))}</Body>
+          <Quiet>{stateOf(link, today)}</Quiet>
+          {!link.revokedAt && link.endsOn >= today && (
+            <View className="flex-row">
+              <Button look="quiet" words={messages.revoke} onPress={() => void revoke(link.id)} />
+            </View>
+          )}
+        </View>
+      ))}
+      {revoked && <Notice kind="plain">{messages.revokedNow}</Notice>}
+      {trouble !== '' && <Notice kind="trouble">{trouble}</Notice>}
+    </View>
+  );
+}

@@ -1,0 +1,93 @@
+import type { Thing } from '../advice';
+import type { CameFor } from '../body';
+import { differences, type ChangeName, type Setup } from '../setup';
+import { practising, type CardStudent } from './compose';
+import { exaggeratedDose, type Dose, type DosedFigure } from './doses';
+import { DRILL_LIBRARY } from './drillLibrary';
+import { fittingDrills, type Drill } from './drills';
+import { daysAfter, daysToNextLook } from './nextLook';
+import { usualPractice, type Practice, type Rounds } from './practice';
+import { USUAL_ROUTINE, type RoutineStep } from './routine';
+
+/** What a coach decides of a card; the rest of it follows from what was agreed. */
+export interface CardDraft {
+  dose: Dose;
+  further: DosedFigure[];
+  rounds: Rounds;
+  routine: RoutineStep[];
+  drills: Drill[];
+  practice: Practice | null;
+  /** YYYY-MM-DD */
+  nextLook: string | null;
+}
+
+/** What was agreed with a student, and what came of looking at it. */
+export interface Agreement {
+  student: CardStudent;
+  from: Setup;
+  agreed: Setup;
+  cameFor: readonly CameFor[];
+  /** How each look at it ended, oldest first. */
+  looks: readonly ('held' | 'drifted')[];
+  /** YYYY-MM-DD */
+  today: string;
+}
+
+/** What each figure of a change belongs to, as drills are sorted by. */
+const THING_OF: Partial<Record<ChangeName, Thing>> = {
+  stanceWidth: 'width',
+  leadFlare: 'lead foot',
+  trailFlare: 'trail foot',
+  setback: 'line',
+  ballAlong: 'ball',
+  leadToeOut: 'ball',
+  leadShare: 'load',
+  leadHeelToe: 'load',
+  trailHeelToe: 'load',
+  trailKneeInside: 'trail knee',
+  trailKneeFlex: 'trail knee',
+  hipBump: 'hips',
+  hipLine: 'hips',
+  shoulderLine: 'shoulders',
+  shoulderTilt: 'tilt',
+  clubFace: 'face',
+};
+
+/** Slow swings and balls of a round (starting values). */
+export const TWO_DOSES: Rounds = { feel: 3, play: 5 };
+export const ONE_DOSE: Rounds = { feel: 0, play: 10 };
+
+/**
+ * The drills that fit what was agreed, never one that a caution bars.
+ * @param agreement what was agreed, and with whom
+ * @param most how many
+ * @returns the best first
+ */
+export function drillsFor(
+  { student, from, agreed, cameFor, today }: Omit<Agreement, 'looks'>,
+  most: number,
+): Drill[] {
+  const things = differences(from, agreed).flatMap(({ change }) => THING_OF[change] ?? []);
+  const { minor } = practising(student, today);
+  return fittingDrills(DRILL_LIBRARY, { things, cameFor }, { facts: student.facts, minor }, most);
+}
+
+/**
+ * A card as it is proposed: doses, routine, drills and practice for this student, and when to look again.
+ * @param agreement what was agreed, and what came of looking at it
+ * @returns what a coach may change before it is kept
+ */
+export function proposeCard(agreement: Agreement): CardDraft {
+  const { student, from, agreed, looks, today } = agreement;
+  const who = practising(student, today);
+  const further = exaggeratedDose(from, agreed, who.cautions);
+  return {
+    dose: further.length > 0 ? 'feel' : 'play',
+    further,
+    rounds: further.length > 0 ? TWO_DOSES : ONE_DOSE,
+    routine: [...USUAL_ROUTINE],
+    drills: drillsFor(agreement, 2),
+    practice: usualPractice(who),
+    nextLook: daysAfter(today, daysToNextLook(looks)),
+  };
+}
