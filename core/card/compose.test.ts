@@ -103,6 +103,11 @@ describe('a card', () => {
     }
   });
 
+  test('a day that is over is not looked forward to', () => {
+    expect(card.nextLook).toBe('2026-12-04');
+    expect(composeCard({ ...home(), today: '2026-12-05' }).nextLook).toBeNull();
+  });
+
   test('of the student it says the first name alone', () => {
     expect(card.firstName).toBe('Wilhelmina');
     expect(words(card)).not.toContain('Longname');

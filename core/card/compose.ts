@@ -216,14 +216,15 @@ export function composeCard(home: TakenHome): Card {
       lines: practiceLines(practice, clubs[0]!.rounds, who),
     },
     drills: drills.map(({ name, how, dose, feel, right, needs }) => ({
-      name,
+      name: capitalised(say(name)),
       how: say(how),
-      dose,
+      dose: say(dose),
       feel: say(feel),
       right: say(right),
       needs,
     })),
-    nextLook,
+    // A day that is over is no day to look forward to.
+    nextLook: nextLook && nextLook >= today ? nextLook : null,
     care: [IF_IT_HURTS, asked ? ASK_FIRST : STILL_HURTS, NOT_MEDICAL_ADVICE],
   };
 }

@@ -102,7 +102,7 @@ function Routine({ draft, onChange, speech }: Part & Pick<CardPlanProps, 'speech
   );
 }
 
-function Drills({ draft, onChange, fitting }: Part & Pick<CardPlanProps, 'fitting'>) {
+function Drills({ draft, onChange, fitting, speech }: Part & Pick<CardPlanProps, 'fitting' | 'speech'>) {
   const shown = [
     ...draft.drills,
     ...fitting.filter(({ id }) => !draft.drills.some((each) => each.id === id)),
@@ -120,7 +120,7 @@ function Drills({ draft, onChange, fitting }: Part & Pick<CardPlanProps, 'fittin
       {shown.length === 0 && <Body>{messages.noDrill}</Body>}
       <PickSeveral
         label={messages.drills}
-        options={shown.map(({ id, name }) => ({ value: id, words: name }))}
+        options={shown.map(({ id, name }) => ({ value: id, words: spoken(name, speech) }))}
         chosen={draft.drills.map(({ id }) => id)}
         onToggle={toggle}
       />
@@ -187,7 +187,7 @@ export function CardPlan({ draft, onChange, further, fitting, speech, today }: C
     <View className="gap-5">
       <Doses draft={draft} onChange={onChange} further={further} />
       <Routine draft={draft} onChange={onChange} speech={speech} />
-      <Drills draft={draft} onChange={onChange} fitting={fitting} />
+      <Drills draft={draft} onChange={onChange} fitting={fitting} speech={speech} />
       <PracticePart draft={draft} onChange={onChange} />
       <NextLook draft={draft} onChange={onChange} today={today} />
     </View>

@@ -73,7 +73,8 @@ export function SendCard({ student, card, nextLook, keep, wholeBag, onWholeBag, 
   const [fault, setFault] = useState('');
   const [copied, setCopied] = useState(false);
   const today = dayOf(new Date());
-  const until = nextLook ? daysAfter(nextLook, AFTER_LOOK_DAYS) : daysAfter(today, OPEN_DAYS);
+  const until =
+    nextLook && nextLook >= today ? daysAfter(nextLook, AFTER_LOOK_DAYS) : daysAfter(today, OPEN_DAYS);
   const title = card.clubs[0]!.title;
   const make = async () => {
     try {

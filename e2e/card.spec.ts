@@ -1,0 +1,220 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
+import { expect, press, shellKept, signIn, test, type Product } from './product';
+
+interface Agreed {
+  student: string;
+  reading: string;
+}
+
+/** Where the newest change of a student of the demo was agreed. */
+async function agreedOf(product: Product, name: string): Promise<Agreed> {
+  const [row] = await product.sql<Agreed>(
+    `select change.student_id as student, change.reading_id as reading
+     from change_entry as change
+     join log_entry as entry on entry.academy_id = change.academy_id and entry.id = change.id
+     join student on student.academy_id = change.academy_id and student.id = change.student_id
+     where student.name = $1 order by entry.made_at desc limit 1`,
+    [name],
+  );
+  return row!;
+}
+
+async function openCard(page: Page, product: Product, name: string): Promise<void> {
+  const { student, reading } = await agreedOf(product, name);
+  await page.goto(`${product.origin}/students/${student}/card/${reading}`);
+  await expect(page.getByTestId('card-view')).toBeVisible();
+}
+
+/** Makes a link to the card that is open, and answers it once the server has it. */
+async function linkOf(page: Page): Promise<string> {
+  await press(page, 'Keep it and make a link');
+  const link = await page.getByTestId('card-link').innerText();
+  await expect(page.getByTestId('status-strip')).toBeEmpty();
+  return link;
+}
+
+/** A student's phone: another browser, with nothing of the academy in it. */
+async function phoneOf(browser: Browser, options = {}): Promise<{ context: BrowserContext; phone: Page }> {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, ...options });
+  return { context, phone: await context.newPage() };
+}
+
+const CLOSED = 'This card is not open. Ask your coach for a new one.';
+
+test('a left-hander’s card is sent, read with no account, ticked, and hurts; then it is revoked', async ({
+  page,
+  product,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, product);
+  await openCard(page, product, 'Ferris Quillon');
+  await expect(page.getByTestId('card-view')).not.toContainText(/\b(lead|trail)\b/i);
+  const link = await linkOf(page);
+
+  const { context, phone } = await phoneOf(browser);
+  const asked: string[] = [];
+  const addresses: string[] = [];
+  phone.on('request', (request) => {
+    asked.push(new URL(request.url()).origin);
+    addresses.push(request.url());
+  });
+  await phone.goto(link);
+  await expect(phone.getByRole('heading', { name: 'Driver' })).toBeVisible();
+  await expect(phone.getByText('It will look odd from up there. It is right.')).toBeVisible();
+  await expect(phone.getByText(/^Ferris, agreed/)).toBeVisible();
+  const said = await phone.locator('body').innerText();
+  expect(said).not.toContain('Quillon');
+  expect(said).not.toMatch(/\b(lead|trail) (foot|toe|heel)\b/i);
+  expect([...new Set(asked)]).toEqual([product.origin]);
+  // The secret stays in the fragment and in bodies: no address that is asked for has it.
+  const secret = link.split('#')[1]!;
+  expect(addresses.filter((address) => address.split('#')[0]!.includes(secret))).toEqual([]);
+  expect(await context.cookies()).toEqual([]);
+  const { violations } = await new AxeBuilder({ page: phone }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
+
+  await phone.getByRole('button', { name: 'Tick a round' }).click();
+  await phone.getByRole('button', { name: 'Tick a round' }).click();
+  await expect(phone.getByText('Today: 2 rounds done.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Ticked on 1 day, 2 rounds in all\./)).toBeVisible();
+  await expect(page.getByText(/^Opened 1 time, last on/)).toBeVisible();
+  await phone.getByRole('button', { name: 'It hurts' }).click();
+  await expect(phone.getByText('Stop for today.')).toBeVisible();
+  await expect(phone.getByRole('button', { name: 'Tick a round' })).toHaveCount(0);
+  await page.goto(`${product.origin}/students`);
+  await expect(page.getByTestId('today')).toContainText(/Ticked on .* that it hurts/);
+
+  await openCard(page, product, 'Ferris Quillon');
+  await page.getByRole('button', { name: 'Revoke' }).first().click();
+  await expect(page.getByText(/lets go of it at its next contact/)).toBeVisible();
+  await phone.reload();
+  await expect(phone.getByText(CLOSED)).toBeVisible();
+  expect(await phone.evaluate(() => localStorage.length)).toBe(0);
+  await phone.goto(`${product.origin}/card/#AAAAAAAAAAAAAAAAAAAAAA`);
+  await expect(phone.getByText(CLOSED)).toBeVisible();
+  await context.close();
+});
+
+test('a minor’s link waits for a guardian', async ({ page, product }) => {
+  await signIn(page, product);
+  await openCard(page, product, 'Pip Marrowby');
+  await expect(page.getByText(/Note the guardian’s word first/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep it and make a link' })).toHaveCount(0);
+});
+
+test('a coach’s choices stand on the card, are kept, and what the student holds is brought up to date', async ({
+  page,
+  product,
+  browser,
+}) => {
+  test.setTimeout(90_000);
+  await signIn(page, product);
+  await openCard(page, product, 'Gunnar Oxthwaite');
+  const link = await linkOf(page);
+  const { context, phone } = await phoneOf(browser);
+  await phone.goto(link);
+  await expect(phone.getByText('Hover the club')).toHaveCount(0);
+  await page.getByRole('checkbox', { name: 'Hover the club' }).click();
+  await page.getByRole('radiogroup', { name: 'Days a week' }).getByRole('radio', { name: '5' }).click();
+  await expect(page.getByTestId('card-view')).toContainText('Hover the club');
+  await press(page, 'Keep it as it is now');
+  await expect(page.getByText('Kept. Send it, print it, or change it later.')).toBeVisible();
+  await expect(page.getByTestId('status-strip')).toBeEmpty();
+  await phone.reload();
+  await expect(phone.getByText('Hover the club')).toBeVisible();
+  await expect(phone.getByText('5 days a week')).toBeVisible();
+  await expect(phone.getByText(/Your coach brought this up to date on/)).toBeVisible();
+  await context.close();
+});
+
+test.describe('where the phone keeps it', () => {
+  test('opens with no connection, keeps what is ticked, and lets go of it when its time is over', async ({
+    page,
+    product,
+    browser,
+  }) => {
+    test.setTimeout(120_000);
+    await signIn(page, product);
+    await openCard(page, product, 'Tamsin Wrenlow');
+    const link = await linkOf(page);
+    const { context, phone } = await phoneOf(browser, { serviceWorkers: 'allow' });
+    await phone.goto(link);
+    await expect(phone.getByRole('heading', { name: '9-iron' })).toBeVisible();
+    await shellKept(phone);
+    await product.stop();
+    await phone.reload();
+    await expect(phone.getByRole('heading', { name: '9-iron' })).toBeVisible();
+    await expect(phone.getByText(/No connection\. This is the card as your phone keeps it/)).toBeVisible();
+    await phone.getByRole('button', { name: 'Tick a round' }).click();
+    await expect(phone.getByText('What you ticked goes out with the next connection.')).toBeVisible();
+    await product.start();
+    await phone.reload();
+    await expect(phone.getByText('Today: 1 round done.')).toBeVisible();
+    await expect(phone.getByText('What you ticked goes out')).toHaveCount(0);
+    await product.stop();
+    await phone.clock.setFixedTime(new Date('2090-01-01T12:00:00Z'));
+    await phone.reload();
+    await expect(phone.getByText('No connection. Open it again where there is one.')).toBeVisible();
+    expect(await phone.evaluate(() => localStorage.length)).toBe(0);
+    await product.start();
+    await context.close();
+  });
+
+  test('a browser that holds the app opens a card as a card', async ({ page, product, browser }) => {
+    test.setTimeout(90_000);
+    await signIn(page, product);
+    await openCard(page, product, 'Odile Brandvold');
+    const link = await linkOf(page);
+    const { context, phone } = await phoneOf(browser, { serviceWorkers: 'allow' });
+    await context.addCookies([await product.sessionOf('coach@lanternhill.example')]);
+    await phone.goto(`${product.origin}/`);
+    await expect(phone.getByRole('heading', { name: 'Students' })).toBeVisible();
+    await shellKept(phone);
+    await phone.goto(link);
+    await expect(phone.getByRole('button', { name: 'Tick a round' })).toBeVisible();
+    await expect(phone.getByRole('heading', { name: '7-iron' })).toBeVisible();
+    await phone.goto(`${product.origin}/students`);
+    await expect(phone.getByRole('heading', { name: 'Students' })).toBeVisible();
+    await context.close();
+  });
+});
+
+/** The words of each page of a PDF, read by a library that had no part in making it. */
+async function wordsOf(pdf: Buffer): Promise<string[]> {
+  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
+  const pages = Array.from({ length: document.numPages }, async (_, at) => {
+    const { items } = await (await document.getPage(at + 1)).getTextContent();
+    return items.map((item) => ('str' in item ? item.str : '')).join(' ');
+  });
+  return (await Promise.all(pages)).map((text) => text.replace(/\s+/g, ' '));
+}
+
+test('on paper it is one side, A4 and Letter, for a left-hander with a whole bag and for everybody of the demo', async ({
+  page,
+  product,
+  browser,
+}) => {
+  test.setTimeout(150_000);
+  await signIn(page, product);
+  for (const name of ['Ferris Quillon', 'Gunnar Oxthwaite', 'Odile Brandvold', 'Bartolo Kettlesand']) {
+    await openCard(page, product, name);
+    await page.getByRole('checkbox', { name: 'With the other clubs that have a card' }).click();
+    const link = await linkOf(page);
+    const { context, phone } = await phoneOf(browser);
+    await phone.goto(link);
+    await expect(phone.getByText('It will look odd from up there. It is right.')).toBeVisible();
+    const [sentence] = await phone.locator('.card-sentence').allInnerTexts();
+    for (const format of ['A4', 'Letter'] as const) {
+      const pages = await wordsOf(await phone.pdf({ format }));
+      expect([name, format, pages.length]).toEqual([name, format, 1]);
+      for (const words of [sentence!, 'It will look odd', 'If it hurts, stop', 'Check before you swing'])
+        expect(pages[0]).toContain(words.replace(/\s+/g, ' '));
+      expect(pages[0]).not.toContain('Tick a round');
+    }
+    await context.close();
+  }
+});
