@@ -28,6 +28,10 @@ export const DrillShape = z.strictObject({
   minors: z.boolean(),
 });
 
+/** A drill of an academy's own, or one that is taken out; the newest of each stands. */
+export const NewDrill = z.strictObject({ id: Id, madeAt: Moment, drill: DrillShape, gone: z.boolean() });
+export type NewDrill = z.infer<typeof NewDrill>;
+
 const counted = ({ least, most }: { least: number; most: number }) => z.int().min(least).max(most);
 
 /** What a student takes home of a change: the dose, the routine, drills, practice, and when it is looked at again. */

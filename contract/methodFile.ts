@@ -1,98 +1,16 @@
-/**
- * A house method as a file: JSON (RFC 8259) that carries a method from one academy to another. It
- * is read whole or not at all, and every fault names the line it is on.
- */
+/** A house method as a file, which carries it from one academy to another. */
 import type { MethodContents } from '@pedastance/core/method';
-import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
 import { faultsOf, type Fault } from './faults';
+import { readJsonFile, type FileFault } from './jsonFile';
 import { MethodFile } from './method';
-
-export interface FileFault extends Fault {
-  /** Counted from 1. */
-  line: number;
-}
 
 export type ReadFile = { contents: MethodContents } | { faults: FileFault[] };
 
-const lineAt = (text: string, offset: number): number => text.slice(0, offset).split('\n').length;
-
-/** The place in the file of a field, or of the nearest thing around it that is there. */
-function nodeOf(tree: Node, path: readonly (string | number)[]): Node {
-  for (let length = path.length; length > 0; length -= 1) {
-    const found = findNodeAtLocation(tree, path.slice(0, length));
-    if (found) return found;
-  }
-  return tree;
-}
-
-const PLACE = /^\d+$/;
-const pathOf = (field: string): (string | number)[] =>
-  field.split('.').map((part) => (PLACE.test(part) ? Number(part) : part));
-
-/** "InvalidSymbol" as words. */
-const spaced = (code: string): string => code.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
-
-function brokenJson(text: string, errors: readonly ParseError[]): FileFault[] {
-  return errors.map(({ error, offset, length }) => ({
-    line: lineAt(text, offset),
-    field: 'file',
-    expected: 'JSON',
-    found: `${spaced(printParseErrorCode(error))} at “${text.slice(offset, offset + Math.max(1, Math.min(length, 20)))}”`,
-  }));
-}
-
-const asJson = (node: Node): unknown => JSON.parse(JSON.stringify(valueOf(node)));
-
-function valueOf(node: Node): unknown {
-  if (node.type === 'array') return (node.children ?? []).map(valueOf);
-  if (node.type !== 'object') return node.value;
-  return Object.fromEntries(
-    (node.children ?? []).map(({ children }) => [children![0]!.value, children![1] && valueOf(children![1])]),
-  );
-}
-
-/** A field that is given twice: JSON lets it pass and keeps one of them, which nobody meant. */
-function twice(text: string, node: Node, path: string): FileFault[] {
-  const children = node.children ?? [];
-  if (node.type === 'array') return children.flatMap((child, at) => twice(text, child, `${path}${at}.`));
-  if (node.type !== 'object') return [];
-  const seen = new Set<string>();
-  return children.flatMap(({ children: pair }) => {
-    const [key, value] = pair!;
-    const again = seen.has(key!.value as string);
-    seen.add(key!.value as string);
-    const own = again
-      ? [
-          {
-            line: lineAt(text, key!.offset),
-            field: `${path}${key!.value}`,
-            expected: 'each field once',
-            found: 'it again',
-          },
-        ]
-      : [];
-    return value ? [...own, ...twice(text, value, `${path}${key!.value}.`)] : own;
-  });
-}
-
 /** Reads a method file. What is wrong with it is told line by line, and then nothing is taken. */
 export function readMethodFile(text: string): ReadFile {
-  const errors: ParseError[] = [];
-  const tree = parseTree(text, errors, { disallowComments: true, allowTrailingComma: false });
-  if (errors.length > 0) return { faults: brokenJson(text, errors) };
-  if (!tree) return { faults: [{ line: 1, field: 'file', expected: 'a house method', found: 'nothing' }] };
-  const doubled = twice(text, tree, '');
-  if (doubled.length > 0) return { faults: doubled };
-  const value = asJson(tree);
-  const parsed = MethodFile.safeParse(value);
-  if (!parsed.success) {
-    const faults = faultsOf(parsed.error, value).map((fault) => ({
-      line: lineAt(text, nodeOf(tree, pathOf(fault.field)).offset),
-      ...fault,
-    }));
-    return { faults: faults.sort((a, b) => a.line - b.line) };
-  }
-  const { name, summary, questions } = parsed.data;
+  const read = readJsonFile(text, MethodFile, 'a house method');
+  if ('faults' in read) return read;
+  const { name, summary, questions } = read.value;
   return { contents: { name, summary, questions } };
 }
 

@@ -3,7 +3,7 @@
  * then one student after another with all that belongs to each, and an end that counts the lines.
  */
 import { z } from 'zod';
-import { TickRecord } from './cards';
+import { NewDrill, TickRecord } from './cards';
 import { Id, ModelVersion, Moment, text, whole } from './common';
 import { LONGEST_NAME } from './limits';
 import { NewEntry, NewLesson, type EntryCheck } from './lessons';
@@ -58,6 +58,8 @@ export const MethodLine = z.strictObject({
   record: Method,
 });
 
+export const DrillLine = z.strictObject({ kind: z.literal('drill'), ...made, record: NewDrill });
+
 export const StudentLine = z.strictObject({
   kind: z.literal('student'),
   ...made,
@@ -87,6 +89,7 @@ export const EndLine = z.strictObject({ kind: z.literal('end'), lines: whole(1) 
 export const RecordsLine = z.discriminatedUnion('kind', [
   ColleagueLine,
   MethodLine,
+  DrillLine,
   StudentLine,
   BuildLine,
   ScreenLine,

@@ -166,7 +166,7 @@ test('a colleague who forgot the password sets a new one by the link an owner ha
   await press(set, 'Set it');
   await expect(set.getByText(/sign in with the new one/)).toBeVisible();
   await eve.reload();
-  await expect(eve.getByText(/An owner has ended your access\. Nothing was waiting/)).toBeVisible();
+  await expect(eve.getByText(/Signed out by the server/)).toBeVisible();
   await other.close();
 });
 

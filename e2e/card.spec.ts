@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { expect, press, shellKept, signIn, test, type Product } from './product';
@@ -217,4 +218,57 @@ test('on paper it is one side, A4 and Letter, for a left-hander with a whole bag
     }
     await context.close();
   }
+});
+
+test('a drill of one’s own: written, offered where it fits, out as a file and in again, a spoilt one refused', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(90_000);
+  await signIn(page, product);
+  await page.goto(`${product.origin}/drills`);
+  await press(page, 'Write a drill');
+  await press(page, 'Save the drill');
+  await expect(page.getByText(/^▲ Name: expected/)).toBeVisible();
+  await page.getByLabel('Name').fill('Penny under the toe');
+  await page.getByLabel('How it is done').fill('A penny under the lead toe; leave it there.');
+  await page.getByLabel('How many').fill('Ten balls.');
+  for (const thing of ['Lead foot', 'Trail foot', 'Line', 'Width', 'Load', 'Ball'])
+    await page.getByRole('checkbox', { name: thing, exact: true }).click();
+  await press(page, 'Save the drill');
+  const own = page.getByTestId('drill').first();
+  await expect(own).toContainText('Penny under the toe');
+  await expect(page.getByTestId('status-strip')).toBeEmpty();
+
+  await openCard(page, product, 'Tamsin Wrenlow');
+  await page.getByRole('checkbox', { name: 'Penny under the toe' }).click();
+  await expect(page.getByTestId('card-view')).toContainText('A penny under the left toe; leave it there.');
+
+  await page.goto(`${product.origin}/drills`);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    press(page, 'Save your own as a file'),
+  ]);
+  const text = readFileSync(await download.path(), 'utf8');
+  const bring = async (contents: string) => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      press(page, 'Take some from a file'),
+    ]);
+    await chooser.setFiles({
+      name: 'drills.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(contents),
+    });
+  };
+  await bring(text.replace('"Penny under the toe"', '""'));
+  await expect(page.getByText('The file was not taken. Nothing has changed.')).toBeVisible();
+  await expect(page.getByText(/^Line \d+, drills\.0\.name: expected/)).toBeVisible();
+  await press(page, 'Take out Penny under the toe');
+  await expect(page.getByText('None yet. Write one, or take some from a file.')).toBeVisible();
+  await bring(text);
+  await expect(page.getByTestId('drill').first()).toContainText('Penny under the toe');
+  await expect(page.getByText('The file was not taken')).toHaveCount(0);
+  await press(page, 'Take out Penny under the toe');
+  await expect(page.getByTestId('status-strip')).toBeEmpty();
 });

@@ -46,6 +46,7 @@ export function agreementOf({ record, records, student, entries, today }: About)
     .find(({ lessonId, studentId }) => studentId === student.id && lessonId === reading.lessonId);
   return {
     student,
+    club: agreed.club,
     from: address.setup,
     agreed: agreed.setup,
     cameFor: intake?.cameFor ?? [],

@@ -8,6 +8,7 @@ export { CompareScreen } from './compare/CompareScreen';
 export { LessonScreen } from './lesson/LessonScreen';
 export { RecordScreen } from './record/RecordScreen';
 export { StudentScreen } from './student/StudentScreen';
+export { DrillsScreen } from './drills/DrillsScreen';
 export { EditorScreen } from './methods/EditorScreen';
 export { MethodScreen } from './methods/MethodScreen';
 export { MethodsScreen } from './methods/MethodsScreen';

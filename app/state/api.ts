@@ -6,6 +6,7 @@ import type {
   ChangeColleague,
   ChangePassword,
   InviteTo,
+  NewDrill,
   NewInvite,
   OwnSession,
   ResetOf,
@@ -178,6 +179,7 @@ export const api = {
     (await ask('POST', '/api/recovery-codes', owner, { password })).value as { codes: string[] },
   recover: (body: { email: string; code: string; password: string }) =>
     ask('PUT', '/api/recovery', null, body),
+  drills: (owner: string) => read<NewDrill[]>('/api/drills', owner),
   cards: (owner: string, studentId: string) => read<StudentCards>(`/api/students/${studentId}/cards`, owner),
   revokeCard: (owner: string, id: string) => ask('DELETE', '/api/card-links', owner, { id }),
   today: (owner: string) => read<Today>('/api/today', owner),

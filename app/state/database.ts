@@ -19,6 +19,8 @@ export const methodDraftsKey = (owner: string): string => `method drafts of ${ow
 export const changesKey = (owner: string): string => `changes of ${owner}`;
 /** The key of the coach's day there, as it was last told. */
 export const todayKey = (owner: string): string => `today of ${owner}`;
+/** The key of the academy's own drills there. */
+export const drillsKey = (owner: string): string => `drills of ${owner}`;
 export const logKeyStart = (owner: string): string => `log of ${owner} `;
 
 let opened: Promise<DeviceDatabase> | undefined;

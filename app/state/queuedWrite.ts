@@ -2,6 +2,7 @@ import type {
   NewBuild,
   NewCardLink,
   NewConsent,
+  NewDrill,
   NewEntry,
   NewLesson,
   NewMethodVersion,
@@ -20,6 +21,7 @@ export type Writing =
   | { route: 'screen'; body: NewScreen }
   | { route: 'consent'; body: NewConsent }
   | { route: 'method'; body: NewMethodVersion }
+  | { route: 'drill'; body: NewDrill }
   | { route: 'card link'; body: NewCardLink }
   | { route: 'lesson'; body: NewLesson }
   | { route: 'entry'; body: NewEntry };
@@ -31,6 +33,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   screen: { method: 'POST', path: '/api/screens' },
   consent: { method: 'POST', path: '/api/consents' },
   method: { method: 'POST', path: '/api/methods' },
+  drill: { method: 'POST', path: '/api/drills' },
   'card link': { method: 'POST', path: '/api/card-links' },
   lesson: { method: 'POST', path: '/api/lessons' },
   entry: { method: 'POST', path: '/api/entries' },

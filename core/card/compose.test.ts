@@ -4,7 +4,7 @@ import { composeCard, type Card, type TakenHome } from './compose';
 import { exaggeratedDose, setupForDose } from './doses';
 import { DRILL_LIBRARY } from './drillLibrary';
 import { practiceLines, usualPractice } from './practice';
-import { USUAL_ROUTINE } from './routine';
+import { usualRoutine } from './routine';
 
 const TODAY = '2026-11-27';
 const stand = (figures: Parameters<typeof setupAsTaken>[1]) =>
@@ -45,7 +45,7 @@ const home = (given: Partial<TakenHome['student']> = {}): TakenHome => ({
       rounds: { feel: 3, play: 5 },
     },
   ],
-  routine: USUAL_ROUTINE,
+  routine: usualRoutine('7-iron', []),
   drills: [DRILL_LIBRARY.find(({ id }) => id === 'far-back-then-laces')!],
   practice: { daysAWeek: 3, balls: 40, warmUp: true },
   nextLook: '2026-12-04',

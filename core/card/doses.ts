@@ -20,6 +20,18 @@ const FLARE_MORE = 15;
 const MOST_FLARE = 45;
 /** Trail toe level with the heel to feel it, with the laces to play; common practice, no source. */
 const SETBACK_MORE = 0.75;
+/** The laces to feel it where the feet are only squared (starting value). */
+const SQUARED_MORE = 0.25;
+/** From so far back on, in shoe lengths, a stance is closed and not only square: half-way to the laces. */
+const CLOSED_FROM = 0.125;
+
+/**
+ * Whether an agreed stance has the trail foot set back, and not only level.
+ * @param agreed the setup that is played with
+ * @returns true from half-way to the laces on
+ */
+export const isSetBack = (agreed: Setup): boolean =>
+  figureOf(agreed, 'setback')! >= CLOSED_FROM * agreed.address.shoe.length;
 
 /** Smaller than this and the two doses feel alike, mm or degrees (starting values). */
 const WORTH_IT: Record<Dosed, number> = { leadFlare: 5, trailFlare: 5, setback: 40 };
@@ -28,7 +40,8 @@ const exaggerated = (figure: Dosed, agreed: Setup): number => {
   const value = figureOf(agreed, figure)!;
   if (figure !== 'setback') return Math.min(value + FLARE_MORE, Math.max(value, MOST_FLARE));
   const { length } = agreed.address.shoe;
-  return Math.min(value + SETBACK_MORE * length, Math.max(value, length));
+  const more = isSetBack(agreed) ? SETBACK_MORE : SQUARED_MORE;
+  return Math.min(value + more * length, Math.max(value, length));
 };
 
 const REMEDY_ITEM = { leadFlare: 'leadFlare', trailFlare: 'trailFlare', setback: 'stanceLine' } as const;

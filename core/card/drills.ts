@@ -57,9 +57,15 @@ export interface Decided {
 const shared = (a: readonly string[], b: readonly string[]): number =>
   a.filter((each) => b.includes(each)).length;
 
+/** Things that put the feet somewhere: a drill of one that was not agreed would undo what was. */
+const OF_THE_FEET: readonly Thing[] = ['line', 'width', 'lead foot', 'trail foot'];
+
 /** What is taught counts before what was complained of. */
-const fitOf = (drill: Drill, { things, cameFor }: Decided): number =>
-  2 * shared(drill.things, things) + shared(drill.cameFor, cameFor);
+function fitOf({ things: taught, cameFor: answers }: Drill, { things, cameFor }: Decided): number {
+  const [fits, answered] = [shared(taught, things), shared(answers, cameFor)];
+  if (fits === 0 && shared(taught, OF_THE_FEET) > 0) return 0;
+  return 2 * fits + answered;
+}
 
 /**
  * The drills that fit best what was decided, never one that a caution bars.

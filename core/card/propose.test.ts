@@ -1,5 +1,6 @@
 import { setupAsTaken } from '..';
 import { taught } from '../test/fitProblems';
+import { DRILL_LIBRARY } from './drillLibrary';
 import { daysToNextLook } from './nextLook';
 import { drillsFor, proposeCard, type Agreement } from './propose';
 
@@ -8,6 +9,7 @@ const stand = (figures: Parameters<typeof setupAsTaken>[1]) =>
 const student = { name: 'Ann Example', hand: 'left' as const, birthYear: 1990, bornOn: null, facts: [] };
 const agreement = (over: Partial<Agreement> = {}): Agreement => ({
   student,
+  club: '7-iron',
   from: stand({ trailFlare: 5, setback: 0 }),
   agreed: stand({ trailFlare: 25, setback: 75 }),
   cameFor: ['curves away'],
@@ -29,6 +31,33 @@ test('where nothing is turned out or set back, one dose is enough', () => {
   expect([draft.dose, draft.further, draft.rounds.feel]).toEqual(['play', [], 0]);
 });
 
+test('feet that are only squared are felt at the laces, and not drilled far back', () => {
+  const draft = proposeCard(
+    agreement({ from: stand({ trailFlare: 5, setback: -50 }), agreed: stand({ trailFlare: 5, setback: 0 }) }),
+  );
+  expect(draft.further).toEqual([{ figure: 'setback', value: expect.closeTo(0.25 * 290, 0) }]);
+  expect(draft.drills.map(({ id }) => id)).not.toContain('far-back-then-laces');
+});
+
+test('stepping in, the hips bump; with a driver the trunk tilts; a sore back does neither', () => {
+  const sore = { joint: 'lower back', side: 'both', state: 'pain', since: '', clearedBy: '' } as const;
+  const back = { ...student, facts: [{ ...sore, notedOn: '2026-11-01', status: 'stands' as const }] };
+  expect(proposeCard(agreement()).routine).toEqual([
+    'lead foot',
+    'trail foot',
+    'bump',
+    'rock and settle',
+    'go',
+  ]);
+  expect(proposeCard(agreement({ club: 'driver' })).routine).toContain('tilt');
+  expect(proposeCard(agreement({ student: back })).routine).toEqual([
+    'lead foot',
+    'trail foot',
+    'rock and settle',
+    'go',
+  ]);
+});
+
 test('a minor practises less, and drills are fewer only where a caution bars them', () => {
   const minor = { ...student, birthYear: 2014 };
   expect(proposeCard(agreement({ student: minor })).practice).toEqual({
@@ -36,7 +65,9 @@ test('a minor practises less, and drills are fewer only where a caution bars the
     balls: 20,
     warmUp: true,
   });
-  expect(drillsFor(agreement({ student: minor }), 9).length).toBe(drillsFor(agreement(), 9).length);
+  expect(drillsFor(agreement({ student: minor }), DRILL_LIBRARY, 9).length).toBe(
+    drillsFor(agreement(), DRILL_LIBRARY, 9).length,
+  );
 });
 
 test.each([

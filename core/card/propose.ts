@@ -1,13 +1,14 @@
 import type { Thing } from '../advice';
 import type { CameFor } from '../body';
+import type { ClubId } from '../club';
 import { differences, type ChangeName, type Setup } from '../setup';
 import { practising, type CardStudent } from './compose';
-import { exaggeratedDose, type Dose, type DosedFigure } from './doses';
+import { exaggeratedDose, isSetBack, type Dose, type DosedFigure } from './doses';
 import { DRILL_LIBRARY } from './drillLibrary';
 import { fittingDrills, type Drill } from './drills';
 import { daysAfter, daysToNextLook } from './nextLook';
 import { usualPractice, type Practice, type Rounds } from './practice';
-import { USUAL_ROUTINE, type RoutineStep } from './routine';
+import { usualRoutine, type RoutineStep } from './routine';
 
 /** What a coach decides of a card; the rest of it follows from what was agreed. */
 export interface CardDraft {
@@ -24,6 +25,7 @@ export interface CardDraft {
 /** What was agreed with a student, and what came of looking at it. */
 export interface Agreement {
   student: CardStudent;
+  club: ClubId;
   from: Setup;
   agreed: Setup;
   cameFor: readonly CameFor[];
@@ -60,33 +62,40 @@ export const ONE_DOSE: Rounds = { feel: 0, play: 10 };
 /**
  * The drills that fit what was agreed, never one that a caution bars.
  * @param agreement what was agreed, and with whom
+ * @param drills all there are
  * @param most how many
  * @returns the best first
  */
 export function drillsFor(
   { student, from, agreed, cameFor, today }: Omit<Agreement, 'looks'>,
+  drills: readonly Drill[],
   most: number,
 ): Drill[] {
-  const things = differences(from, agreed).flatMap(({ change }) => THING_OF[change] ?? []);
+  // Feet that are only squared are not taught by setting one of them back.
+  const taught = ({ change }: { change: ChangeName }) => change !== 'setback' || isSetBack(agreed);
+  const things = differences(from, agreed)
+    .filter(taught)
+    .flatMap(({ change }) => THING_OF[change] ?? []);
   const { minor } = practising(student, today);
-  return fittingDrills(DRILL_LIBRARY, { things, cameFor }, { facts: student.facts, minor }, most);
+  return fittingDrills(drills, { things, cameFor }, { facts: student.facts, minor }, most);
 }
 
 /**
  * A card as it is proposed: doses, routine, drills and practice for this student, and when to look again.
  * @param agreement what was agreed, and what came of looking at it
+ * @param drills all there are; the library where nothing is said
  * @returns what a coach may change before it is kept
  */
-export function proposeCard(agreement: Agreement): CardDraft {
-  const { student, from, agreed, looks, today } = agreement;
+export function proposeCard(agreement: Agreement, drills: readonly Drill[] = DRILL_LIBRARY): CardDraft {
+  const { student, club, from, agreed, looks, today } = agreement;
   const who = practising(student, today);
   const further = exaggeratedDose(from, agreed, who.cautions);
   return {
     dose: further.length > 0 ? 'feel' : 'play',
     further,
     rounds: further.length > 0 ? TWO_DOSES : ONE_DOSE,
-    routine: [...USUAL_ROUTINE],
-    drills: drillsFor(agreement, 2),
+    routine: usualRoutine(club, who.cautions),
+    drills: drillsFor(agreement, drills, 2),
     practice: usualPractice(who),
     nextLook: daysAfter(today, daysToNextLook(looks)),
   };

@@ -1,3 +1,6 @@
+import { hasRemedy, type Caution } from '../body';
+import type { ClubId } from '../club';
+
 /** The steps of stepping in; a coach picks some, in an order of their own. */
 export const ROUTINE_STEPS = [
   'face behind the ball',
@@ -12,14 +15,19 @@ export const ROUTINE_STEPS = [
 ] as const;
 export type RoutineStep = (typeof ROUTINE_STEPS)[number];
 
-/** Common practice, no source. */
-export const USUAL_ROUTINE: readonly RoutineStep[] = [
-  'lead foot',
-  'trail foot',
-  'bump',
-  'rock and settle',
-  'go',
-];
+/**
+ * Lead foot, trail foot, bump or tilt, rock and settle, go; common practice, no source. With a driver the trunk tilts,
+ * with the others the hips bump; what a caution bars is left out.
+ * @param club the club in hand
+ * @param cautions the student's
+ * @returns the steps in order
+ */
+export function usualRoutine(club: ClubId, cautions: readonly Caution[]): RoutineStep[] {
+  const [step, item] =
+    club === 'driver' ? (['tilt', 'shoulderTilt'] as const) : (['bump', 'hipBump'] as const);
+  const barred = cautions.some(({ withholds }) => hasRemedy(withholds, { item, by: 'more' }));
+  return ['lead foot', 'trail foot', ...(barred ? [] : [step]), 'rock and settle', 'go'];
+}
 
 /** What each step says on a card, in lead and trail. */
 export const ROUTINE_WORDS: Record<RoutineStep, string> = {

@@ -20,8 +20,8 @@ interface Made {
 export async function addDemoCard(
   { client, land, student, entry }: Made,
   change: ChangeEntry,
-  agreement: Pick<Agreement, 'from' | 'agreed' | 'cameFor'>,
-  ticked: readonly number[],
+  agreement: Pick<Agreement, 'club' | 'from' | 'agreed' | 'cameFor'>,
+  ticked: readonly number[] = [],
 ): Promise<void> {
   const today = entry.madeAt.slice(0, 10);
   const draft = proposeCard({ student, ...agreement, looks: [], today });

@@ -211,7 +211,8 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   const intake: IntakeEntry | null = lesson.intake
     ? { ...entry(2), kind: 'intake', ...NOTHING_ASKED, ...lesson.intake }
     : null;
-  const { setup: agreed, ...judgement } = judge(caseOf(scene, club, intake?.cameFor ?? [], setup));
+  const cameFor = intake?.cameFor ?? [];
+  const { setup: agreed, ...judgement } = judge(caseOf(scene, club, cameFor, setup));
   const body = bodyWith(build.figures, screen, hand);
   const goal = goalOf(facts.rests.shoulderGoal);
   const reading = readSetup({ ...body, ...club, setup, method, cautions, goal });
@@ -258,8 +259,8 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   await addDemoCard(
     { client, land, student, entry: entry(38) },
     change,
-    { from: setup, agreed, cameFor: intake?.cameFor ?? [] },
-    lesson.ticked ?? [],
+    { club: lesson.club, from: setup, agreed, cameFor },
+    lesson.ticked,
   );
   if (!lesson.trial) return;
   const addresses = { A: today, B: toAddress };

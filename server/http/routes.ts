@@ -3,6 +3,7 @@ import {
   NewBuild,
   NewCardLink,
   NewConsent,
+  NewDrill,
   NewEntry,
   NewLesson,
   NewMethodVersion,
@@ -15,6 +16,7 @@ import type { RequestHandler } from 'express';
 import { simulateShots } from '../devices/simulateShots';
 import { addCheckedEntry } from '../recompute/check';
 import { addBuild } from '../store/builds';
+import { addDrill, standingDrills } from '../store/drills';
 import { addLesson, landedEntry } from '../store/lessons';
 import { addMethodVersion } from '../store/methods';
 import { addScreen } from '../store/screens';
@@ -188,6 +190,25 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
         add: checkedCardLink,
         again: async (_client, { id, studentId }) => ({ id, studentId }),
       }),
+    },
+    {
+      method: 'post',
+      path: '/api/drills',
+      access: instructor,
+      handler: landing(services, {
+        route: 'drill',
+        schema: NewDrill,
+        add: addDrill,
+        again: async (_client, body) => body,
+      }),
+    },
+    {
+      method: 'get',
+      path: '/api/drills',
+      access: instructor,
+      handler: reading(services, async (client) =>
+        (await standingDrills(client)).map(({ record }) => record),
+      ),
     },
     { method: 'delete', path: '/api/card-links', access: instructor, handler: revokeCard(services) },
     {

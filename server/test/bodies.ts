@@ -9,6 +9,7 @@ import type {
   NewBuild,
   NewCardLink,
   NewConsent,
+  NewDrill,
   NewLesson,
   NewMethodVersion,
   NewScreen,
@@ -337,6 +338,15 @@ export const newCard = (change: ChangeEntry, over: Partial<CardEntry> = {}): Car
   drills: [DRILL_LIBRARY[0]!, DRILL_LIBRARY[6]!],
   practice: { daysAWeek: 3, balls: 40, warmUp: true },
   nextLook: '2026-05-08',
+  ...over,
+});
+
+/** A drill of an academy's own. */
+export const newDrill = (over: Partial<NewDrill> = {}): NewDrill => ({
+  id: uuidv7(),
+  madeAt,
+  drill: { ...DRILL_LIBRARY[1]!, id: `own-${uuidv7()}`, name: 'Up on the toes' },
+  gone: false,
   ...over,
 });
 

@@ -6,6 +6,7 @@ import {
   newBuild,
   newCardLink,
   newConsent,
+  newDrill,
   newLesson,
   newMethod,
   newScreen,
@@ -87,6 +88,8 @@ const LISTED: Record<string, Listed> = {
     body: () => newCardLink(landed.student.id, landed.card.id).link,
     toOtherAcademy: notFound,
   },
+  'POST /api/drills': { path: '/api/drills', body: () => newDrill() },
+  'GET /api/drills': { path: '/api/drills' },
   'DELETE /api/card-links': { path: '/api/card-links' },
   'GET /api/students/:studentId/cards': {
     path: '/api/students/:studentId/cards',
@@ -268,7 +271,7 @@ describe.each(LANDING)('%s', (name, listed) => {
     expect(new Set(answers.map((answer) => JSON.stringify(sorted(answer.body)))).size).toBe(1);
     const grown =
       (await count()).reduce((sum, value) => sum + value, 0) - rows.reduce((sum, value) => sum + value, 0);
-    expect(grown).toBe(/lessons|stand-in|consents|card-links/.test(name) ? 0 : 1);
+    expect(grown).toBe(/lessons|stand-in|consents|card-links|drills/.test(name) ? 0 : 1);
   });
 
   test('the same id with another body: 409, and what landed first stands', async () => {

@@ -7,7 +7,7 @@ import { runErasures } from '../store/erasures';
 import { recordsSchema } from '../transfer/recordsSchema';
 import { addAccount } from '../store/accounts';
 import { hashPassword } from '../accounts/passwords';
-import { landCard, landRecord, landTrial, newConsent, newMethod, newStudent } from './bodies';
+import { landCard, landRecord, landTrial, newConsent, newDrill, newMethod, newStudent } from './bodies';
 import { rowsOf } from './catalogue';
 import { asAdmin, openWorld, PASSWORD, type Coach, type World } from './world';
 import { OWNER_HEADER, ownerOf } from '@pedastance/contract';
@@ -23,6 +23,7 @@ beforeAll(async () => {
   record = await landRecord(world, world.lantern);
   await landTrial(world.colleague, record);
   await landCard(world, world.lantern, record);
+  await world.colleague.ask('POST', '/api/drills', newDrill());
   await world.lantern.ask('POST', '/api/consents', newConsent(record.student.id));
   await landRecord(world, world.colleague);
   await world.lantern.ask('POST', '/api/students', newStudent({ name: 'Únë “Quote”, Ltd;\tTab' }));
@@ -99,6 +100,7 @@ describe('a file of records', () => {
         'change',
         'colleague',
         'consent',
+        'drill',
         'end',
         'exception',
         'intake',

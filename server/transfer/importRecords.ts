@@ -10,6 +10,7 @@ import { buildRow } from '../store/builds';
 import { tickRow } from '../store/cards';
 import { consentRow } from '../store/consents';
 import { inAcademy } from '../store/database';
+import { drillRow } from '../store/drills';
 import { checkRow, entryRows } from '../store/entryRows';
 import { insertOfMany, insertRows, type ManyRows, type TableRows, type Writer } from '../store/rows';
 import { screenRows } from '../store/screens';
@@ -145,7 +146,7 @@ async function takeIn(
 async function takeStart(
   client: ClientBase,
   { academyId, instructorId }: Importer,
-  { colleagues, methods }: FileStart,
+  { colleagues, methods, drills }: FileStart,
 ): Promise<void> {
   for (const { id, name } of colleagues)
     await client.query('select colleague_from_file($1, $2, $3)', [instructorId, id, name]);
@@ -162,6 +163,10 @@ async function takeStart(
   }));
   // One by one: a version refers to the one before it.
   for (const row of rows) await insertRows(client, 'house_method', [row], true);
+  const ownDrills = drills.map(({ record, by, receivedAt }) =>
+    drillRow(record, academyId, { by, receivedAt }),
+  );
+  await insertRows(client, 'drill', ownDrills, true);
 }
 
 /** What of some students is here already. */

@@ -19,6 +19,7 @@ export interface FileStart {
   header: RecordsHeader;
   colleagues: LineOf<'colleague'>[];
   methods: LineOf<'method'>[];
+  drills: LineOf<'drill'>[];
 }
 
 export interface Reader {
@@ -93,7 +94,7 @@ class RecordsFile {
     private readonly reader: Reader,
     private readonly checked: boolean,
   ) {
-    this.begun = { header, colleagues: [], methods: [] };
+    this.begun = { header, colleagues: [], methods: [], drills: [] };
   }
 
   private fault(line: number, field: string, expected: string, found: string): void {
@@ -130,6 +131,9 @@ class RecordsFile {
         this.methods.add(`${line.record.id}:${line.record.version}`);
         if (this.started) return this.fault(at, 'kind', 'methods before students', 'one after');
         return void this.begun.methods.push(line);
+      case 'drill':
+        if (this.started) return this.fault(at, 'kind', 'drills before students', 'one after');
+        return void this.begun.drills.push(line);
       case 'student':
         await this.handOn();
         this.group = { student: line, parts: [] };

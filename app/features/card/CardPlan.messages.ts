@@ -12,6 +12,7 @@ export const messages = {
   routine: 'Stepping in',
   drills: 'Drills that fit, two at most',
   noDrill: 'No drill fits this change and this student.',
+  allDrills: 'All drills, and your own',
   practice: 'Days a week',
   noPractice: 'None',
   balls: 'Balls a day',

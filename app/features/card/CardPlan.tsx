@@ -9,6 +9,7 @@ import {
   type RoutineStep,
 } from '@pedastance/core/card';
 import type { Speech } from '@pedastance/core/phrases';
+import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { spoken } from '../../domain/sentences';
 import { Choice } from '../../ui/Choice';
@@ -124,6 +125,11 @@ function Drills({ draft, onChange, fitting, speech }: Part & Pick<CardPlanProps,
         chosen={draft.drills.map(({ id }) => id)}
         onToggle={toggle}
       />
+      <Link href="/drills" className="min-h-[48px] py-3">
+        <Body tone="lagoon" className="font-semibold underline">
+          {messages.allDrills}
+        </Body>
+      </Link>
     </View>
   );
 }

@@ -15,6 +15,7 @@ import {
 } from '../../domain/cardDraft';
 import type { LogRecord } from '../../domain/records';
 import { dayOf } from '../../domain/students';
+import { useDrills } from '../../state/drills';
 import { usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
 import { useSpeech } from '../../state/useSpeech';
@@ -54,11 +55,12 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
     () => agreementOf({ record, records, student, entries, today }),
     [record, records, student, entries, today],
   );
-  const proposed = useMemo(() => proposeCard(agreement), [agreement]);
+  const drills = useDrills();
+  const proposed = useMemo(() => proposeCard(agreement, drills), [agreement, drills]);
   const [draft, setDraft] = useState<CardDraft>(() => (kept ? draftOf(kept) : proposed));
   const [wholeBag, setWholeBag] = useState(false);
   const [fault, setFault] = useState('');
-  const fitting = useMemo(() => drillsFor(agreement, MOST_FITTING), [agreement]);
+  const fitting = useMemo(() => drillsFor(agreement, drills, MOST_FITTING), [agreement, drills]);
   const card = useMemo(
     () => composedDraft(draft, { record, student, entries }, { wholeBag, length, today }),
     [draft, record, student, entries, wholeBag, length, today],

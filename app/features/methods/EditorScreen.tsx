@@ -1,3 +1,4 @@
+import { faultsIn } from '@pedastance/contract/methodFile';
 import type { Body as StudentBody } from '@pedastance/core/turn';
 import { clubById } from '@pedastance/core/club';
 import {
@@ -171,8 +172,7 @@ function QuestionEditor({ question, ...edited }: EditedProps & { question: Quest
 }
 
 /** What stands in the way of saving, in sentences. */
-async function troublesOf(contents: MethodContents): Promise<string[]> {
-  const { faultsIn } = await import('@pedastance/contract/methodFile');
+function troublesOf(contents: MethodContents): string[] {
   const faults = faultsIn(contents);
   if (faults.length > 0) {
     return faults.map(({ field, expected, found }) => `${field}: expected ${expected}, found ${found}.`);
@@ -199,7 +199,7 @@ function Editor({ before }: { before: HouseMethod }) {
   const save = async () => {
     setBusy(true);
     try {
-      const found = await troublesOf(contents);
+      const found = troublesOf(contents);
       setFaults(found);
       if (found.length > 0) return;
       const id = await saveMethod(contents, isPreset(before) ? null : before);

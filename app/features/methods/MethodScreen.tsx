@@ -113,7 +113,7 @@ function Actions({ method, newest }: { method: HouseMethod; newest: HouseMethod 
           onPress={() => void saveMethod(method, null).then((id) => router.replace(`/methods/${id}`))}
         />
       )}
-      <Button look="plain" words={messages.saveAsAFile} onPress={() => void saveMethodFile(method)} />
+      <Button look="plain" words={messages.saveAsAFile} onPress={() => saveMethodFile(method)} />
     </View>
   );
 }

@@ -23,5 +23,6 @@ export const messages = {
   theFileWasNotTaken: 'The file was not taken.',
   theFile: (message: Said) => `The file could not be read (${message}).`,
   houseMethods: 'House methods',
+  drills: 'Drills',
   takeOneFromAFile: 'Take one from a file …',
 };

@@ -9,7 +9,8 @@ import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { useHouseMethods } from '../../state/useHouseMethods';
-import { faultsWords, pickMethodFile } from './fileExchange';
+import { faultsWords } from '../../domain/fileFaults';
+import { pickMethodFile } from './fileExchange';
 import { saveMethod } from '../../state/writes/method';
 import { PRESET_METHODS } from '../../state/useVersions';
 import { messages } from './MethodsScreen.messages';
@@ -118,6 +119,7 @@ export function MethodsScreen() {
       )}
       {loaded && <Ours methods={methods} />}
       <View className="flex-row flex-wrap gap-3">
+        <Button look="plain" words={messages.drills} onPress={() => router.push('/drills')} />
         <Button look="plain" words={messages.takeOneFromAFile} onPress={() => void readFile()} />
       </View>
       <Schools onFault={setFaults} />
