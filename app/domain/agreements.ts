@@ -14,6 +14,9 @@ export interface Agreement {
   club: LogRecord['address']['club'];
   shot: LogRecord['address']['shot'];
   agreedAt: string;
+  /** The record that it was agreed in. */
+  studentId: string;
+  readingId: string;
   /** When it was measured again; null where it was not. */
   seenAt: string | null;
   held: Held[];
@@ -42,9 +45,9 @@ export function agreementsOf(records: readonly LogRecord[]): Agreement[] {
     const held = heldOf(record, later?.address.setup ?? null);
     const { club, shot } = record.address;
     const { madeAt } = record.agreed!;
-    return held.length > 0
-      ? [{ club, shot, agreedAt: madeAt, seenAt: later?.address.madeAt ?? null, held }]
-      : [];
+    const { studentId, id: readingId } = record.reading;
+    const seenAt = later?.address.madeAt ?? null;
+    return held.length > 0 ? [{ club, shot, agreedAt: madeAt, studentId, readingId, seenAt, held }] : [];
   });
 }
 

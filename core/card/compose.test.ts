@@ -1,4 +1,4 @@
-import { setupAsTaken, type CautionFact } from '..';
+import { setupAsTaken, withFigure, type CautionFact } from '..';
 import { taught } from '../test/fitProblems';
 import { composeCard, type Card, type TakenHome } from './compose';
 import { exaggeratedDose, setupForDose } from './doses';
@@ -101,6 +101,20 @@ describe('a card', () => {
       expect([text, (text.match(/\d+/g) ?? []).length <= 2]).toEqual([text, true]);
       expect(text).not.toMatch(/[()[\]{}]|undefined|NaN|null/);
     }
+  });
+
+  test('two feet that are loaded alike are said once', () => {
+    const { clubs, ...rest } = home();
+    const load = (lead: number, trail: number) =>
+      withFigure(withFigure(FROM, 'leadHeelToe', lead), 'trailHeelToe', trail);
+    const balanced = { ...clubs[0]!, from: load(70, 70), agreed: load(50, 50), further: [] };
+    expect(composeCard({ ...rest, clubs: [balanced] }).clubs[0]!.sentences).toEqual([
+      'Weight under both feet: mid-foot.',
+    ]);
+    const one = { ...balanced, agreed: load(70, 50) };
+    expect(composeCard({ ...rest, clubs: [one] }).clubs[0]!.sentences).toEqual([
+      'Weight under the right foot: mid-foot.',
+    ]);
   });
 
   test('a day that is over is not looked forward to', () => {

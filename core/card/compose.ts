@@ -2,6 +2,7 @@ import { cautionsOf, NOT_MEDICAL_ADVICE, isMinor, agesOn, type CautionFact, type
 import { clubAndShot, type ClubId, type ShotType } from '../club';
 import { capitalised, inFootWords, liftWords } from '../phrases';
 import {
+  alongFoot,
   differences,
   FIGURES,
   FIGURE_WORDS,
@@ -119,7 +120,21 @@ const STAND: Partial<Record<ChangeName, Told>> = {
   trailFlare: ({ measures, setup }) => turned('trail', measures.trailFlare, setup),
   setback: ({ measures }) => `Set the trail toe ${setbackMark(measures.setbackMarks)}.`,
   ballAlong: ({ measures }, length) => `Ball ${ballMark(measures.ballAlong, length)}.`,
+  leadHeelToe: ({ setup }) => loaded('lead', setup.balance.leadHeelToe),
+  trailHeelToe: ({ setup }) => loaded('trail', setup.balance.trailHeelToe),
 };
+
+const loaded = (foot: 'lead' | 'trail', percent: number): string =>
+  `Weight under the ${foot} foot: ${alongFoot(percent)}.`;
+
+/** Two feet that are loaded alike are said once. */
+function bothFeet(lines: readonly string[]): string[] {
+  const alike = (line: string): string => line.replace(/under the (lead|trail) foot/, 'under both feet');
+  const twice = lines.filter((line, at) => lines.findIndex((each) => alike(each) === alike(line)) !== at);
+  return lines
+    .filter((line) => !twice.includes(line))
+    .map((line) => (twice.some((each) => alike(each) === alike(line)) ? alike(line) : line));
+}
 
 const turned = (foot: string, flare: number, { address }: Setup): string =>
   `Point the ${foot} toe ${flareMark(flare, address.shoe)}.`;
@@ -167,7 +182,7 @@ function clubOf(agreed: AgreedClub, hand: Hand, length: LengthUnit): CardClub {
   const changes = differences(agreed.from, agreed.agreed).sort((a, b) => size(b) - size(a));
   const told = changes.map((change) => standing(measured, change, length)).filter((words) => words !== '');
   const lift = liftWords(agreed.leadHeelLift, { length, feet: 'left and right', hand });
-  const [first, second, ...also] = [...told, ...(lift === '' ? [] : [lift])].map(say);
+  const [first, second, ...also] = [...bothFeet(told), ...(lift === '' ? [] : [lift])].map(say);
   const big = agreed.further.length > 0 ? setupForDose(agreed.agreed, agreed.further, 'feel') : null;
   return {
     title: clubAndShot(agreed.club, agreed.shot),

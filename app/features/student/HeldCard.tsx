@@ -1,5 +1,6 @@
 import { clubAndShot } from '@pedastance/core/club';
 import { saidFigure, type Speech } from '@pedastance/core/phrases';
+import { Link } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { CourseChart } from '../../cards/CourseChart';
@@ -12,12 +13,21 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './HeldCard.messages';
 
 function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Speech }) {
-  const { club, shot, agreedAt, seenAt, held } = agreement;
+  const { club, shot, agreedAt, seenAt, held, studentId, readingId } = agreement;
   return (
     <View className="flex-row gap-3 border-b border-grid py-2">
       <View className="w-[104px]">
         <Body className="font-semibold">{clubAndShot(club, shot)}</Body>
         <Quiet>{shortDay(agreedAt)}</Quiet>
+        <Link
+          href={`/students/${studentId}/card/${readingId}`}
+          className="min-h-[48px] py-3"
+          aria-label={messages.cardOf(clubAndShot(club, shot))}
+        >
+          <Body tone="lagoon" className="font-semibold underline">
+            {messages.card}
+          </Body>
+        </Link>
       </View>
       <View className="flex-1">
         {seenAt ? <HeldLines held={held} speech={speech} /> : <Quiet>{messages.notMeasuredSince}</Quiet>}
