@@ -113,6 +113,22 @@ async function declareByHand(page) {
   await page.getByRole('radio', { name: 'on line' }).click();
 }
 
+/** A card as its student opens it. */
+async function cardPicture(page, shot) {
+  await page.goto(new URL('/students', page.url()).href);
+  await student(page, /Tamsin Wrenlow/).click();
+  await page.getByRole('link', { name: 'Card for the 9-iron' }).click();
+  await page.getByRole('button', { name: 'Keep it and make a link' }).click();
+  const link = await page.getByTestId('card-link').innerText();
+  await page
+    .getByText(/^Made .*, opens until/)
+    .first()
+    .waitFor();
+  await page.goto(link);
+  await page.getByRole('button', { name: 'Tick a round' }).waitFor();
+  await shot('card');
+}
+
 async function phonePictures(page, shot) {
   await shot('students');
   await student(page, /Odile Brandvold/).click();
@@ -147,10 +163,6 @@ async function phonePictures(page, shot) {
     .first()
     .click();
   await shot('change');
-  await page.getByRole('button', { name: 'Other ways to free the turn' }).click();
-  await page.getByTestId('fit-fewest-moves').waitFor();
-  await page.getByTestId('fit-fewest-moves').evaluate((element) => element.scrollIntoView());
-  await shot('fit');
   await step(page, 'try');
   await page
     .getByTestId('run-trial')
@@ -167,6 +179,7 @@ async function phonePictures(page, shot) {
   await page.getByLabel('Feel: what the student should feel').fill('Right hip pocket goes straight back.');
   await shot('keep');
   await methodPictures(page, shot);
+  await cardPicture(page, shot);
 }
 
 async function widePictures(page, shot) {

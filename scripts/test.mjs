@@ -113,7 +113,7 @@ async function readingLane(environment) {
 async function buildingLane(environment) {
   await attempt('The production web build', buildWeb);
   await size();
-  for (const workspace of ['server', 'app', 'contract']) await jest(workspace, environment);
+  for (const workspace of ['server', 'app', 'contract', 'card']) await jest(workspace, environment);
 }
 
 /** The databases that suites clone, filled once. */
