@@ -91,7 +91,7 @@ const another = ({ title, sentences, marks }: CardClub): string =>
  */
 export function cardHtml(card: Card, doing = ''): string {
   const [first, ...others] = card.clubs as [CardClub, ...CardClub[]];
-  const { practice, drills, routine, nextLook, care, odd, firstName } = card;
+  const { practice, drills, routine, cue, nextLook, care, odd, firstName } = card;
   const given = doses(first);
   return [
     '<div class="card">',
@@ -99,6 +99,7 @@ export function cardHtml(card: Card, doing = ''): string {
     `<div class="card-do">${first.sentences.map((line) => part('p', 'sentence', line)).join('')}${list('ul', 'also', first.also)}</div>`,
     `<figure class="card-figure">${drawn(first.drawing)}<figcaption>${escaped(odd)}</figcaption></figure>`,
     part('p', 'feel', first.feel && `Feel: ${first.feel}`),
+    part('p', 'feel', cue && `Think: ${cue}`),
     part('p', 'because', first.because && `Why: ${first.because}`),
     practice ? section('practice', practice.days, `${list('ol', 'lines', practice.lines)}${doing}`) : doing,
     given === ''
@@ -124,6 +125,7 @@ export function cardText(card: Card): string {
     '',
   ]);
   const practice = card.practice ? [card.practice.days, ...card.practice.lines, ''] : [];
+  const cue = card.cue === '' ? [] : [`Think: ${card.cue}`, ''];
   const next = card.nextLook ? [`We look at it again: ${spokenDay(card.nextLook)}`] : [];
-  return [...lines, ...practice, card.odd, ...next, ...card.care].join('\n');
+  return [...lines, ...cue, ...practice, card.odd, ...next, ...card.care].join('\n');
 }

@@ -1,6 +1,7 @@
 import { THINGS } from '@pedastance/core/advice';
 import { CAME_FOR, FACT_STATES, JOINTS } from '@pedastance/core/body';
 import { BALLS, DAYS_A_WEEK, DOSED, DOSES, ROUTINE_STEPS, SWINGS_A_ROUND } from '@pedastance/core/card';
+import { SWING_PATHS, TELL_TALE_NAMES, type TellTale } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { MOST_TICKS_AT_ONCE } from './cardLimits';
 import { entryCommon, figure, Id, Moment, text, whole } from './common';
@@ -19,6 +20,9 @@ export const DrillShape = z.strictObject({
   name: text(1, 60),
   things: each(THINGS),
   cameFor: each(CAME_FOR),
+  tellTales: each(TELL_TALE_NAMES as [TellTale, ...TellTale[]]),
+  paths: each(SWING_PATHS),
+  stops: each(['lead', 'trail']),
   how: text(1, 300),
   dose: text(1, 160),
   feel: text(0, 200),
@@ -49,6 +53,7 @@ export const CardEntry = z.strictObject({
   rounds: z.strictObject({ feel: z.int().min(0).max(SWINGS_A_ROUND.most), play: counted(SWINGS_A_ROUND) }),
   routine: each(ROUTINE_STEPS),
   drills: z.array(DrillShape).max(2),
+  cue: text(0, 160),
   practice: z
     .strictObject({ daysAWeek: counted(DAYS_A_WEEK), balls: counted(BALLS), warmUp: z.boolean() })
     .nullable(),
@@ -160,6 +165,7 @@ export const CardShape = z.strictObject({
   drills: z
     .array(z.strictObject({ name: words, how: words, dose: words, feel: words, right: words, needs: words }))
     .max(2),
+  cue: words,
   nextLook: Day.nullable(),
   care: lines,
 });

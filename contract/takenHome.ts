@@ -82,13 +82,14 @@ export function takenHome(
   const others = wholeBag
     ? standingCards(log).filter((each) => each !== named && !sameShot(each, named))
     : [];
-  const { routine, drills, practice, nextLook } = named.card;
+  const { routine, drills, cue, practice, nextLook } = named.card;
   const { name, hand, birthYear, bornOn, facts } = student;
   return {
     student: { name, hand, birthYear, bornOn, facts },
     clubs: [named, ...others].map(clubOf),
     routine,
     drills,
+    cue,
     practice,
     nextLook,
     length,

@@ -2,6 +2,7 @@ import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
 import { standingCards, takenHome } from '@pedastance/contract/takenHome';
 import { isKind } from '@pedastance/contract/trialLog';
 import { composeCard, type Agreement, type Card, type CardDraft } from '@pedastance/core/card';
+import type { FootName } from '@pedastance/core/setup';
 import type { LengthUnit } from '@pedastance/core/units';
 import { heldOf } from './agreements';
 import type { LogRecord } from './records';
@@ -38,6 +39,12 @@ export interface About {
   today: string;
 }
 
+/** The legs that stopped the turn, as it was judged. */
+function stopsIn({ reading }: AgreedRecord): FootName[] {
+  const { back, through } = reading.judgement ?? {};
+  return [back?.stoppedBy, through?.stoppedBy].filter((leg): leg is FootName => Boolean(leg));
+}
+
 /** What a record agreed on, with what came of looking at it, as a card is proposed from it. */
 export function agreementOf({ record, records, student, entries, today }: About): Agreement {
   const { address, agreed, reading } = record;
@@ -50,6 +57,8 @@ export function agreementOf({ record, records, student, entries, today }: About)
     from: address.setup,
     agreed: agreed.setup,
     cameFor: intake?.cameFor ?? [],
+    sport: intake?.sport ?? '',
+    stops: stopsIn(record),
     looks: looksSince(records, record),
     today,
   };
@@ -69,9 +78,10 @@ export const draftOf = ({
   rounds,
   routine,
   drills,
+  cue,
   practice,
   nextLook,
-}: CardDraft): CardDraft => ({ dose, further, rounds, routine, drills, practice, nextLook });
+}: CardDraft): CardDraft => ({ dose, further, rounds, routine, drills, cue, practice, nextLook });
 
 /** A draft as the entry it would become. */
 export const entryOf = (

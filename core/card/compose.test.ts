@@ -47,6 +47,7 @@ const home = (given: Partial<TakenHome['student']> = {}): TakenHome => ({
   ],
   routine: usualRoutine('7-iron', []),
   drills: [DRILL_LIBRARY.find(({ id }) => id === 'far-back-then-laces')!],
+  cue: 'Lead foot as for a long throw.',
   practice: { daysAWeek: 3, balls: 40, warmUp: true },
   nextLook: '2026-12-04',
   length: 'cm',

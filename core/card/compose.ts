@@ -56,6 +56,7 @@ export interface TakenHome {
   clubs: readonly AgreedClub[];
   routine: readonly RoutineStep[];
   drills: readonly Drill[];
+  cue: string;
   practice: Practice | null;
   /** YYYY-MM-DD; null where no next look was agreed. */
   nextLook: string | null;
@@ -101,6 +102,7 @@ export interface Card {
   routine: string[];
   practice: { daysAWeek: number; days: string; lines: string[] } | null;
   drills: CardDrill[];
+  cue: string;
   nextLook: string | null;
   care: string[];
 }
@@ -215,7 +217,7 @@ const daysWords = (days: number): string =>
  * @returns the card, in the student's own left and right
  */
 export function composeCard(home: TakenHome): Card {
-  const { student, clubs, routine, drills, practice, nextLook, length, today } = home;
+  const { student, clubs, routine, drills, cue, practice, nextLook, length, today } = home;
   const { hand } = student;
   const say = (words: string): string => inFootWords(words, 'left and right', hand);
   const who = practising(student, today);
@@ -238,6 +240,7 @@ export function composeCard(home: TakenHome): Card {
       right: say(right),
       needs,
     })),
+    cue: say(cue),
     // A day that is over is no day to look forward to.
     nextLook: nextLook && nextLook >= today ? nextLook : null,
     care: [IF_IT_HURTS, asked ? ASK_FIRST : STILL_HURTS, NOT_MEDICAL_ADVICE],

@@ -1,5 +1,6 @@
 import type { Thing } from '../advice';
 import type { CameFor, CautionFact, FactState, Joint } from '../body';
+import type { FootName, SwingPath, TellTale } from '../setup';
 
 /** Whom a drill is not for: anybody of whom a state of a joint stands; a row of no joints is any. */
 export interface NotFor {
@@ -15,6 +16,11 @@ export interface Drill {
   things: Thing[];
   /** What a student may have come for that it answers. */
   cameFor: CameFor[];
+  /** What may have been seen in the swing that it answers, and where the club came from. */
+  tellTales: TellTale[];
+  paths: SwingPath[];
+  /** The leg that stops the turn, where it frees one. */
+  stops: FootName[];
   /** In lead and trail. */
   how: string;
   dose: string;
@@ -48,11 +54,13 @@ export function mayDrill(drill: Drill, { facts, minor }: Drilling): boolean {
   return !drill.notFor.some((row) => standing.some((fact) => isFor(row, fact)));
 }
 
-/** What was decided with a student. */
-export interface Decided {
-  things: readonly Thing[];
-  cameFor: readonly CameFor[];
-}
+/** What was decided with a student, and what it rests on. */
+export type Decided = {
+  readonly [Part in 'things' | 'cameFor' | 'tellTales' | 'paths' | 'stops']: readonly Drill[Part][number][];
+};
+
+/** What was seen or said, against what is taught. */
+const SEEN = ['cameFor', 'tellTales', 'paths', 'stops'] as const;
 
 const shared = (a: readonly string[], b: readonly string[]): number =>
   a.filter((each) => b.includes(each)).length;
@@ -61,9 +69,10 @@ const shared = (a: readonly string[], b: readonly string[]): number =>
 const OF_THE_FEET: readonly Thing[] = ['line', 'width', 'lead foot', 'trail foot'];
 
 /** What is taught counts before what was complained of. */
-function fitOf({ things: taught, cameFor: answers }: Drill, { things, cameFor }: Decided): number {
-  const [fits, answered] = [shared(taught, things), shared(answers, cameFor)];
-  if (fits === 0 && shared(taught, OF_THE_FEET) > 0) return 0;
+function fitOf(drill: Drill, decided: Decided): number {
+  const fits = shared(drill.things, decided.things);
+  if (fits === 0 && shared(drill.things, OF_THE_FEET) > 0) return 0;
+  const answered = SEEN.reduce((sum, part) => sum + shared(drill[part], decided[part]), 0);
   return 2 * fits + answered;
 }
 

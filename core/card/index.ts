@@ -8,3 +8,4 @@ export * from './nextLook';
 export * from './practice';
 export * from './routine';
 export * from './propose';
+export * from './sportCues';

@@ -13,6 +13,8 @@ const agreement = (over: Partial<Agreement> = {}): Agreement => ({
   from: stand({ trailFlare: 5, setback: 0 }),
   agreed: stand({ trailFlare: 25, setback: 75 }),
   cameFor: ['curves away'],
+  sport: '',
+  stops: [],
   looks: [],
   today: '2026-11-27',
   ...over,
@@ -24,6 +26,16 @@ test('a flare and a closed line: felt big first, drilled at the laces, looked at
   expect(draft.further.map(({ figure }) => figure)).toEqual(['trailFlare', 'setback']);
   expect(draft.drills[0]!.id).toBe('far-back-then-laces');
   expect(draft.nextLook).toBe('2026-12-04');
+});
+
+test('a cue comes from the sport they know, where it has one for what is taught', () => {
+  expect(proposeCard(agreement({ sport: 'Rowing, long ago' })).cue).toBe(
+    'Push from the heel, as off the foot stretcher.',
+  );
+  expect(proposeCard(agreement({ sport: 'tennis' })).cue).toBe(
+    'Open the back foot as for a forehand on the run.',
+  );
+  expect(proposeCard(agreement({ sport: 'chess' })).cue).toBe('');
 });
 
 test('where nothing is turned out or set back, one dose is enough', () => {

@@ -1,13 +1,14 @@
 import type { Thing } from '../advice';
 import type { CameFor } from '../body';
 import type { ClubId } from '../club';
-import { differences, type ChangeName, type Setup } from '../setup';
+import { differences, type ChangeName, type FootName, type Setup } from '../setup';
 import { practising, type CardStudent } from './compose';
 import { exaggeratedDose, isSetBack, type Dose, type DosedFigure } from './doses';
 import { DRILL_LIBRARY } from './drillLibrary';
 import { fittingDrills, type Drill } from './drills';
 import { daysAfter, daysToNextLook } from './nextLook';
 import { usualPractice, type Practice, type Rounds } from './practice';
+import { cueFrom } from './sportCues';
 import { usualRoutine, type RoutineStep } from './routine';
 
 /** What a coach decides of a card; the rest of it follows from what was agreed. */
@@ -17,6 +18,8 @@ export interface CardDraft {
   rounds: Rounds;
   routine: RoutineStep[];
   drills: Drill[];
+  /** A cue from the sport that the student knows; empty where there is none. */
+  cue: string;
   practice: Practice | null;
   /** YYYY-MM-DD */
   nextLook: string | null;
@@ -29,6 +32,10 @@ export interface Agreement {
   from: Setup;
   agreed: Setup;
   cameFor: readonly CameFor[];
+  /** The sport that the student knows best; empty where nobody asked. */
+  sport: string;
+  /** The legs that stopped the turn. */
+  stops: readonly FootName[];
   /** How each look at it ended, oldest first. */
   looks: readonly ('held' | 'drifted')[];
   /** YYYY-MM-DD */
@@ -59,6 +66,12 @@ const THING_OF: Partial<Record<ChangeName, Thing>> = {
 export const TWO_DOSES: Rounds = { feel: 3, play: 5 };
 export const ONE_DOSE: Rounds = { feel: 0, play: 10 };
 
+/** What was changed, as it is taught; feet that are only squared are not taught by setting one of them back. */
+const thingsTaught = ({ from, agreed }: Pick<Agreement, 'from' | 'agreed'>): Thing[] =>
+  differences(from, agreed)
+    .filter(({ change }) => change !== 'setback' || isSetBack(agreed))
+    .flatMap(({ change }) => THING_OF[change] ?? []);
+
 /**
  * The drills that fit what was agreed, never one that a caution bars.
  * @param agreement what was agreed, and with whom
@@ -67,17 +80,20 @@ export const ONE_DOSE: Rounds = { feel: 0, play: 10 };
  * @returns the best first
  */
 export function drillsFor(
-  { student, from, agreed, cameFor, today }: Omit<Agreement, 'looks'>,
+  { student, from, agreed, cameFor, stops, today }: Omit<Agreement, 'looks'>,
   drills: readonly Drill[],
   most: number,
 ): Drill[] {
-  // Feet that are only squared are not taught by setting one of them back.
-  const taught = ({ change }: { change: ChangeName }) => change !== 'setback' || isSetBack(agreed);
-  const things = differences(from, agreed)
-    .filter(taught)
-    .flatMap(({ change }) => THING_OF[change] ?? []);
+  const { tellTales = [], swingPath } = from.posture ?? {};
+  const decided = {
+    things: thingsTaught({ from, agreed }),
+    cameFor,
+    tellTales,
+    paths: swingPath ? [swingPath] : [],
+    stops,
+  };
   const { minor } = practising(student, today);
-  return fittingDrills(drills, { things, cameFor }, { facts: student.facts, minor }, most);
+  return fittingDrills(drills, decided, { facts: student.facts, minor }, most);
 }
 
 /**
@@ -96,6 +112,7 @@ export function proposeCard(agreement: Agreement, drills: readonly Drill[] = DRI
     rounds: further.length > 0 ? TWO_DOSES : ONE_DOSE,
     routine: usualRoutine(club, who.cautions),
     drills: drillsFor(agreement, drills, 2),
+    cue: cueFrom(agreement.sport, thingsTaught(agreement)) ?? '',
     practice: usualPractice(who),
     nextLook: daysAfter(today, daysToNextLook(looks)),
   };

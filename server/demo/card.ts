@@ -20,11 +20,11 @@ interface Made {
 export async function addDemoCard(
   { client, land, student, entry }: Made,
   change: ChangeEntry,
-  agreement: Pick<Agreement, 'club' | 'from' | 'agreed' | 'cameFor'>,
+  agreement: Pick<Agreement, 'club' | 'from' | 'agreed' | 'cameFor' | 'sport'>,
   ticked: readonly number[] = [],
 ): Promise<void> {
   const today = entry.madeAt.slice(0, 10);
-  const draft = proposeCard({ student, ...agreement, looks: [], today });
+  const draft = proposeCard({ student, ...agreement, stops: [], looks: [], today });
   const card: CardEntry = { ...entry, kind: 'card', changeId: change.id, ...draft };
   const { studentId } = await addEntry(client, card, land);
   for (const days of ticked) {

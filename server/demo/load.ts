@@ -259,7 +259,7 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   await addDemoCard(
     { client, land, student, entry: entry(38) },
     change,
-    { club: lesson.club, from: setup, agreed, cameFor },
+    { club: lesson.club, from: setup, agreed, cameFor, sport: intake?.sport ?? '' },
     lesson.ticked,
   );
   if (!lesson.trial) return;

@@ -31,6 +31,8 @@ create function drills_are_sound(drills jsonb) returns boolean
           and char_length(each ->> 'feel') <= 200 and char_length(each ->> 'right') <= 200
           and char_length(each ->> 'needs') <= 160
           and jsonb_typeof(each -> 'things') = 'array' and jsonb_typeof(each -> 'cameFor') = 'array'
+          and jsonb_typeof(each -> 'tellTales') = 'array' and jsonb_typeof(each -> 'paths') = 'array'
+          and jsonb_typeof(each -> 'stops') = 'array'
           and jsonb_typeof(each -> 'notFor') = 'array' and jsonb_typeof(each -> 'minors') = 'boolean', false))
   $$;
 
@@ -49,6 +51,7 @@ create table card_entry (
     routine <@ array['face behind the ball', 'lead foot', 'trail foot', 'bump', 'tilt', 'rock and settle', 'hover', 'look', 'go']
     and cardinality(routine) <= 9),
   drills jsonb not null constraint card_entry_drills check (drills_are_sound(drills)),
+  cue text not null constraint card_entry_cue check (char_length(cue) <= 160),
   days_a_week integer constraint card_entry_days_a_week check (days_a_week between 1 and 7),
   balls integer constraint card_entry_balls check (balls between 5 and 150),
   warm_up boolean,
@@ -74,7 +77,7 @@ create table card_link (
   -- The card as it reads: brought up to date when what it rests on is corrected.
   contents jsonb not null constraint card_link_contents check (
     jsonb_typeof(contents) = 'object'
-    and contents ?& array['firstName', 'clubs', 'odd', 'routine', 'practice', 'drills', 'nextLook', 'care']),
+    and contents ?& array['firstName', 'clubs', 'odd', 'routine', 'practice', 'drills', 'cue', 'nextLook', 'care']),
   changed_on date,
   ends_on date not null constraint card_link_ends_on check (ends_on >= '2000-01-01' and ends_on < '2100-01-01'),
   made_by uuid not null,

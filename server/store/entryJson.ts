@@ -77,7 +77,7 @@ const entryAsJson = ({ findings, check }: Inside): string => `
          when 'card' then (
            select jsonb_build_object('changeId', change_id, 'dose', dose, 'further', further,
              'rounds', jsonb_build_object('feel', feel_swings, 'play', play_swings), 'routine', to_jsonb(routine),
-             'drills', drills, 'practice', case when balls is not null then jsonb_build_object(
+             'drills', drills, 'cue', cue, 'practice', case when balls is not null then jsonb_build_object(
                'daysAWeek', days_a_week, 'balls', balls, 'warmUp', warm_up) end, 'nextLook', next_look)
            from card_entry where card_entry.academy_id = entry.academy_id and card_entry.id = entry.id)
          ${TRIAL_KINDS_AS_JSON}

@@ -162,6 +162,7 @@ const cardRows = (key: EntryKey, { practice, ...entry }: CardEntry): TableRows[]
         play_swings: entry.rounds.play,
         routine: entry.routine,
         drills: entry.drills,
+        cue: entry.cue,
         days_a_week: practice?.daysAWeek,
         balls: practice?.balls,
         warm_up: practice?.warmUp,

@@ -336,6 +336,7 @@ export const newCard = (change: ChangeEntry, over: Partial<CardEntry> = {}): Car
   rounds: { feel: 3, play: 5 },
   routine: ['lead foot', 'trail foot', 'rock and settle', 'go'],
   drills: [DRILL_LIBRARY[0]!, DRILL_LIBRARY[6]!],
+  cue: 'Lead foot as for a long throw.',
   practice: { daysAWeek: 3, balls: 40, warmUp: true },
   nextLook: '2026-05-08',
   ...over,

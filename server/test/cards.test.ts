@@ -62,6 +62,7 @@ const TOLD = [
   '.card.clubs[].marks[]',
   '.card.clubs[].sentences[]',
   '.card.clubs[].title',
+  '.card.cue',
   '.card.drills[].dose',
   '.card.drills[].feel',
   '.card.drills[].how',

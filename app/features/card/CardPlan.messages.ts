@@ -12,6 +12,8 @@ export const messages = {
   routine: 'Stepping in',
   drills: 'Drills that fit, two at most',
   noDrill: 'No drill fits this change and this student.',
+  cue: 'A cue from the sport they know',
+  cueHelp: 'Two cues can be set against each other in a trial.',
   allDrills: 'All drills, and your own',
   practice: 'Days a week',
   noPractice: 'None',

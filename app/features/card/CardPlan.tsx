@@ -13,6 +13,7 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { spoken } from '../../domain/sentences';
 import { Choice } from '../../ui/Choice';
+import { Field } from '../../ui/Field';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Quiet } from '../../ui/Words';
 import { messages } from './CardPlan.messages';
@@ -124,6 +125,13 @@ function Drills({ draft, onChange, fitting, speech }: Part & Pick<CardPlanProps,
         options={shown.map(({ id, name }) => ({ value: id, words: spoken(name, speech) }))}
         chosen={draft.drills.map(({ id }) => id)}
         onToggle={toggle}
+      />
+      <Field
+        label={messages.cue}
+        value={draft.cue}
+        onChangeText={(cue) => onChange({ cue })}
+        maxLength={160}
+        help={messages.cueHelp}
       />
       <Link href="/drills" className="min-h-[48px] py-3">
         <Body tone="lagoon" className="font-semibold underline">

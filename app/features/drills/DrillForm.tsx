@@ -3,6 +3,13 @@ import { THINGS, type Thing } from '@pedastance/core/advice';
 import { CAME_FOR, JOINTS, type CameFor, type Joint } from '@pedastance/core/body';
 import type { Drill, NotFor } from '@pedastance/core/card';
 import { capitalised } from '@pedastance/core/phrases';
+import {
+  SWING_PATHS,
+  TELL_TALE_NAMES,
+  type FootName,
+  type SwingPath,
+  type TellTale,
+} from '@pedastance/core/setup';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { CAME_FOR_WORDS } from '../../domain/intake';
@@ -85,6 +92,27 @@ function ForWhom({ drill, onChange }: { drill: Drill; onChange: (drill: Drill) =
         words={(reason) => CAME_FOR_WORDS[reason]}
         chosen={drill.cameFor}
         onToggle={(reason) => onChange({ ...drill, cameFor: toggled(drill.cameFor, reason) })}
+      />
+      <Several<TellTale>
+        label={messages.seen}
+        values={TELL_TALE_NAMES}
+        words={capitalised}
+        chosen={drill.tellTales}
+        onToggle={(seen) => onChange({ ...drill, tellTales: toggled(drill.tellTales, seen) })}
+      />
+      <Several<SwingPath>
+        label={messages.path}
+        values={SWING_PATHS}
+        words={capitalised}
+        chosen={drill.paths}
+        onToggle={(path) => onChange({ ...drill, paths: toggled(drill.paths, path) })}
+      />
+      <Several<FootName>
+        label={messages.stops}
+        values={['lead', 'trail']}
+        words={capitalised}
+        chosen={drill.stops}
+        onToggle={(leg) => onChange({ ...drill, stops: toggled(drill.stops, leg) })}
       />
       <Several<Joint>
         label={messages.notFor}
