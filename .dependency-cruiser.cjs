@@ -18,6 +18,7 @@ const CORE = [
   'formats',
   'phrases',
   'card',
+  'photo',
 ];
 const APP = ['domain', 'workers', 'ui', 'plan', 'state', 'cards', 'features', 'app'];
 const SERVER = ['config', 'store', 'recompute', 'transfer', 'accounts', 'devices', 'demo', 'http'];

@@ -16,3 +16,4 @@ export * from './trial';
 export * from './formats';
 export * from './phrases';
 export * from './card';
+export * from './photo';

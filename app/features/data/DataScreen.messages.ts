@@ -20,6 +20,7 @@ export const messages = {
   listWhy:
     'A CSV file with a line a student, columns in any order: name, hand, year or day of birth; height and cautions where you have them.',
   chooseList: 'Choose a list',
+  setColumns: 'Set the columns right',
   records: 'Read in a file of records',
   recordsWhy: 'A file that this product saved, of a student or of a whole academy. Nothing comes twice.',
   chooseRecords: 'Choose a file of records',

@@ -112,6 +112,8 @@ function ChosenList({ list, onDone }: { list: List; onDone: (words: string) => v
   const guessed = useMemo(() => guessStudentColumns(list.headers), [list]);
   const [changed, setChanged] = useState<StudentMapping | null>(null);
   const [fault, setFault] = useState('');
+  // What was found by itself is folded: on a phone the columns would stand before what comes of them.
+  const [open, setOpen] = useState(false);
   const mapping = changed ?? studentLists[signature] ?? guessed;
   const missing = missingColumns(mapping);
   const read = useMemo(
@@ -133,7 +135,11 @@ function ChosenList({ list, onDone }: { list: List; onDone: (words: string) => v
   return (
     <View className="gap-3">
       <Heading>{list.name}</Heading>
-      <Mapping headers={list.headers} mapping={mapping} onChange={setChanged} />
+      {open || changed !== null || missing.length > 0 ? (
+        <Mapping headers={list.headers} mapping={mapping} onChange={setChanged} />
+      ) : (
+        <Button look="quiet" words={messages.setColumns} onPress={() => setOpen(true)} />
+      )}
       {missing.map((column) => (
         <Notice key={column} kind="caution">
           {messages.missing[column]}

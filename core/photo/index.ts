@@ -1,0 +1,4 @@
+export * from './homography';
+export * from './pose';
+export * from './uncertainty';
+export * from './feet';
