@@ -211,7 +211,7 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   const intake: IntakeEntry | null = lesson.intake
     ? { ...entry(2), kind: 'intake', ...NOTHING_ASKED, ...lesson.intake }
     : null;
-  const cameFor = intake?.cameFor ?? [];
+  const { cameFor, sport } = intake ?? NOTHING_ASKED;
   const { setup: agreed, ...judgement } = judge(caseOf(scene, club, cameFor, setup));
   const body = bodyWith(build.figures, screen, hand);
   const goal = goalOf(facts.rests.shoulderGoal);
@@ -259,7 +259,7 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   await addDemoCard(
     { client, land, student, entry: entry(38) },
     change,
-    { club: lesson.club, from: setup, agreed, cameFor, sport: intake?.sport ?? '' },
+    { club: lesson.club, from: setup, agreed, cameFor, sport },
     lesson.ticked,
   );
   if (!lesson.trial) return;
