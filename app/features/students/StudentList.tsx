@@ -156,6 +156,7 @@ export function StudentList() {
   // What is typed shows at once; the list follows it.
   const looked = useDeferredValue(typed);
   const all = useMemo(() => Object.values(students), [students]);
+  const known = all.length > 0;
   const found = useMemo(() => matching(all, looked), [all, looked]);
   useSearch(typed);
   const rows = useRowsShown(found.length);
@@ -207,10 +208,8 @@ export function StudentList() {
       </View>
       <ScrollView className="flex-1" tabIndex={0} aria-label={messages.listOfStudents}>
         <Told />
-        {looked === '' && !wide && <Today most={3} />}
-        {found.length === 0 && (
-          <Empty typed={typed} any={Object.keys(students).length > 0} loaded={loaded} away={away} />
-        )}
+        {looked === '' && !wide && known && <Today most={3} />}
+        {found.length === 0 && <Empty typed={typed} any={known} loaded={loaded} away={away} />}
         {found.slice(0, rows).map((student) => (
           <Row
             key={student.id}

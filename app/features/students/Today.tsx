@@ -112,6 +112,9 @@ function firstOf(sections: readonly Section[], most: number | null): Section[] {
 const count = (sections: readonly Section[]): number =>
   sections.reduce((sum, { rows }) => sum + rows.length, 0);
 
+/** What three rows under three headings take, with the button for the others. */
+const ROOM = 'min-h-[375px]';
+
 /** The coach's day: what is begun, what waits for a word, what is due. `most` rows at first, or all. */
 export function Today({ most }: { most: number | null }) {
   const sections = useSections();
@@ -123,15 +126,21 @@ export function Today({ most }: { most: number | null }) {
   const [all, setAll] = useState(false);
   const shown = firstOf(sections, all ? null : most);
   const left = count(sections) - count(shown);
-  if (sections.length === 0) return most === null ? <Body>{messages.nothing}</Body> : null;
+  const told = useToday((state) => state.today !== null);
+  // Above a list the day has its room before it is told: a row must not move away under a thumb.
+  const [hasRoom] = useState(most !== null && (!told || sections.length > 0));
+  if (sections.length === 0 && !hasRoom) return most === null ? <Body>{messages.nothing}</Body> : null;
   return (
     <View
       testID="today"
       role="region"
       aria-label={messages.today}
-      className={most === null ? 'gap-4' : 'gap-2 border-b border-ink bg-sheet px-4 py-3'}
+      className={
+        most === null ? 'gap-4' : `gap-2 border-b border-ink bg-sheet px-4 py-3 ${hasRoom ? ROOM : ''}`
+      }
     >
       {most !== null && <Heading>{messages.today}</Heading>}
+      {sections.length === 0 && <Quiet>{told ? messages.nothing : messages.looking}</Quiet>}
       {shown.map(({ heading, rows }) => (
         <View key={heading}>
           <Quiet>{heading}</Quiet>
