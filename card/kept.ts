@@ -9,13 +9,14 @@ export interface Kept {
 
 const PREFIX = 'card ';
 
-const read = (token: string): Kept | null => {
+/** The card that the phone has, while its time lasts. */
+export function keptCard(token: string): Kept | null {
   try {
     return JSON.parse(localStorage.getItem(PREFIX + token) ?? 'null') as Kept | null;
   } catch {
     return null;
   }
-};
+}
 
 export function keep(token: string, kept: Kept): void {
   try {
@@ -37,10 +38,7 @@ export function localDay(now = new Date()): string {
 export function letGoOfEnded(today: string): void {
   for (const key of Object.keys(localStorage).filter((name) => name.startsWith(PREFIX))) {
     const token = key.slice(PREFIX.length);
-    const kept = read(token);
+    const kept = keptCard(token);
     if (!kept || kept.opened.endsOn < today) letGo(token);
   }
 }
-
-/** The card that the phone has, while its time lasts. */
-export const keptCard = (token: string): Kept | null => read(token);

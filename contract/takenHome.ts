@@ -1,8 +1,9 @@
 import type { AgreedClub, TakenHome } from '@pedastance/core/card';
+import { isMinor, type Born } from '@pedastance/core/body/person';
 import type { LengthUnit } from '@pedastance/core/units';
 import type { CardEntry } from './cards';
 import type { AddressEntry, ChangeEntry, LogEntry, Logged } from './lessons';
-import type { NewStudent } from './students';
+import type { NewStudent, Student } from './students';
 import { inTime, isKind } from './trialLog';
 
 type Log = readonly LogEntry[];
@@ -54,6 +55,15 @@ const clubOf = ({ card, change, from, agreed }: Found): AgreedClub => ({
   dose: card.dose,
   rounds: card.rounds,
 });
+
+/**
+ * Whether a link to a student's card may be made: of a minor's only with a guardian's word.
+ * @param student who, with the newest word on consent
+ * @param today YYYY-MM-DD
+ * @returns whether it may
+ */
+export const mayBeSent = ({ consent, ...born }: Born & Pick<Student, 'consent'>, today: string): boolean =>
+  !isMinor(born, today) || (consent?.given === true && consent.by === 'guardian');
 
 /** What a card is composed for. */
 export interface CardFor {

@@ -37,7 +37,7 @@ export function useOwnDrills(): Drill[] {
   const owner = currentOwner();
   const kept = useKept();
   const queue = useOutbox((state) => state.queue);
-  const waiting = queue.length;
+  const waiting = queue.filter(({ writing }) => writing.route === 'drill').length;
   useEffect(() => {
     if (owner) void openDrills(owner);
   }, [owner, waiting]);

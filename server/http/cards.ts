@@ -8,7 +8,7 @@ import {
   type OpenedCard,
   type StudentCards,
 } from '@pedastance/contract';
-import { isMinor } from '@pedastance/core/body';
+import { mayBeSent } from '@pedastance/contract/takenHome';
 import type { Request, RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
 import { tokenHash } from '../accounts/sessions';
@@ -21,7 +21,6 @@ import {
   refreshCardLinks,
   revokeCardLink,
 } from '../store/cards';
-import { listConsents } from '../store/consents';
 import { inAcademy } from '../store/database';
 import type { Writer } from '../store/rows';
 import { findStudent } from '../store/students';
@@ -40,8 +39,7 @@ export async function checkedCardLink(
   const student = await findStudent(client, link.studentId);
   const today = writer.receivedAt.toISOString().slice(0, 10);
   if (link.endsOn < today) throw badInput('endsOn', 'a day that is not over', link.endsOn);
-  const [newest] = isMinor(student, today) ? await listConsents(client, student.id) : [];
-  if (isMinor(student, today) && !(newest?.given && newest.by === 'guardian'))
+  if (!mayBeSent(student, today))
     throw new Refusal(409, 'guardian-first', 'A guardian has to agree first', {
       detail: 'Note the guardian’s word under the student’s privacy, then send the card.',
     });

@@ -1,7 +1,8 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { common } from '../../domain/common.messages';
 import { Button } from '../../ui/Button';
+import { useCopied } from '../../ui/useCopied';
 import { Notice } from '../../ui/Notice';
 import { Body } from '../../ui/Words';
 
@@ -16,19 +17,14 @@ interface ShownOnceProps {
 
 /** A secret that is shown this once, with a way to copy it. */
 export function ShownOnce({ words, secret, copyWords, children }: ShownOnceProps) {
-  const [copied, setCopied] = useState(false);
-  // A browser may keep its clipboard to itself; what is shown can be marked and copied by hand then.
-  const copy = () =>
-    navigator.clipboard.writeText(secret).then(
-      () => setCopied(true),
-      () => undefined,
-    );
+  // Where the browser keeps its clipboard to itself, what is shown can be marked and copied by hand.
+  const { copied, copy } = useCopied();
   return (
     <Notice kind="plain" live>
       <Body>{words}</Body>
       {children}
       <View className="flex-row pt-2">
-        <Button words={copied ? common.copied : copyWords} onPress={() => void copy()} />
+        <Button words={copied ? common.copied : copyWords} onPress={() => void copy(secret)} />
       </View>
     </Notice>
   );

@@ -1,7 +1,7 @@
 import type { Student } from '@pedastance/contract';
+import { mayBeSent } from '@pedastance/contract/takenHome';
 import { cardText } from '@pedastance/card/render';
 import { daysAfter, type Card } from '@pedastance/core/card';
-import { isMinor } from '@pedastance/core/body/person';
 import type { LengthUnit } from '@pedastance/core/units';
 import { Link } from 'expo-router';
 import { useState } from 'react';
@@ -12,6 +12,7 @@ import { makeCardLink } from '../../state/writes/card';
 import { Button } from '../../ui/Button';
 import { fileName, saveBlob } from '../../ui/files';
 import { Notice } from '../../ui/Notice';
+import { useCopied } from '../../ui/useCopied';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Quiet } from '../../ui/Words';
 import { cardPicture } from './picture';
@@ -34,18 +35,10 @@ interface SendCardProps {
   length: LengthUnit;
 }
 
-const mayLink = ({ consent, ...student }: Student, today: string): boolean =>
-  !isMinor(student, today) || (consent?.given === true && consent.by === 'guardian');
-
 /** A link that was just made: shared where the device can, else copied. */
 function FreshLink({ address, until, title }: { address: string; until: string; title: string }) {
-  const [copied, setCopied] = useState(false);
+  const { copied, copy } = useCopied();
   const waiting = useOutbox((state) => state.queue.some(({ writing }) => writing.route === 'card link'));
-  const copy = () =>
-    navigator.clipboard.writeText(address).then(
-      () => setCopied(true),
-      () => undefined,
-    );
   const canShare = typeof navigator.share === 'function';
   const share = () => navigator.share({ title, url: address }).catch(() => undefined);
   return (
@@ -60,7 +53,7 @@ function FreshLink({ address, until, title }: { address: string; until: string; 
         <Button
           look={canShare ? 'plain' : 'act'}
           words={copied ? messages.copied : messages.copyLink}
-          onPress={() => void copy()}
+          onPress={() => void copy(address)}
         />
       </View>
     </Notice>
@@ -71,7 +64,7 @@ function FreshLink({ address, until, title }: { address: string; until: string; 
 export function SendCard({ student, card, nextLook, keep, wholeBag, onWholeBag, length }: SendCardProps) {
   const [link, setLink] = useState<{ address: string; until: string } | null>(null);
   const [fault, setFault] = useState('');
-  const [copied, setCopied] = useState(false);
+  const { copied, copy } = useCopied();
   const today = dayOf(new Date());
   const until =
     nextLook && nextLook >= today ? daysAfter(nextLook, AFTER_LOOK_DAYS) : daysAfter(today, OPEN_DAYS);
@@ -85,16 +78,11 @@ export function SendCard({ student, card, nextLook, keep, wholeBag, onWholeBag, 
       setFault(messages.notMade((error as Error).message));
     }
   };
-  const copyText = () =>
-    navigator.clipboard.writeText(cardText(card)).then(
-      () => setCopied(true),
-      () => undefined,
-    );
   const savePicture = async () =>
     saveBlob(fileName(`${card.firstName} ${title}`, 'png'), await cardPicture(card));
   return (
     <View className="gap-3">
-      {mayLink(student, today) ? (
+      {mayBeSent(student, today) ? (
         <Button words={messages.makeLink} onPress={() => void make()} />
       ) : (
         <Notice kind="caution">
@@ -118,7 +106,7 @@ export function SendCard({ student, card, nextLook, keep, wholeBag, onWholeBag, 
         <Button
           look="plain"
           words={copied ? messages.copied : messages.copyText}
-          onPress={() => void copyText()}
+          onPress={() => void copy(cardText(card))}
         />
         <Button look="plain" words={messages.savePicture} onPress={() => void savePicture()} />
         <Button look="plain" words={messages.print} onPress={() => printCard(card, title)} />
