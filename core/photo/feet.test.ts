@@ -58,9 +58,11 @@ function scene({ elevation, around, left, heel }: Scene, random: () => number) {
       y: CAMERA.centre.y + (CAMERA.focal * along(down)) / along(forward) + noise * normal(),
     };
   };
+  // A pair of shoes is alike; what is left is the grass.
+  const [toesUp, heelsUp] = [15 + 5 * normal(), 10 + 5 * normal()];
   const tapped = ({ toe, heel: back }: typeof lead): TappedShoe => {
-    const tip = see(at(toe.x, toe.y), 15 + 5 * normal(), 2);
-    if (heel === 'seen') return { toe: tip, heel: see(at(back.x, back.y), 10 + 5 * normal(), 2) };
+    const tip = see(at(toe.x, toe.y), toesUp + 2 * normal(), 2);
+    if (heel === 'seen') return { toe: tip, heel: see(at(back.x, back.y), heelsUp + 2 * normal(), 2) };
     const edge = (share: number) =>
       see(at(back.x + share * (toe.x - back.x), back.y + share * (toe.y - back.y)), 0, 2);
     return { toe: tip, edge: [edge(0.3), edge(0.8)] };
@@ -68,7 +70,7 @@ function scene({ elevation, around, left, heel }: Scene, random: () => number) {
   const sheet = A4.map(({ x, y }) => ({ x: middle.x - 105 + x, y: middle.y - 60 + y }));
   const photo: FeetPhoto = {
     camera: CAMERA,
-    shoe: SHOE,
+    shoe: { ...SHOE, length: SHOE.length + 5 * normal() },
     known: { ground: A4, image: sheet.map((corner) => see(corner, 0, KNOWN)) },
     taps: {
       lead: tapped(lead),
@@ -81,7 +83,7 @@ function scene({ elevation, around, left, heel }: Scene, random: () => number) {
 }
 
 /** Errors of many photos of one kind, and how often what is told holds the truth. */
-function tried(kind: Scene, seed: number, times = 120) {
+function tried(kind: Scene, seed: number, times = 240) {
   const random = seeded(seed);
   const widths: number[] = [];
   const flares: number[] = [];
@@ -124,16 +126,16 @@ describe('feet from a photo', () => {
   });
 
   test.each([
-    ['in front, at 35°', { ...FRONT, elevation: 35 }, 6, 2.4],
+    ['in front, at 35°', { ...FRONT, elevation: 35 }, 6, 2],
     ['in front, at 50°, left-handed', { ...FRONT, elevation: 50, left: true }, 6, 2],
     ['behind, at 45°', { ...FRONT, elevation: 45, around: 180 }, 6, 2],
-    ['from above, beside', { ...FRONT, elevation: 70, around: 90 }, 10, 2.5],
+    ['from above, beside', { ...FRONT, elevation: 70, around: 90 }, 10, 2],
   ] as const)('%s: taps of 2 px, tips known to 5 mm', (_name, kind, width, flare) => {
     const found = tried(kind, 3);
     expect(found.width).toBeLessThan(width);
     expect(found.flare).toBeLessThan(flare);
-    expect(found.held).toBeGreaterThan(0.93);
-    expect(found.held).toBeLessThan(0.975);
+    expect(found.held).toBeGreaterThan(0.925);
+    expect(found.held).toBeLessThan(0.98);
   });
 
   test('a hidden heel is found by the shoe’s length and its inner edge, with a larger doubt that still holds', () => {
@@ -150,6 +152,6 @@ describe('feet from a photo', () => {
   test('a low camera doubts more than a high one: heights are then most of it', () => {
     const doubt = (elevation: number) =>
       measureFeet(scene({ ...FRONT, elevation }, () => 0)).figures.setback.uncertainty;
-    expect(doubt(25)).toBeGreaterThan(2 * doubt(75));
+    expect(doubt(25)).toBeGreaterThan(1.7 * doubt(75));
   });
 });

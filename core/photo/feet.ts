@@ -3,16 +3,18 @@ import {
   footFromPoints,
   groundFigure,
   measureAddress,
+  toePoint,
   type Address,
   type FeetFigure,
   type FootName,
   type Point,
   type Shoe,
 } from '../setup';
-import { radians } from '../units';
+import type { Hand } from '../body';
+import { degrees, radians } from '../units';
 import { Degenerate, fitHomography } from './homography';
-import { pointAt, poseFrom, type Camera } from './pose';
-import { carried, type Told } from './uncertainty';
+import { elevationOver, pointAt, poseFrom, seenAt, sharpnessAt, type Camera, type Pose } from './pose';
+import { agreed, type Check, type Told } from './uncertainty';
 
 /** Points of known places on the ground with where they are seen: a sheet's corners, or a printed code's edges. */
 export interface Known {
@@ -20,6 +22,11 @@ export interface Known {
   ground: readonly Point[];
   /** pixels */
   image: readonly Point[];
+  /**
+   * A factor of the covariance of where they are seen, as `cornerSpread` has it, where they err together; absent means
+   * that each errs by itself, as the doubts say.
+   */
+  spread?: readonly (readonly number[])[];
 }
 
 /** A shoe as it was tapped, pixels: toe and heel, or where the heel is hidden two points along its inner edge. */
@@ -46,12 +53,37 @@ export interface Doubts {
   tap: number;
   /** Of a known point as it is seen, pixels. */
   known: number;
-  /** Of a height, mm. */
+  /** Of the height of both shoes' toes, and of both heels, mm: a pair is alike. */
   height: number;
+  /** Of each end's own height besides, mm: grass is uneven. */
+  heightEach: number;
   /** Of the target line, degrees: beside what the taps on a stick bring. */
   line: number;
+  /** Of the known points' lengths on the ground, a share. */
+  scale: number;
+  /** Of the focal length, a share. */
+  focal: number;
+  /** Of how far out the lens bends a corner of the picture, a share. */
+  bend: number;
+  /** Of the shoes' length, mm. */
+  shoe: number;
 }
-export const USUAL_DOUBTS: Doubts = { tap: 2, known: 0.5, height: 5, line: 0.3 };
+/** Starting values; a lens of a phone bends by up to 1%. */
+export const USUAL_DOUBTS: Doubts = {
+  tap: 2,
+  known: 0.5,
+  height: 5,
+  heightEach: 2,
+  line: 0.3,
+  scale: 0.001,
+  focal: 0.012,
+  bend: 0.005,
+  shoe: 5,
+};
+/** Of a focal length that the photo does not say, a share (starting value). */
+export const UNTOLD_FOCAL = 0.06;
+/** Of the scale of a sheet whose paper is not seen whole, a share (starting value). */
+export const UNSEEN_PAPER = 0.01;
 /** A sheet that was laid along the line by hand, degrees (starting value). */
 export const LAID_BY_HAND = 2;
 
@@ -63,14 +95,43 @@ export interface FeetPhoto {
   shoe: Shoe;
 }
 
+/** From where a photo shows the feet. */
+export interface View {
+  /** Of the camera above the middle of the feet, degrees. */
+  elevation: number;
+  /** Around the feet: 0 in front of the student, 90 beside, 180 behind, degrees. */
+  around: number;
+  /** Pixels a mm at the foot that is further away. */
+  sharpness: number;
+  /** How the student in the picture stands: it is the other hand's picture where it is mirrored, or lead taken for trail. */
+  hand: Hand;
+}
+
 /** The feet as a photo shows them, and how sure each figure is, mm and degrees. */
 export interface MeasuredFeet {
   address: Address;
   figures: Record<FeetFigure, Told>;
+  view: View;
+  /** How much longer each shoe was tapped than it is, in standard deviations; absent where its heel is hidden. */
+  lengthOff: Partial<Record<FootName, number>>;
+  /** Where the ground's axes of the address lie in the picture: it can be drawn over the photo. */
+  frame: Frame;
+}
+
+/** An address's place on the ground that the known points are on, mm. */
+export interface Frame {
+  pose: Pose;
+  ball: Point;
+  /** Unit, toward the target. */
+  x: Point;
+  /** Unit, from the feet toward the ball. */
+  y: Point;
 }
 
 const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
 const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
+const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
 const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 
 function unit(a: Point): Point {
@@ -86,13 +147,24 @@ interface Given extends FeetPhoto {
   ballHeight: number;
   /** Degrees that the target line is turned from where it was taken to be. */
   turned: number;
+  /** How far out the lens bends a corner of the picture, a share. */
+  bend: number;
+  /** Between a shoe's ends, mm. */
+  length: number;
+}
+
+/** Where a point would be seen through a lens that bends nothing (first order in the bend), pixels. */
+function straightened({ x, y }: Point, { centre }: Camera, bend: number): Point {
+  const [u, v] = [x - centre.x, y - centre.y];
+  const out = 1 - (bend * (u * u + v * v)) / (centre.x ** 2 + centre.y ** 2);
+  return { x: centre.x + out * u, y: centre.y + out * v };
 }
 
 /** Half of a ball: 42.67 mm at least (Equipment Rules of golf). */
 const BALL_MIDDLE_MM = 21.3;
 
 /** A shoe's two ends on the ground; a hidden heel lies a shoe's length from the toe along the inner edge. */
-function endsOf(tapped: TappedShoe, { toe, heel }: Heights, { shoe }: Given, place: Place) {
+function endsOf(tapped: TappedShoe, { toe, heel }: Heights, { length }: Given, place: Place): Ends {
   const end = place(tapped.toe, toe);
   if ('heel' in tapped) return { toe: end, heel: place(tapped.heel, heel) };
   const [a, b] = tapped.edge.map((point) => place(point, 0)) as [Point, Point];
@@ -101,10 +173,15 @@ function endsOf(tapped: TappedShoe, { toe, heel }: Heights, { shoe }: Given, pla
   const sign = dot(along, minus(end, middle(a, b))) >= 0 ? 1 : -1;
   return {
     toe: end,
-    heel: { x: end.x - sign * shoe.length * along.x, y: end.y - sign * shoe.length * along.y },
+    heel: { x: end.x - sign * length * along.x, y: end.y - sign * length * along.y },
   };
 }
 
+/** A shoe's two ends on the ground, mm. */
+interface Ends {
+  toe: Point;
+  heel: Point;
+}
 type Place = (pixel: Point, height: number) => Point;
 
 /** The target line as a direction on the ground: along the stick, or along the sheet's edge that is nearest the heels' line. */
@@ -119,11 +196,20 @@ function lineOf({ taps, turned }: Given, place: Place, heels: Point): Point {
   return { x: toward.x * cosine - toward.y * sine, y: toward.x * sine + toward.y * cosine };
 }
 
-/** The address that a photo shows: ball at the origin, x toward the target, y from the feet toward the ball. */
-function addressOf(given: Given): Address {
-  const { camera, known, taps, shoe, heights, ballHeight } = given;
-  const pose = poseFrom(fitHomography(known.ground, known.image), camera);
-  const place: Place = (pixel, height) => pointAt(pose, camera, pixel, height);
+const poseOf = ({ camera, known, bend }: Pick<Given, 'camera' | 'known' | 'bend'>): Pose =>
+  poseFrom(
+    fitHomography(
+      known.ground,
+      known.image.map((point) => straightened(point, camera, bend)),
+    ),
+    camera,
+  );
+
+/** The address that a photo shows, and where it lies: ball at the origin, x toward the target, y from the feet toward the ball. */
+function standingIn(given: Given): { address: Address; frame: Frame; lengths: Record<FootName, number> } {
+  const { camera, taps, shoe, heights, ballHeight, bend } = given;
+  const pose = poseOf(given);
+  const place: Place = (pixel, height) => pointAt(pose, straightened(pixel, camera, bend), height);
   const [lead, trail] = [
     endsOf(taps.lead, heights.lead, given, place),
     endsOf(taps.trail, heights.trail, given, place),
@@ -135,9 +221,45 @@ function addressOf(given: Given): Address {
   const y = dot(across, out) >= 0 ? across : { x: -across.x, y: -across.y };
   const from = (point: Point): Point => ({ x: dot(minus(point, ball), x), y: dot(minus(point, ball), y) });
   return {
-    shoe,
-    lead: footFromPoints('lead', from(lead.heel), from(lead.toe)),
-    trail: footFromPoints('trail', from(trail.heel), from(trail.toe)),
+    address: {
+      shoe,
+      lead: footFromPoints('lead', from(lead.heel), from(lead.toe)),
+      trail: footFromPoints('trail', from(trail.heel), from(trail.toe)),
+    },
+    frame: { pose, ball, x, y },
+    lengths: { lead: lengthOf(lead), trail: lengthOf(trail) },
+  };
+}
+
+const lengthOf = ({ toe, heel }: Ends): number => Math.hypot(toe.x - heel.x, toe.y - heel.y);
+
+/** A point of an address on the ground of the picture, mm. */
+const onGround = ({ ball, x, y }: Frame, point: Point): Point => ({
+  x: ball.x + point.x * x.x + point.y * y.x,
+  y: ball.y + point.x * x.y + point.y * y.y,
+});
+
+/**
+ * Where a point of a measured address is seen, to be drawn over the photo.
+ * @param frame where the address lies
+ * @param point of the address, mm
+ * @param height above the ground, mm
+ * @returns pixels
+ */
+export const addressSeen = (frame: Frame, point: Point, height: number): Point =>
+  seenAt(frame.pose, onGround(frame, point), height);
+
+function viewOf(frame: Frame, camera: Camera, address: Address): View {
+  const ends = [address.lead.heel, toePoint(address, 'lead'), address.trail.heel, toePoint(address, 'trail')];
+  const feet = { x: mean(ends.map(({ x }) => x)), y: mean(ends.map(({ y }) => y)) };
+  const at = onGround(frame, feet);
+  const away = minus({ x: frame.pose.place[0], y: frame.pose.place[1] }, at);
+  return {
+    elevation: elevationOver(frame.pose, at),
+    around: degrees(Math.abs(Math.atan2(dot(away, frame.x), dot(away, frame.y)))),
+    sharpness: Math.min(...ends.map((end) => sharpnessAt(frame.pose, camera, onGround(frame, end)))),
+    // Seen from above, a left-hander's target is to the right of the ball's direction.
+    hand: frame.x.x * frame.y.y - frame.x.y * frame.y.x > 0 ? 'left' : 'right',
   };
 }
 
@@ -164,6 +286,22 @@ const numbersOf = (points: readonly Point[]): number[] => points.flatMap(({ x, y
 const pointsOf = (numbers: readonly number[]): Point[] =>
   Array.from({ length: numbers.length / 2 }, (_, at) => ({ x: numbers[2 * at]!, y: numbers[2 * at + 1]! }));
 
+const diagonal = (size: number, value: number): number[][] =>
+  Array.from({ length: size }, (_, row) =>
+    Array.from({ length: size }, (_each, at) => (at === row ? value : 0)),
+  );
+const dotOf = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((sum, value, at) => sum + value * b[at]!, 0);
+
+/** Numbers in runs of the lengths given, and those that are left. */
+function split(
+  numbers: readonly number[],
+  lengths: readonly [number, number],
+): [number[], number[], number[]] {
+  const [first, second] = [lengths[0], lengths[0] + lengths[1]];
+  return [numbers.slice(0, first), numbers.slice(first, second), numbers.slice(second)];
+}
+
 /**
  * Measures the feet in a photo: each tapped point on the plane of its own height, all doubts carried to every figure.
  * @param photo camera, known points, taps, and the student's shoe, mm
@@ -177,35 +315,67 @@ export function measureFeet(
   heights: Heights = USUAL_HEIGHTS,
   doubts: Doubts = USUAL_DOUBTS,
 ): MeasuredFeet {
-  const seen = numbersOf(photo.known.image);
+  const { known } = photo;
+  // Known points that err together are carried by what makes them err, each of which is independent of the others.
+  const spread = known.spread ?? diagonal(2 * known.image.length, doubts.known);
   const tapped = numbersOf(tapsIn(photo.taps));
   const given = (inputs: readonly number[]): Given => {
-    const image = pointsOf(inputs.slice(0, seen.length));
-    const taps = withPoints(photo.taps, pointsOf(inputs.slice(seen.length, seen.length + tapped.length)));
-    const [leadToe, leadHeel, trailToe, trailHeel, turned] = inputs.slice(seen.length + tapped.length);
+    const [errors, taps, rest] = split(inputs, [spread.length, tapped.length]);
+    const [toes, heels, leadToe, leadHeel, trailToe, trailHeel, turned, scale, focal, bend, length] =
+      rest as [number, number, number, number, number, number, number, number, number, number, number];
+    const seen = numbersOf(known.image).map((value, at) => value + dotOf(spread[at]!, errors));
     return {
       ...photo,
-      known: { ...photo.known, image },
-      taps,
-      heights: { lead: { toe: leadToe!, heel: leadHeel! }, trail: { toe: trailToe!, heel: trailHeel! } },
+      camera: { ...photo.camera, focal: photo.camera.focal * focal },
+      known: {
+        ground: known.ground.map(({ x, y }) => ({ x: x * scale, y: y * scale })),
+        image: pointsOf(seen),
+      },
+      taps: withPoints(photo.taps, pointsOf(taps)),
+      heights: {
+        lead: { toe: toes + leadToe, heel: heels + leadHeel },
+        trail: { toe: toes + trailToe, heel: heels + trailHeel },
+      },
       ballHeight: BALL_MIDDLE_MM,
-      turned: turned!,
+      turned,
+      bend,
+      length,
     };
   };
-  const inputs = [...seen, ...tapped, heights.toe, heights.heel, heights.toe, heights.heel, 0];
+  const { toe, heel } = heights;
+  const inputs = [...spread.map(() => 0), ...tapped, toe, heel, 0, 0, 0, 0, 0, 1, 1, 0, photo.shoe.length];
   const deviations = [
-    ...seen.map(() => doubts.known),
+    ...spread.map(() => 1),
     ...tapped.map(() => doubts.tap),
-    ...Array<number>(4).fill(doubts.height),
+    doubts.height,
+    doubts.height,
+    ...Array<number>(4).fill(doubts.heightEach),
     doubts.line,
+    doubts.scale,
+    doubts.focal,
+    doubts.bend,
+    doubts.shoe,
   ];
-  const figuresOf = (address: Address): number[] => {
+  // A shoe whose both ends were tapped is as long as the other shoes say: mostly that tells how high its ends were.
+  const tappedWhole = (['lead', 'trail'] as const).filter((foot) => 'heel' in photo.taps[foot]);
+  const checks = tappedWhole.map((_foot, at): Check => ({
+    result: FEET_FIGURES.length + at,
+    known: photo.shoe.length,
+    deviation: doubts.shoe,
+  }));
+  const resultsOf = (values: readonly number[]): number[] => {
+    const { address, lengths } = standingIn(given(values));
     const measures = measureAddress(address);
-    return FEET_FIGURES.map((name) => groundFigure(name)!.measure(measures, address));
+    const figures = FEET_FIGURES.map((name) => groundFigure(name)!.measure(measures, address));
+    return [...figures, ...tappedWhole.map((foot) => lengths[foot])];
   };
-  const told = carried((values) => figuresOf(addressOf(given(values))), inputs, deviations);
+  const { told, off, inputs: best } = agreed(resultsOf, checks, inputs, deviations);
+  const { address, frame } = standingIn(given(best));
   return {
-    address: addressOf(given(inputs)),
+    address,
+    frame,
     figures: Object.fromEntries(FEET_FIGURES.map((name, at) => [name, told[at]!])) as MeasuredFeet['figures'],
+    view: viewOf(frame, photo.camera, address),
+    lengthOff: Object.fromEntries(tappedWhole.map((foot, at) => [foot, off[at]!])),
   };
 }

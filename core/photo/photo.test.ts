@@ -128,9 +128,9 @@ describe('the camera’s pose', () => {
           pose.place.forEach((value, at) => expect(Math.abs(value - place[at]!)).toBeLessThan(0.05));
           expect(elevationOver(pose, { x: 100, y: 150 })).toBeCloseTo(elevation, 2);
           const toe = { x: 320, y: 210 };
-          const found = pointAt(pose, CAMERA, see(toe, height), height);
+          const found = pointAt(pose, see(toe, height), height);
           expect(Math.hypot(found.x - toe.x, found.y - toe.y)).toBeLessThan(0.05);
-          const seen = seenAt(pose, CAMERA, toe, height);
+          const seen = seenAt(pose, toe, height);
           expect(Math.hypot(seen.x - see(toe, height).x, seen.y - see(toe, height).y)).toBeLessThan(0.05);
         },
       ),
@@ -158,7 +158,10 @@ describe('the camera’s pose', () => {
       A4,
       A4.map((corner) => see(corner)),
     );
-    expect(sharpnessAt(homography, { x: 100, y: 150 })).toBeCloseTo(CAMERA.focal / 1500, 2);
+    expect(sharpnessAt(poseFrom(homography, CAMERA), CAMERA, { x: 100, y: 150 })).toBeCloseTo(
+      CAMERA.focal / 1500,
+      2,
+    );
   });
 });
 

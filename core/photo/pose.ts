@@ -14,6 +14,9 @@ type Vector = readonly [number, number, number];
 export interface Pose {
   rotation: readonly [Vector, Vector, Vector];
   place: Vector;
+  /** Ground mm to pixels, and back: what lies on the ground needs no focal length. */
+  homography: Homography;
+  back: Homography;
 }
 
 const DIAGONAL_35MM = Math.hypot(36, 24);
@@ -79,45 +82,35 @@ export function poseFrom(homography: Homography, { centre, focal }: Camera): Pos
   const z = cross(x, y);
   const shift = times(third, sign);
   const place: Vector = [-dot(x, shift), -dot(y, shift), -dot(z, shift)];
-  return { rotation: [x, y, z], place };
+  return { rotation: [x, y, z], place, homography, back: inverted(homography) };
 }
 
 /**
- * The point at a height above the ground that a pixel shows.
+ * The point at a height above the ground that a pixel shows: the way from the ground to the camera, as far as that height.
  * @param pose the camera's
- * @param camera centre and focal length, pixels
  * @param pixel where it was tapped
  * @param height mm above the ground
  * @returns mm on the ground plane, below the point
  */
-export function pointAt(pose: Pose, { centre, focal }: Camera, pixel: Point, height: number): Point {
-  const ray: Vector = [(pixel.x - centre.x) / focal, (pixel.y - centre.y) / focal, 1];
-  const [x, y, z] = pose.rotation;
-  const along: Vector = [dot(x, ray), dot(y, ray), dot(z, ray)];
-  const far = (height - pose.place[2]) / along[2];
-  return { x: pose.place[0] + far * along[0], y: pose.place[1] + far * along[1] };
+export function pointAt({ back, place }: Pose, pixel: Point, height: number): Point {
+  const ground = projected(back, pixel);
+  const share = height / place[2];
+  return { x: ground.x + share * (place[0] - ground.x), y: ground.y + share * (place[1] - ground.y) };
 }
 
 /**
  * Where a point at a height is seen.
  * @param pose the camera's
- * @param camera centre and focal length, pixels
  * @param point mm on the ground plane
  * @param height mm above it
  * @returns pixels
  */
-export function seenAt(pose: Pose, { centre, focal }: Camera, point: Point, height: number): Point {
-  const from = minus([point.x, point.y, height], pose.place);
-  const [x, y, z] = pose.rotation;
-  const inCamera = [0, 1, 2].map((at) => x[at]! * from[0] + y[at]! * from[1] + z[at]! * from[2]) as [
-    number,
-    number,
-    number,
-  ];
-  return {
-    x: centre.x + (focal * inCamera[0]) / inCamera[2],
-    y: centre.y + (focal * inCamera[1]) / inCamera[2],
-  };
+export function seenAt({ homography, place }: Pose, point: Point, height: number): Point {
+  const share = height / place[2];
+  return projected(homography, {
+    x: (point.x - share * place[0]) / (1 - share),
+    y: (point.y - share * place[1]) / (1 - share),
+  });
 }
 
 /**
@@ -131,21 +124,15 @@ export function elevationOver({ place }: Pose, point: Point): number {
 }
 
 /**
- * Pixels that a millimetre of the ground is wide where it is narrowest, at a point.
- * @param homography ground mm to image pixels
- * @param point mm
+ * Pixels that a millimetre is wide at a point of the ground, across the camera's view.
+ * @param pose the camera's
+ * @param camera centre and focal length, pixels
+ * @param point mm on the ground
  * @returns pixels a mm
  */
-export function sharpnessAt(homography: Homography, point: Point): number {
-  const at = projected(homography, point);
-  const right = projected(homography, { x: point.x + 1, y: point.y });
-  const up = projected(homography, { x: point.x, y: point.y + 1 });
-  const [a, b, c, d] = [right.x - at.x, up.x - at.x, right.y - at.y, up.y - at.y];
-  // The smaller singular value of the two by two matrix of slopes.
-  const [sum, determinant] = [a * a + b * b + c * c + d * d, a * d - b * c];
-  return Math.sqrt(
-    Math.max(0, (sum - Math.sqrt(Math.max(0, sum * sum - 4 * determinant * determinant))) / 2),
-  );
+export function sharpnessAt({ rotation, place }: Pose, { focal }: Camera, point: Point): number {
+  const from: Vector = [point.x - place[0], point.y - place[1], -place[2]];
+  return focal / (rotation[0][2] * from[0] + rotation[1][2] * from[1] + rotation[2][2] * from[2]);
 }
 
 /**
