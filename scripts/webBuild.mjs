@@ -26,6 +26,21 @@ function copyFonts() {
   }
 }
 
+/** The reader of QR codes ships with the app too. */
+function copyCodeReader() {
+  const require = createRequire(join(ROOT, 'app', 'package.json'));
+  const target = join(ROOT, 'app', 'public', 'wasm');
+  mkdirSync(target, { recursive: true });
+  cpSync(require.resolve('zxing-wasm/reader/zxing_reader.wasm'), join(target, 'zxing_reader.wasm'));
+}
+
+/** The sheets to be printed, as PDF and SVG. */
+function makeSheets() {
+  const script = join(ROOT, 'scripts', 'makeSheets.ts');
+  const target = join(ROOT, 'app', 'public', 'sheets');
+  return must('The sheets', process.execPath, ['--import', 'tsx', script, target], { quiet: true });
+}
+
 /** Exports an Expo app for the web into `output`. */
 export function exportWeb(appFolder, output) {
   return must('The web build', 'npx', ['expo', 'export', '--platform', 'web', '--output-dir', output], {
@@ -49,7 +64,7 @@ async function writeServiceWorker(folder) {
   await generateSW({
     ...KEPT,
     globDirectory: folder,
-    globPatterns: ['**/*.{html,js,css,woff2,png,svg,webmanifest,ico}'],
+    globPatterns: ['**/*.{html,js,css,woff2,png,svg,webmanifest,ico,wasm,pdf}'],
     // The coach's own view of a card needs its style; the page is the student's.
     globIgnores: ['card/*.{html,js}'],
     swDest: join(folder, 'service-worker.js'),
@@ -97,6 +112,7 @@ export async function buildWeb() {
     ...sources,
     join(ROOT, 'package-lock.json'),
     join(ROOT, 'scripts', 'webBuild.mjs'),
+    join(ROOT, 'scripts', 'makeSheets.ts'),
   ]);
   const stamp = join(WEB_ROOT, STAMP);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === builtFrom) return;
@@ -104,6 +120,8 @@ export async function buildWeb() {
     const making = `${WEB_ROOT}.new`;
     rmSync(making, { recursive: true, force: true });
     copyFonts();
+    copyCodeReader();
+    await makeSheets();
     await exportWeb(join(ROOT, 'app'), making);
     await buildCard(making);
     await writeServiceWorker(making);

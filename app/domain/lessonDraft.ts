@@ -3,11 +3,12 @@ import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import type { MoveName } from '@pedastance/core/fit';
 import { differences, type Setup } from '@pedastance/core/setup';
+import type { PhotoDraft } from './photoTaps';
 
 /** The five places of a lesson, each with the steps that are done there; the first is where it opens. */
 export const PLACES = {
   student: ['who', 'legs'],
-  address: ['feet', 'tape', 'quickLook', 'body', 'club'],
+  address: ['feet', 'tape', 'photo', 'quickLook', 'body', 'club'],
   read: ['read'],
   change: ['change'],
   keep: ['keep', 'try'],
@@ -55,6 +56,8 @@ export interface LessonDraft {
   shot: ShotType;
   /** Today's feet and balance, and what of them was measured; null until a club is chosen. */
   setup: Setup | null;
+  /** A photo of today's feet; absent where none was taken. */
+  photo?: PhotoDraft | null;
   /** The agreed feet and balance; null until a change is begun. */
   agreed: Setup | null;
   /** How far the lead heel may come up going back, mm. */
@@ -97,6 +100,7 @@ export const untouchedClub = {
   clubLengthInches: 0,
   shot: 'full' as const,
   setup: null,
+  photo: null,
   agreed: null,
   leadHeelLift: 0,
   pinned: [] as const,

@@ -9,7 +9,7 @@ type Store = StoreNames<Schema>;
 export const COPIES = ['students', 'methods', 'builds', 'screens', 'entries'] as const;
 
 const NAME = 'pedastance';
-const VERSION = 7;
+const VERSION = 8;
 
 /** The key of who is signed in, in the store `device`. */
 export const KEPT_IDENTITY = 'identity';
@@ -43,6 +43,7 @@ function makeStores(database: DeviceDatabase, before: number): void {
       .createObjectStore(name, { keyPath: ['owner', 'id'] })
       .createIndex('byStudent', ['owner', 'studentId']);
   }
+  if (before < 8) database.createObjectStore('photos', { keyPath: ['owner', 'id'] });
   if (before < 5) {
     const sealed = database.createObjectStore('sealed', { keyPath: 'sequence', autoIncrement: true });
     sealed.createIndex('byOwner', 'owner');

@@ -42,7 +42,11 @@ export const keptDraft = async (owner: string, id: string): Promise<LessonDraft 
   (await (await deviceDatabase()).get('drafts', [owner, id]))?.value;
 
 export async function removeDraft(owner: string, id: string): Promise<void> {
-  await writeFor(owner, ['drafts'], (transaction) => transaction.objectStore('drafts').delete([owner, id]));
+  const photo = useDrafts.getState().drafts[id]?.photo;
+  await writeFor(owner, ['drafts', 'photos'], async (transaction) => {
+    await transaction.objectStore('drafts').delete([owner, id]);
+    if (photo) await transaction.objectStore('photos').delete([owner, photo.id]);
+  });
   useDrafts.setState((state) => {
     const { [id]: _gone, ...rest } = state.drafts;
     return { drafts: rest };

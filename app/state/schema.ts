@@ -39,6 +39,8 @@ export interface Schema extends DBSchema {
   screens: OfStudent<NewScreen>;
   entries: OfStudent<LogEntry>;
   drafts: { key: [string, string]; value: DraftRow };
+  /** Photos of lessons in progress, as they will be sent. */
+  photos: { key: [string, string]; value: Owned & { id: string; lessonId: string; jpeg: ArrayBuffer } };
   /** What sign-outs left on the device, each sealed with its owner's key. */
   sealed: { key: number; value: Sealed; indexes: { byOwner: string } };
   outbox: { key: number; value: QueuedWrite; indexes: { byOwner: string } };

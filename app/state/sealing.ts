@@ -10,6 +10,7 @@ import {
   todayKey,
   writeFor,
 } from './database';
+import { fromBase64, toBase64 } from './base64';
 import type { QueuedWrite } from './queuedWrite';
 
 /**
@@ -22,6 +23,8 @@ const KEPT_KEY = 'deviceKey';
 const NONCE_BYTES = 12;
 
 interface Left {
+  /** Photos of the lessons in progress, base64; absent in what was sealed before there were any. */
+  photos?: { id: string; lessonId: string; jpeg: string }[];
   outbox: QueuedWrite[];
   drafts: LessonDraft[];
   methodDrafts: unknown;
@@ -29,8 +32,10 @@ interface Left {
 
 /** Keeps the coach's key while signed in, in a form that no script can read out. */
 export async function keepDeviceKey(base64: string): Promise<void> {
-  const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
-  const key = await crypto.subtle.importKey('raw', bytes, 'AES-GCM', false, ['encrypt', 'decrypt']);
+  const key = await crypto.subtle.importKey('raw', fromBase64(base64), 'AES-GCM', false, [
+    'encrypt',
+    'decrypt',
+  ]);
   await (await deviceDatabase()).put('device', key, KEPT_KEY);
 }
 
@@ -49,6 +54,11 @@ async function leftBy(owner: string): Promise<Left> {
     outbox: await database.getAllFromIndex('outbox', 'byOwner', owner),
     drafts: (await database.getAll('drafts', ownedBy(owner))).map(({ value }) => value),
     methodDrafts: await database.get('device', methodDraftsKey(owner)),
+    photos: (await database.getAll('photos', ownedBy(owner))).map(({ id, lessonId, jpeg }) => ({
+      id,
+      lessonId,
+      jpeg: toBase64(jpeg),
+    })),
   };
 }
 
@@ -66,7 +76,10 @@ export async function clearAfter(owner: string): Promise<void> {
     anything && key
       ? await crypto.subtle.encrypt(bound(owner, nonce), key, new TextEncoder().encode(JSON.stringify(left)))
       : null;
-  const transaction = database.transaction(['device', 'sealed', 'outbox', 'drafts', ...COPIES], 'readwrite');
+  const transaction = database.transaction(
+    ['device', 'sealed', 'outbox', 'drafts', 'photos', ...COPIES],
+    'readwrite',
+  );
   for (const store of COPIES) void transaction.objectStore(store).delete(ownedBy(owner));
   const logs = IDBKeyRange.bound(logKeyStart(owner), `${logKeyStart(owner)}\uffff`);
   void transaction.objectStore('device').delete(logs);
@@ -75,6 +88,7 @@ export async function clearAfter(owner: string): Promise<void> {
   if (data) {
     void transaction.objectStore('sealed').add({ owner, nonce, data });
     void transaction.objectStore('drafts').delete(ownedBy(owner));
+    void transaction.objectStore('photos').delete(ownedBy(owner));
     void transaction.objectStore('device').delete(methodDraftsKey(owner));
     for (const { sequence } of left.outbox) void transaction.objectStore('outbox').delete(sequence!);
   }
@@ -90,12 +104,19 @@ export async function openSealed(owner: string): Promise<void> {
   for (const { sequence, nonce, data } of rows) {
     const opened = await crypto.subtle.decrypt(bound(owner, nonce), key, data).catch(() => null);
     if (!opened) continue;
-    const { outbox, drafts, methodDrafts } = JSON.parse(new TextDecoder().decode(opened)) as Left;
-    await writeFor(owner, ['sealed', 'outbox', 'drafts'], async (transaction) => {
+    const {
+      outbox,
+      drafts,
+      methodDrafts,
+      photos = [],
+    } = JSON.parse(new TextDecoder().decode(opened)) as Left;
+    await writeFor(owner, ['sealed', 'outbox', 'drafts', 'photos'], async (transaction) => {
       if ((await transaction.objectStore('sealed').getKey(sequence!)) === undefined) return;
       for (const queued of outbox) void transaction.objectStore('outbox').put(queued);
       for (const value of drafts)
         void transaction.objectStore('drafts').put({ owner, id: value.id, value: upgradedDraft(value) });
+      for (const { jpeg, ...photo } of photos)
+        void transaction.objectStore('photos').put({ ...photo, owner, jpeg: fromBase64(jpeg) });
       if (methodDrafts !== undefined)
         void transaction.objectStore('device').put(methodDrafts, methodDraftsKey(owner));
       await transaction.objectStore('sealed').delete(sequence!);

@@ -1,9 +1,10 @@
-/** Asks the device for a file; null when none was chosen. */
-export function pickFile(accept: string): Promise<File | null> {
+/** Asks the device for a file, or its camera for a picture; null when none was chosen. */
+export function pickFile(accept: string, camera = false): Promise<File | null> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
+    if (camera) input.capture = 'environment';
     input.addEventListener('cancel', () => resolve(null));
     input.addEventListener('change', () => resolve(input.files?.[0] ?? null));
     input.click();

@@ -8,3 +8,6 @@ export * from './grey';
 export * from './edges';
 export * from './paper';
 export * from './findSheets';
+export * from './corners';
+export * from './known';
+export * from './goodEnough';

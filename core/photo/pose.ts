@@ -62,6 +62,27 @@ function squared(a: Vector, b: Vector): [Vector, Vector] {
   return [unit(plus(sum, difference)), unit(minus(sum, difference))];
 }
 
+/** The ground's two axes and its origin as the camera has them, not of unit length. */
+function columnsOf(homography: Homography, { centre, focal }: Camera): [Vector, Vector, Vector] {
+  const column = (at: number): Vector => {
+    const [u, v, w] = [homography[at]!, homography[at + 3]!, homography[at + 6]!];
+    return [(u - centre.x * w) / focal, (v - centre.y * w) / focal, w];
+  };
+  return [column(0), column(1), column(2)];
+}
+
+/**
+ * How far a camera would have to bend the ground for what it saw: nought where both axes are as long and square.
+ * @param homography ground mm to image pixels
+ * @param camera centre and focal length, pixels
+ * @returns the logarithm of how much longer one axis is, and the cosine between them, together
+ */
+export function misfitOf(homography: Homography, camera: Camera): number {
+  const [x, y] = columnsOf(homography, camera);
+  const [along, across] = [Math.sqrt(dot(x, x)), Math.sqrt(dot(y, y))];
+  return Math.hypot(Math.log(along / across), dot(x, y) / (along * across));
+}
+
 /**
  * Where the camera stood, from how it saw the ground (Zhang 2000, A flexible new technique for camera calibration,
  * section 3.1, from memory).
@@ -69,12 +90,8 @@ function squared(a: Vector, b: Vector): [Vector, Vector] {
  * @param camera centre and focal length, pixels
  * @returns the pose; the camera is above the ground
  */
-export function poseFrom(homography: Homography, { centre, focal }: Camera): Pose {
-  const column = (at: number): Vector => {
-    const [u, v, w] = [homography[at]!, homography[at + 3]!, homography[at + 6]!];
-    return [(u - centre.x * w) / focal, (v - centre.y * w) / focal, w];
-  };
-  const [first, second, third] = [column(0), column(1), column(2)];
+export function poseFrom(homography: Homography, camera: Camera): Pose {
+  const [first, second, third] = columnsOf(homography, camera);
   const scale = 2 / (Math.sqrt(dot(first, first)) + Math.sqrt(dot(second, second)));
   // The ground lies in front of the camera: its origin's depth is positive.
   const sign = third[2] < 0 ? -scale : scale;

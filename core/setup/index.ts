@@ -13,3 +13,4 @@ export * from './tellTales';
 export * from './byTape';
 export * from './quickLook';
 export * from './held';
+export * from './byPhoto';

@@ -31,7 +31,8 @@ const securityHeaders = (production: boolean): RequestHandler =>
       useDefaults: false,
       directives: {
         defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
+        // The reader of QR codes is WebAssembly; no text is run as script by it.
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         styleSrc: ["'self'", EMPTY_STYLE],
         imgSrc: ["'self'", 'data:', 'blob:'],
         fontSrc: ["'self'"],

@@ -26,6 +26,7 @@ import { LessonPlan } from './LessonPlan';
 import { LegsStep } from './LegsStep';
 import { ReadStep } from './ReadStep';
 import { PartBar } from './PartBar';
+import { PhotoStep } from './photo/PhotoStep';
 import { PlaceBar } from './PlaceBar';
 import { QuickLookStep } from './QuickLookStep';
 import { TapeStep } from './TapeStep';
@@ -42,6 +43,7 @@ const STEPS: Record<Step, ComponentType> = {
   club: ClubStep,
   feet: FeetStep,
   tape: TapeStep,
+  photo: PhotoStep,
   quickLook: QuickLookStep,
   body: BodyStep,
   read: ReadStep,

@@ -2,6 +2,7 @@
 export const messages = {
   plan: 'Plan',
   tape: 'Tape',
+  photo: 'Photo',
   body: 'Body',
   record: 'Record',
   tryIt: 'Try',

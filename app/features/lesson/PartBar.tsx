@@ -10,6 +10,7 @@ const NAMES: Partial<Record<Step, string>> = {
   legs: common.legsAndTrunk,
   feet: messages.plan,
   tape: messages.tape,
+  photo: messages.photo,
   quickLook: messages.quickLook,
   body: messages.body,
   keep: messages.record,
@@ -32,7 +33,7 @@ export function PartBar() {
             role="tab"
             aria-selected={chosen}
             onPress={() => openStep(step)}
-            className={`min-h-[48px] flex-1 items-center justify-center border-b-4 px-1 ${chosen ? 'border-lagoon' : 'border-transparent'}`}
+            className={`min-h-[48px] flex-auto items-center justify-center border-b-4 px-1 ${chosen ? 'border-lagoon' : 'border-transparent'}`}
           >
             <Text className={`font-text text-base text-ink ${chosen ? 'font-semibold' : ''}`}>
               {NAMES[step]}

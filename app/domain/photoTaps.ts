@@ -1,0 +1,172 @@
+import {
+  knownByCorners,
+  knownBySheet,
+  LAID_BY_HAND,
+  PAPERS,
+  UNTOLD_FOCAL,
+  USUAL_DOUBTS,
+  type Camera,
+  type Doubts,
+  type FeetPhoto,
+  type Flat,
+  type Heights,
+  type KnownInPhoto,
+  type Taps,
+} from '@pedastance/core/photo';
+import type { Build } from '@pedastance/core/body';
+import type { FootName, Point } from '@pedastance/core/setup';
+import type { PhotoSheet } from '../workers/photoRequests';
+
+/** What is tapped in a photo, in the order it is asked for. */
+export const TAP_NAMES = [
+  'corner1',
+  'corner2',
+  'corner3',
+  'corner4',
+  'stick1',
+  'stick2',
+  'ball',
+  'leadToe',
+  'leadHeel',
+  'leadEdge1',
+  'leadEdge2',
+  'trailToe',
+  'trailHeel',
+  'trailEdge1',
+  'trailEdge2',
+] as const;
+export type TapName = (typeof TAP_NAMES)[number];
+
+/** Flat things of known size that can lie on the ground. */
+export const FLATS = {
+  A4: PAPERS.A4,
+  Letter: PAPERS.Letter,
+} as const satisfies Record<string, Flat>;
+export type FlatName = keyof typeof FLATS;
+export const FLAT_NAMES = Object.keys(FLATS) as FlatName[];
+
+/** A photo of a student's feet while it is measured; everything in its own pixels. */
+export interface PhotoDraft {
+  id: string;
+  takenAt: string;
+  width: number;
+  height: number;
+  camera: Camera;
+  focalTold: boolean;
+  /** Printed sheets that were found by themselves. */
+  sheets: readonly PhotoSheet[];
+  /** What lies there instead, whose corners are tapped. */
+  flat: FlatName;
+  /** One standard deviation of a tapped corner, once its edges were looked for; pixels. */
+  cornerDeviation: number | null;
+  taps: Partial<Record<TapName, Point>>;
+  /** No stick lies along the target line: the sheet itself does. */
+  noStick: boolean;
+  hiddenHeel: Record<FootName, boolean>;
+  heights: Heights;
+}
+
+/** One standard deviation of a tap with a finger under a loupe, in a photo as it is kept (starting value), pixels. */
+export const TAP_PX = 1.5;
+
+const footTaps = (foot: FootName, hidden: boolean): TapName[] =>
+  hidden ? [`${foot}Toe`, `${foot}Edge1`, `${foot}Edge2`] : [`${foot}Toe`, `${foot}Heel`];
+
+/**
+ * Everything that has to be tapped in a photo, in order.
+ * @returns seven taps with a stick and a sheet that was found
+ */
+export function tapsAsked({ sheets, noStick, hiddenHeel }: PhotoDraft): TapName[] {
+  return [
+    ...(sheets.length > 0 ? [] : (['corner1', 'corner2', 'corner3', 'corner4'] as const)),
+    ...(noStick ? [] : (['stick1', 'stick2'] as const)),
+    'ball',
+    ...footTaps('lead', hiddenHeel.lead),
+    ...footTaps('trail', hiddenHeel.trail),
+  ];
+}
+
+/** The next tap that is asked for; null when all are there. */
+export const nextTap = (photo: PhotoDraft): TapName | null =>
+  tapsAsked(photo).find((name) => !photo.taps[name]) ?? null;
+
+/** A photo without the tap that was asked for last. */
+export function withoutLastTap(photo: PhotoDraft): PhotoDraft {
+  const last = tapsAsked(photo)
+    .filter((name) => photo.taps[name])
+    .at(-1);
+  if (!last) return photo;
+  const { [last]: _gone, ...taps } = photo.taps;
+  return { ...photo, taps, ...(last.startsWith('corner') && { cornerDeviation: null }) };
+}
+
+const CORNERS = ['corner1', 'corner2', 'corner3', 'corner4'] as const;
+
+/** The four tapped corners; null while one is missing. */
+export function cornersOf({ taps }: PhotoDraft): Point[] | null {
+  const corners = CORNERS.map((name) => taps[name]).filter((point) => point !== undefined);
+  return corners.length === 4 ? corners : null;
+}
+
+export const withCorners = (photo: PhotoDraft, points: readonly Point[], deviation: number): PhotoDraft => ({
+  ...photo,
+  taps: { ...photo.taps, ...Object.fromEntries(CORNERS.map((name, at) => [name, points[at]!])) },
+  cornerDeviation: deviation,
+});
+
+function knownIn(photo: PhotoDraft): KnownInPhoto | null {
+  const [sheet] = photo.sheets;
+  if (sheet) return knownBySheet(sheet);
+  const corners = cornersOf(photo);
+  if (!corners) return null;
+  return {
+    known: knownByCorners(FLATS[photo.flat], corners, photo.camera),
+    doubts: { known: photo.cornerDeviation ?? TAP_PX },
+  };
+}
+
+/** A photo as it is measured. */
+export interface ReadyPhoto {
+  photo: FeetPhoto;
+  heights: Heights;
+  doubts: Doubts;
+}
+
+/**
+ * What is measured of a photo.
+ * @returns null while a tap is missing
+ * @throws Degenerate where tapped corners are on one line
+ */
+export function readyPhoto(photo: PhotoDraft, build: Build): ReadyPhoto | null {
+  if (nextTap(photo) !== null) return null;
+  const known = knownIn(photo);
+  if (!known) return null;
+  const at = (name: TapName): Point => photo.taps[name]!;
+  const shoe = (foot: FootName): Taps['lead'] =>
+    photo.hiddenHeel[foot]
+      ? { toe: at(`${foot}Toe`), edge: [at(`${foot}Edge1`), at(`${foot}Edge2`)] }
+      : { toe: at(`${foot}Toe`), heel: at(`${foot}Heel`) };
+  const { shoeLength, shoeBreadth } = build;
+  return {
+    photo: {
+      camera: photo.camera,
+      known: known.known,
+      shoe: { length: shoeLength.value, breadth: shoeBreadth.value },
+      taps: {
+        lead: shoe('lead'),
+        trail: shoe('trail'),
+        ball: at('ball'),
+        stick: photo.noStick ? null : [at('stick1'), at('stick2')],
+      },
+    },
+    heights: photo.heights,
+    doubts: {
+      ...USUAL_DOUBTS,
+      tap: TAP_PX,
+      shoe: shoeLength.uncertainty,
+      focal: photo.focalTold ? USUAL_DOUBTS.focal : UNTOLD_FOCAL,
+      line: photo.noStick ? LAID_BY_HAND : USUAL_DOUBTS.line,
+      ...known.doubts,
+    },
+  };
+}

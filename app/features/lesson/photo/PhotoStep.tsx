@@ -1,0 +1,210 @@
+import { isMinor } from '@pedastance/core/body';
+import type { Point } from '@pedastance/core/setup';
+import UndoIcon from 'lucide-react-native/icons/undo-2';
+import { router } from 'expo-router';
+import { ScrollView, View } from 'react-native';
+import { useStore } from 'zustand';
+import { spoken } from '../../../domain/sentences';
+import {
+  cornersOf,
+  FLAT_NAMES,
+  nextTap,
+  tapsAsked,
+  withoutLastTap,
+  type PhotoDraft,
+  type TapName,
+} from '../../../domain/photoTaps';
+import { dayOf } from '../../../domain/students';
+import { lesson } from '../../../state/lesson';
+import { changePhoto, dropPhoto } from '../../../state/photo';
+import { useSpeech } from '../../../state/useSpeech';
+import { Button, IconButton } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { INK } from '../../../ui/colours';
+import { pickFile, saveFrom } from '../../../ui/files';
+import { Notice } from '../../../ui/Notice';
+import { Body, Quiet } from '../../../ui/Words';
+import type { PhotoWorker } from '../../../workers/photoWorker';
+import { common } from '../../../domain/common.messages';
+import { useLessonContext } from '../context';
+import { NeedsClub } from '../NeedsClub';
+import { PhotoResult, SheetSeen } from './PhotoResult';
+import { TapPicture } from './TapPicture';
+import { refineCorners, useMeasured, usePhotoPicture, usePhotoWorker } from './usePhotoWorker';
+import { messages as result } from './PhotoResult.messages';
+import { messages } from './PhotoStep.messages';
+import { messages as taps } from './TapPicture.messages';
+
+const PICTURES = 'image/*';
+
+/** Photos need a yes first: the student's, or for a minor a guardian's. */
+function ConsentFirst() {
+  const { student } = useLessonContext();
+  const minor = isMinor(student, dayOf(new Date()));
+  return (
+    <View className="gap-3">
+      <Notice kind="caution">{minor ? messages.guardianFirst : messages.consentFirst(student.name)}</Notice>
+      <Button words={messages.noteConsent} onPress={() => router.push(`/students/${student.id}/privacy`)} />
+    </View>
+  );
+}
+
+function Pick({ onFile }: { onFile: (file: File) => void }) {
+  const pick = async (camera: boolean) => {
+    const file = await pickFile(PICTURES, camera);
+    if (file) onFile(file);
+  };
+  return (
+    <View className="gap-3">
+      <Body>{messages.howTo}</Body>
+      <Body>{messages.whereToStand}</Body>
+      <View className="flex-row flex-wrap gap-3">
+        <Button words={messages.takeAPhoto} onPress={() => void pick(true)} />
+        <Button look="plain" words={messages.chooseAPhoto} onPress={() => void pick(false)} />
+      </View>
+      <Quiet>{messages.noSheet}</Quiet>
+      <View className="flex-row flex-wrap gap-3">
+        <Button look="quiet" words={messages.printA4} onPress={() => saveFrom('/sheets/sheet-a4.pdf')} />
+        <Button
+          look="quiet"
+          words={messages.printLetter}
+          onPress={() => saveFrom('/sheets/sheet-letter.pdf')}
+        />
+      </View>
+    </View>
+  );
+}
+
+/** What is asked for next, with the ways out of it. */
+function Asked({ photo }: { photo: PhotoDraft }) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const next = nextTap(photo);
+  const foot = next?.startsWith('lead') ? 'lead' : next?.startsWith('trail') ? 'trail' : null;
+  const hide = () =>
+    changePhoto((now) => ({ ...now, hiddenHeel: { ...now.hiddenHeel, [foot!]: !now.hiddenHeel[foot!] } }));
+  const none = !tapsAsked(photo).some((name) => photo.taps[name]);
+  return (
+    <View className="flex-row flex-wrap items-center gap-2" role="status" aria-live="polite">
+      <Body className="flex-1 font-semibold" testID="asked">
+        {next ? spoken(taps.asked[next], speech) : taps.allTapped}
+      </Body>
+      {next?.startsWith('stick') && (
+        <Button
+          look="plain"
+          words={taps.noStick}
+          onPress={() => changePhoto((now) => ({ ...now, noStick: true }))}
+        />
+      )}
+      {foot && next !== `${foot}Toe` && (
+        <Button
+          look="plain"
+          words={photo.hiddenHeel[foot] ? taps.heelSeen : taps.heelHidden}
+          onPress={hide}
+        />
+      )}
+      <IconButton
+        label={taps.undo}
+        icon={<UndoIcon color={INK} size={22} />}
+        disabled={none}
+        onPress={() => changePhoto(withoutLastTap)}
+      />
+    </View>
+  );
+}
+
+/** Puts a mark on the edge near it, and the corners of a sheet on its edges. */
+async function placed(worker: PhotoWorker, name: TapName, at: Point, snapWithin: number): Promise<void> {
+  const put = (point: Point) => changePhoto((now) => ({ ...now, taps: { ...now.taps, [name]: point } }));
+  put(at);
+  const toEdge = /Toe|Heel|Edge/.test(name) && snapWithin > 0;
+  if (toEdge) put(await worker.ask('snap', { at, reach: snapWithin }));
+  if (!name.startsWith('corner')) return;
+  changePhoto((now) => ({ ...now, cornerDeviation: null }));
+  const photo = lesson.getState().draft?.photo;
+  if (photo) await refineCorners(worker, photo);
+}
+
+function Measuring({
+  photo,
+  worker,
+  picture,
+}: {
+  photo: PhotoDraft;
+  worker: () => PhotoWorker;
+  picture: string;
+}) {
+  const measured = useMeasured(worker);
+  return (
+    <>
+      <TapPicture
+        photo={photo}
+        picture={picture}
+        measured={measured === 'nothing' ? null : measured}
+        onPlace={(name, at, snapWithin) => void placed(worker(), name, at, snapWithin)}
+      />
+      <View className="gap-3 p-3">
+        <SheetSeen photo={photo} />
+        {photo.sheets.length === 0 && (
+          <>
+            {!cornersOf(photo) && <Quiet>{result.noSheetFound}</Quiet>}
+            <Choice
+              label={result.whichPaper}
+              options={FLAT_NAMES.map((value) => ({ value, words: value }))}
+              value={photo.flat}
+              onChange={(flat) => changePhoto((now) => ({ ...now, flat }))}
+            />
+          </>
+        )}
+        <Asked photo={photo} />
+        {measured && <PhotoResult photo={photo} measured={measured} />}
+        <Button look="quiet" words={messages.another} onPress={() => void dropPhoto()} />
+      </View>
+    </>
+  );
+}
+
+function Photographing() {
+  const { worker, opened, stage, fault, open, cancel } = usePhotoWorker();
+  const photo = useStore(lesson, (state) => state.draft?.photo ?? null);
+  const picture = usePhotoPicture(worker, opened);
+  if (stage)
+    return (
+      <View className="gap-3 p-3">
+        <Body role="status" aria-live="polite">
+          {messages.stages[stage]}
+        </Body>
+        <Button look="plain" words={common.cancel} onPress={cancel} />
+      </View>
+    );
+  if (photo && picture) return <Measuring photo={photo} worker={worker} picture={picture} />;
+  return (
+    <View className="gap-3 p-3">
+      {photo && picture === undefined && <Notice kind="caution">{messages.gone}</Notice>}
+      {fault && (
+        <Notice kind="trouble" live>
+          {typeof fault === 'string' ? messages.faults[fault] : messages.failed(fault.failed)}
+        </Notice>
+      )}
+      <Pick onFile={(file) => void open(file)} />
+    </View>
+  );
+}
+
+/** An address from one photo: a sheet on the ground, a few taps, and every figure with its doubt. */
+export function PhotoStep() {
+  const { student } = useLessonContext();
+  return (
+    <NeedsClub>
+      <ScrollView className="flex-1" tabIndex={0} aria-label={messages.takeAPhoto}>
+        {student.consent?.given && student.consent.photos ? (
+          <Photographing />
+        ) : (
+          <View className="p-3">
+            <ConsentFirst />
+          </View>
+        )}
+      </ScrollView>
+    </NeedsClub>
+  );
+}

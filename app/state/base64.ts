@@ -1,0 +1,14 @@
+const CHUNK = 0x8000;
+
+/** Bytes as base64 (RFC 4648, section 4). */
+export function toBase64(bytes: ArrayBuffer): string {
+  const all = new Uint8Array(bytes);
+  let letters = '';
+  for (let at = 0; at < all.length; at += CHUNK)
+    letters += String.fromCharCode(...all.subarray(at, at + CHUNK));
+  return btoa(letters);
+}
+
+/** Base64 as bytes. */
+export const fromBase64 = (base64: string): ArrayBuffer =>
+  Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0)).buffer;

@@ -1,0 +1,154 @@
+import { linearRegression, median } from 'simple-statistics';
+import type { Point } from '../setup';
+import { greyAt, type Grey } from './grey';
+
+/** How a sheet's corners were found: where, and how sure each is, pixels. */
+export interface Corners {
+  points: Point[];
+  /** One standard deviation of each coordinate. */
+  deviation: number;
+  /** Sides whose edge the picture shows; a side without one lies where it was tapped. */
+  sidesSeen: number;
+}
+
+/** How far from a tapped line its edge is looked for, as a share of the side, and in pixels at most. */
+const REACH_SHARE = 0.06;
+const MOST_REACH_PX = 30;
+const ACROSS_A_SIDE = 40;
+const LEAST_STEP = 14;
+const LEAST_SHARE = 0.5;
+/** One standard deviation of a corner that was tapped alone, and of one whose edges are seen, pixels (starting values). */
+const TAPPED_PX = 4;
+const SEEN_PX = 0.5;
+
+/** Where grey changes most along a line through a point, pixels from the point; null where it hardly does. */
+function steepestAcross(grey: Grey, at: Point, normal: Point, reach: number): number | null {
+  let best: number | null = null;
+  let most = LEAST_STEP;
+  let before: readonly number[] = [];
+  for (let off = -reach; off <= reach; off += 0.5) {
+    const of = (by: number) => greyAt(grey, at.x + (off + by) * normal.x, at.y + (off + by) * normal.y);
+    const change = Math.abs(of(1) - of(-1));
+    before = [...before.slice(-2), change];
+    // The middle of three, where it is the highest: half a step back.
+    const [a, b, c] = before;
+    if (c === undefined || !(b! > most) || a! > b! || c > b!) continue;
+    const bend = a! - 2 * b! + c;
+    most = b!;
+    best = off - 0.5 + (bend === 0 ? 0 : (0.25 * (a! - c)) / bend);
+  }
+  return best;
+}
+
+interface Line {
+  at: Point;
+  along: Point;
+  seen: boolean;
+}
+
+/** One side's edge, near where it was tapped: what most of its places agree on. */
+function sideLine(grey: Grey, from: Point, to: Point): Line {
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  const along = { x: (to.x - from.x) / length, y: (to.y - from.y) / length };
+  const normal = { x: along.y, y: -along.x };
+  const tapped: Line = { at: from, along, seen: false };
+  const reach = Math.min(MOST_REACH_PX, REACH_SHARE * length);
+  const places: [number, number][] = [];
+  for (let step = 0; step < ACROSS_A_SIDE; step += 1) {
+    const far = length * (0.06 + (0.88 * step) / (ACROSS_A_SIDE - 1));
+    const off = steepestAcross(grey, { x: from.x + far * along.x, y: from.y + far * along.y }, normal, reach);
+    if (off !== null) places.push([far, off]);
+  }
+  let kept = places;
+  for (const tolerance of [4, 1.5]) {
+    if (kept.length < LEAST_SHARE * ACROSS_A_SIDE) return tapped;
+    const line = throughMost(kept);
+    kept = places.filter(([far, off]) => Math.abs(off - line.b - line.m * far) < tolerance);
+  }
+  if (kept.length < LEAST_SHARE * ACROSS_A_SIDE) return tapped;
+  const { m, b } = linearRegression(kept);
+  return {
+    at: { x: from.x + b * normal.x, y: from.y + b * normal.y },
+    along: { x: along.x + m * normal.x, y: along.y + m * normal.y },
+    seen: true,
+  };
+}
+
+/** A line that a minority of stray places does not move (Theil 1950, Sen 1968, from memory). */
+function throughMost(places: readonly [number, number][]): { m: number; b: number } {
+  const slopes = places.flatMap(([x, y], at) =>
+    places.slice(at + 1).map(([otherX, otherY]) => (otherY - y) / (otherX - x)),
+  );
+  const m = median(slopes);
+  return { m, b: median(places.map(([x, y]) => y - m * x)) };
+}
+
+function meeting(a: Line, b: Line): Point | null {
+  const turn = a.along.x * b.along.y - a.along.y * b.along.x;
+  if (Math.abs(turn) < 1e-6) return null;
+  const [x, y] = [b.at.x - a.at.x, b.at.y - a.at.y];
+  const far = (x * b.along.y - y * b.along.x) / turn;
+  return { x: a.at.x + far * a.along.x, y: a.at.y + far * a.along.y };
+}
+
+/**
+ * Whether four points go round a shape that could be a sheet: one after the other, bulging outward at each.
+ * @param points pixels
+ * @returns false for corners that are crossed or on one line
+ */
+export function goRound(points: readonly Point[]): boolean {
+  const turns = points.map((point, at) => {
+    const [next, after] = [points[(at + 1) % 4]!, points[(at + 2) % 4]!];
+    const [a, b] = [
+      { x: next.x - point.x, y: next.y - point.y },
+      { x: after.x - next.x, y: after.y - next.y },
+    ];
+    return (a.x * b.y - a.y * b.x) / Math.max(1e-9, Math.hypot(a.x, a.y) * Math.hypot(b.x, b.y));
+  });
+  return turns.every((turn) => turn > 0.05) || turns.every((turn) => turn < -0.05);
+}
+
+/**
+ * A sheet's corners from where they were tapped: each side moves to the edge that the picture shows near it.
+ * @param grey the picture
+ * @param tapped four corners, going round, pixels
+ * @returns the corners
+ */
+export function refinedCorners(grey: Grey, tapped: readonly Point[]): Corners {
+  const sides = tapped.map((corner, at) => sideLine(grey, corner, tapped[(at + 1) % 4]!));
+  const points = tapped.map((corner, at) => {
+    const found = meeting(sides[(at + 3) % 4]!, sides[at]!);
+    const far = found && Math.hypot(found.x - corner.x, found.y - corner.y);
+    return found && far! < 2 * MOST_REACH_PX ? found : corner;
+  });
+  const sidesSeen = sides.filter(({ seen }) => seen).length;
+  return { points, sidesSeen, deviation: sidesSeen === 4 ? SEEN_PX : TAPPED_PX };
+}
+
+/** A change of grey that is an edge. */
+const LEAST_EDGE = 24;
+
+/**
+ * The edge that is nearest a tap, where the picture shows one: strong and near counts most.
+ * @param grey the picture
+ * @param tapped pixels
+ * @param reach how far it may be, pixels
+ * @returns the place on the edge, or the tap itself
+ */
+export function snapped(grey: Grey, tapped: Point, reach: number): Point {
+  let best = tapped;
+  let most = 0;
+  const steps = Math.ceil(reach);
+  for (let down = -steps; down <= steps; down += 1)
+    for (let right = -steps; right <= steps; right += 1) {
+      const far = Math.hypot(right, down);
+      if (far > reach) continue;
+      const at = { x: tapped.x + right, y: tapped.y + down };
+      const across = greyAt(grey, at.x + 1.5, at.y) - greyAt(grey, at.x - 1.5, at.y);
+      const along = greyAt(grey, at.x, at.y + 1.5) - greyAt(grey, at.x, at.y - 1.5);
+      const change = Math.hypot(across, along);
+      const counts = change * (1 - (0.7 * far) / reach);
+      if (change >= LEAST_EDGE && counts > most) [best, most] = [at, counts];
+    }
+  return best;
+}
