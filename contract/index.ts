@@ -8,6 +8,7 @@ export * from './setup';
 export * from './trials';
 export * from './cards';
 export * from './lessons';
+export * from './photos';
 export * from './judgement';
 export * from './method';
 export * from './owner';

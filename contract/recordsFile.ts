@@ -8,6 +8,7 @@ import { Id, ModelVersion, Moment, text, whole } from './common';
 import { LONGEST_NAME } from './limits';
 import { NewEntry, NewLesson, type EntryCheck } from './lessons';
 import { Method } from './method';
+import { NewPhoto } from './photos';
 import { NewConsent } from './privacy';
 import { NewBuild, NewScreen, NewStudent } from './students';
 
@@ -80,6 +81,8 @@ export const EntryLine = z.strictObject({
   record: NewEntry,
 });
 
+export const PhotoLine = z.strictObject({ kind: z.literal('photo'), ...made, record: NewPhoto });
+
 /** What a student ticked: nobody of the academy made it. */
 export const TickLine = z.strictObject({ kind: z.literal('tick'), receivedAt: Moment, record: TickRecord });
 
@@ -96,6 +99,7 @@ export const RecordsLine = z.discriminatedUnion('kind', [
   ConsentLine,
   LessonLine,
   EntryLine,
+  PhotoLine,
   TickLine,
   EndLine,
 ]);
@@ -127,5 +131,5 @@ export interface ImportAnswer {
 
 /** A file is at most so large, bytes. */
 export const LARGEST_RECORDS_FILE = 2 * 1024 ** 3;
-/** A line is at most so long, characters; the longest that is written has five hundred shots. */
+/** A line is at most so long, characters; the longest that are written have a photo. */
 export const LONGEST_LINE = 1_000_000;

@@ -43,7 +43,11 @@ function makeStores(database: DeviceDatabase, before: number): void {
       .createObjectStore(name, { keyPath: ['owner', 'id'] })
       .createIndex('byStudent', ['owner', 'studentId']);
   }
-  if (before < 8) database.createObjectStore('photos', { keyPath: ['owner', 'id'] });
+  if (before < 8) {
+    database
+      .createObjectStore('photos', { keyPath: ['owner', 'id'] })
+      .createIndex('byLesson', ['owner', 'lessonId']);
+  }
   if (before < 5) {
     const sealed = database.createObjectStore('sealed', { keyPath: 'sequence', autoIncrement: true });
     sealed.createIndex('byOwner', 'owner');
@@ -112,6 +116,17 @@ export async function writeFor<Name extends Store, Result>(
     }
     throw error;
   }
+}
+
+/** Deletes the photos of a lesson from the device; those that were recorded are in the outbox by then. */
+export async function letGoOfPhotos(
+  photos: { index(name: 'byLesson'): { getAllKeys(key: [string, string]): Promise<[string, string][]> } } & {
+    delete(key: [string, string]): Promise<void>;
+  },
+  owner: string,
+  lessonId: string,
+): Promise<void> {
+  for (const key of await photos.index('byLesson').getAllKeys([owner, lessonId])) await photos.delete(key);
 }
 
 /** What the coach reads when the device does not keep something (QuotaExceededError of the Storage standard). */

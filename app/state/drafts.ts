@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { currentOwner } from './account';
-import { deviceDatabase, NotTheOwner, ownedBy, wordsOfFullDevice, writeFor } from './database';
+import { deviceDatabase, letGoOfPhotos, NotTheOwner, ownedBy, wordsOfFullDevice, writeFor } from './database';
 import { tellTabs } from './tabs';
 import type { LessonDraft } from '../domain/lessonDraft';
 
@@ -42,10 +42,9 @@ export const keptDraft = async (owner: string, id: string): Promise<LessonDraft 
   (await (await deviceDatabase()).get('drafts', [owner, id]))?.value;
 
 export async function removeDraft(owner: string, id: string): Promise<void> {
-  const photo = useDrafts.getState().drafts[id]?.photo;
   await writeFor(owner, ['drafts', 'photos'], async (transaction) => {
     await transaction.objectStore('drafts').delete([owner, id]);
-    if (photo) await transaction.objectStore('photos').delete([owner, photo.id]);
+    await letGoOfPhotos(transaction.objectStore('photos'), owner, id);
   });
   useDrafts.setState((state) => {
     const { [id]: _gone, ...rest } = state.drafts;

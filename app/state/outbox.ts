@@ -192,7 +192,8 @@ async function sendAll(owner: string): Promise<boolean> {
     else await openOutbox(owner);
     if (outcome === 'stop') return false;
     if (outcome === 'later') through = false;
-    if (outcome !== 'sent') heldBack.add(queued.subjectId);
+    // Nothing rests on a photo.
+    if (outcome !== 'sent' && queued.writing.route !== 'photo') heldBack.add(queued.subjectId);
   }
   return through;
 }

@@ -1,6 +1,11 @@
+import type { NewPhoto } from '@pedastance/contract';
+import type { Build } from '@pedastance/core/body';
+import type { Taps } from '@pedastance/core/photo';
 import { setupByPhoto, type FeetFromPhoto } from '@pedastance/core/setup';
-import type { PhotoDraft } from '../domain/photoTaps';
-import { deviceDatabase, writeFor } from './database';
+import type { LessonDraft } from '../domain/lessonDraft';
+import { readyPhoto, type PhotoDraft } from '../domain/photoTaps';
+import { toBase64 } from './base64';
+import { deviceDatabase, letGoOfPhotos, writeFor } from './database';
 import { changeDraft, lesson } from './lesson';
 import { standAs } from './tape';
 
@@ -11,7 +16,7 @@ export async function keepPhoto(photo: PhotoDraft, jpeg: Blob): Promise<void> {
   const bytes = await jpeg.arrayBuffer();
   await writeFor(owner, ['photos'], async (transaction) => {
     const photos = transaction.objectStore('photos');
-    if (draft.photo) await photos.delete([owner, draft.photo.id]);
+    await letGoOfPhotos(photos, owner, draft.id);
     await photos.put({ owner, id: photo.id, lessonId: draft.id, jpeg: bytes });
   });
   changeDraft({ photo });
@@ -24,13 +29,20 @@ export async function keptPhoto(id: string): Promise<Blob | null> {
   return kept ? new Blob([kept.jpeg], { type: 'image/jpeg' }) : null;
 }
 
+/** Takes a lesson's photos off the device. */
+export async function letGoOfLessonPhotos(lessonId: string): Promise<void> {
+  const { owner } = lesson.getState();
+  await writeFor(owner, ['photos'], (transaction) =>
+    letGoOfPhotos(transaction.objectStore('photos'), owner, lessonId),
+  );
+}
+
 /** Takes the photo out of the open lesson, and off the device. */
 export async function dropPhoto(): Promise<void> {
-  const { owner, draft } = lesson.getState();
+  const { draft } = lesson.getState();
   if (!draft?.photo) return;
-  const { id } = draft.photo;
   changeDraft({ photo: null });
-  await writeFor(owner, ['photos'], (transaction) => transaction.objectStore('photos').delete([owner, id]));
+  await letGoOfLessonPhotos(draft.id);
 }
 
 /** Changes what was tapped in the open lesson's photo. */
@@ -47,3 +59,43 @@ export function standAsPhotographed(measured: FeetFromPhoto): boolean {
   standAs(placed);
   return true;
 }
+
+/** The photo that today's feet were measured in, ready to be sent with their address; null where they were not. */
+export async function photoToSend(
+  draft: LessonDraft,
+  build: Build,
+  of: { studentId: string; addressId: string },
+): Promise<NewPhoto | null> {
+  const { photo, setup } = draft;
+  const used =
+    photo && setup && Object.values(setup.measured).some((measurement) => measurement?.way === 'photo');
+  const ready = used ? readyPhoto(photo, build) : null;
+  const jpeg = ready && (await keptPhoto(photo!.id));
+  if (!ready || !jpeg) return null;
+  const { camera, known, taps } = ready.photo;
+  return {
+    ...of,
+    id: photo!.id,
+    madeAt: photo!.takenAt,
+    width: photo!.width,
+    height: photo!.height,
+    jpeg: toBase64(await jpeg.arrayBuffer()),
+    sight: {
+      camera,
+      known: { ground: [...known.ground], image: [...known.image] },
+      taps: sentTaps(taps),
+      heights: ready.heights,
+    },
+  };
+}
+
+type SentShoe = NewPhoto['sight']['taps']['lead'];
+const sentShoe = (shoe: Taps['lead']): SentShoe =>
+  'heel' in shoe ? shoe : { toe: shoe.toe, edge: [shoe.edge[0], shoe.edge[1]] };
+
+const sentTaps = ({ lead, trail, ball, stick }: Taps): NewPhoto['sight']['taps'] => ({
+  lead: sentShoe(lead),
+  trail: sentShoe(trail),
+  ball,
+  stick: stick && [stick[0], stick[1]],
+});

@@ -6,6 +6,7 @@ import type {
   NewEntry,
   NewLesson,
   NewMethodVersion,
+  NewPhoto,
   NewScreen,
   NewStudent,
   Problem,
@@ -24,7 +25,8 @@ export type Writing =
   | { route: 'drill'; body: NewDrill }
   | { route: 'card link'; body: NewCardLink }
   | { route: 'lesson'; body: NewLesson }
-  | { route: 'entry'; body: NewEntry };
+  | { route: 'entry'; body: NewEntry }
+  | { route: 'photo'; body: NewPhoto };
 
 export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: string }> = {
   student: { method: 'POST', path: '/api/students' },
@@ -37,6 +39,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   'card link': { method: 'POST', path: '/api/card-links' },
   lesson: { method: 'POST', path: '/api/lessons' },
   entry: { method: 'POST', path: '/api/entries' },
+  photo: { method: 'POST', path: '/api/photos' },
 };
 
 /** A body as it is sent: with the contract version it was made for. */

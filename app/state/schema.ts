@@ -40,7 +40,11 @@ export interface Schema extends DBSchema {
   entries: OfStudent<LogEntry>;
   drafts: { key: [string, string]; value: DraftRow };
   /** Photos of lessons in progress, as they will be sent. */
-  photos: { key: [string, string]; value: Owned & { id: string; lessonId: string; jpeg: ArrayBuffer } };
+  photos: {
+    key: [string, string];
+    value: Owned & { id: string; lessonId: string; jpeg: ArrayBuffer };
+    indexes: { byLesson: [string, string] };
+  };
   /** What sign-outs left on the device, each sealed with its owner's key. */
   sealed: { key: number; value: Sealed; indexes: { byOwner: string } };
   outbox: { key: number; value: QueuedWrite; indexes: { byOwner: string } };

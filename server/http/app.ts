@@ -20,6 +20,8 @@ export interface AppSettings {
 }
 
 const BODY_LIMIT = '64kb';
+/** A photo in base64, with what it was measured by. */
+const PHOTO_LIMIT = '640kb';
 
 /** Of an empty style element: react-native-web adds one and fills it through the DOM. */
 const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
@@ -120,7 +122,10 @@ export function createApp(settings: AppSettings, services: Services, log: Logger
     response.setHeader(CONTRACT_HEADER, CONTRACT_VERSION);
     next();
   });
-  app.use('/api', sameOrigin(publicOrigin), express.json({ limit: BODY_LIMIT }), boundedBody);
+  app.use('/api', sameOrigin(publicOrigin));
+  // A body that was read is not read again.
+  app.use('/api/photos', express.json({ limit: PHOTO_LIMIT }));
+  app.use('/api', express.json({ limit: BODY_LIMIT }), boundedBody);
   app.use('/api', sessions(services.pool, settings.sessionSecret, publicOrigin !== undefined));
   const before = guards(services);
   for (const { method, path, access, handler } of routes(services, publicOrigin === undefined)) {

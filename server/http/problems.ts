@@ -5,6 +5,8 @@ import { TooManyAttempts } from '../accounts/attempts';
 import { SignInBusy } from '../accounts/passwords';
 import { NewerModel, NoSuchShots } from '../recompute/check';
 import { NoSuchCard } from '../store/cards';
+import { TooManyPhotos } from '../store/photos';
+import { NotAJpeg } from '../store/scrubbedJpeg';
 import { ErasedStudent, WriteConflict } from '../store/writeOnce';
 import { NoSuchLesson } from '../store/lessons';
 import { StaleMethod } from '../store/methods';
@@ -48,6 +50,7 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   shots_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
   card_entry_change: { field: 'changeId', expected: 'a change of this student' },
   look_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
+  photo_address: { field: 'addressId', expected: 'an address of this student' },
   change_entry_changes: { field: 'toAddressId', expected: 'another address than fromAddressId' },
 };
 
@@ -116,7 +119,17 @@ function ofOurOwn(error: unknown): Refusal | undefined {
   if (error instanceof NoSuchShots)
     return badInput('shotIds', 'shots of this student and trial', 'others among them');
   if (error instanceof TooManyAttempts) return tooManyAttempts(error);
-  return ofLoad(error);
+  return ofPhotos(error) ?? ofLoad(error);
+}
+
+function ofPhotos(error: unknown): Refusal | undefined {
+  if (error instanceof NotAJpeg) return badInput('jpeg', error.expected, error.found);
+  if (error instanceof TooManyPhotos) {
+    return new Refusal(409, 'too-many-photos', 'This lesson has twenty photos already', {
+      detail: 'Delete one of them, then send this one again.',
+    });
+  }
+  return undefined;
 }
 
 /** Errors of a server that has too much to do, or is older than the app. */
@@ -137,10 +150,18 @@ function ofLoad(error: unknown): Refusal | undefined {
   return undefined;
 }
 
+/** An error of the body's reader, with the bytes that it allows. */
+interface BodyError {
+  status?: number;
+  type?: string;
+  limit?: number;
+}
+
 /** Errors of reading a request's body. */
-function ofBody({ status, type }: { status?: number; type?: string }): Refusal | undefined {
+function ofBody({ status, type, limit = 0 }: BodyError): Refusal | undefined {
   if (type === 'entity.too.large') {
-    const faults = [{ field: 'body', expected: 'at most 64 kB', found: 'more' }];
+    const expected = `at most ${Math.round(limit / 1024)} kB`;
+    const faults = [{ field: 'body', expected, found: 'more' }];
     return new Refusal(413, 'too-large', 'The body is larger than is allowed', { faults });
   }
   if (type === 'entity.parse.failed') {
@@ -154,7 +175,7 @@ function ofBody({ status, type }: { status?: number; type?: string }): Refusal |
 
 const asRefusal = (error: unknown): Refusal | undefined =>
   ofOurOwn(error) ??
-  ofBody(error as { status?: number; type?: string }) ??
+  ofBody(error as BodyError) ??
   fromDatabase(error as { code?: string; constraint?: string });
 
 function sentence(faults: Fault[] | undefined): string {

@@ -7,6 +7,7 @@ import {
   NewEntry,
   NewLesson,
   NewMethodVersion,
+  NewPhoto,
   NewScreen,
   NewStudent,
   StudentEdit,
@@ -47,6 +48,7 @@ import {
   startOwnAcademy,
   takeInviteBack,
 } from './academy';
+import { checkedPhoto, photoPicture, removePhoto, studentPhotos } from './photos';
 import { recover, recoveryLeft, renewRecovery } from './recovery';
 import { academyPrivacy, askForErasure, checkedConsent, studentPrivacy, takeErasureBack } from './privacy';
 import { changes, methodVersions, reading, studentPage, studentWithLog, today } from './reads';
@@ -210,6 +212,25 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
         (await standingDrills(client)).map(({ record }) => record),
       ),
     },
+    {
+      method: 'post',
+      path: '/api/photos',
+      access: instructor,
+      handler: landing(services, {
+        route: 'photo',
+        schema: NewPhoto,
+        add: checkedPhoto,
+        again: async (_client, { jpeg: _kept, ...listed }) => listed,
+      }),
+    },
+    { method: 'delete', path: '/api/photos', access: instructor, handler: removePhoto(services) },
+    {
+      method: 'get',
+      path: '/api/students/:studentId/photos',
+      access: instructor,
+      handler: reading(services, studentPhotos),
+    },
+    { method: 'get', path: '/api/photos/:photoId', access: instructor, handler: photoPicture(services) },
     { method: 'delete', path: '/api/card-links', access: instructor, handler: revokeCard(services) },
     {
       method: 'get',

@@ -12,6 +12,7 @@ import type {
   NewDrill,
   NewLesson,
   NewMethodVersion,
+  NewPhoto,
   NewScreen,
   NewStudent,
   ReadingEntry,
@@ -26,6 +27,7 @@ import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import { build as exampleBuild, setup as exampleSetup } from '../../core/test/example';
 import { withSuggestions } from '../../core/test/suggestions';
+import { SMALL_JPEG } from './pictures';
 import type { Coach, World } from './world';
 
 const madeAt = '2026-05-01T10:00:00.000Z';
@@ -108,6 +110,33 @@ export const newConsent = (studentId: string, over: Partial<NewConsent> = {}): N
 });
 
 export const newLesson = (studentId: string): NewLesson => ({ id: uuidv7(), studentId, startedAt: madeAt });
+
+const corner = (x: number, y: number) => ({ x, y });
+
+export const newPhoto = (studentId: string, addressId: string, over: Partial<NewPhoto> = {}): NewPhoto => ({
+  id: uuidv7(),
+  studentId,
+  addressId,
+  madeAt,
+  width: 240,
+  height: 200,
+  jpeg: SMALL_JPEG,
+  sight: {
+    camera: { centre: corner(120, 100), focal: 180 },
+    known: {
+      ground: [corner(0, 0), corner(210, 0), corner(210, -297), corner(0, -297)],
+      image: [corner(90, 60), corner(150, 60), corner(160, 140), corner(80, 140)],
+    },
+    taps: {
+      lead: { toe: corner(170, 100), heel: corner(170, 60) },
+      trail: { toe: corner(70, 100), edge: [corner(75, 70), corner(75, 95)] },
+      ball: corner(120, 180),
+      stick: null,
+    },
+    heights: { toe: 15, heel: 10 },
+  },
+  ...over,
+});
 
 const entry = (lessonId: string) => ({ id: uuidv7(), lessonId, madeAt, replaces: null });
 
@@ -409,6 +438,8 @@ export async function landRecord(world: World, coach: Coach) {
   const exception = newException(lesson.id);
   const change = newChange(reading, agreed.id);
   const card = newCard(change);
+  const consent = newConsent(student.id, { photos: true, by: 'student', guardian: '' });
+  const photo = newPhoto(student.id, address.id);
   const sent: [string, object][] = [
     ['/api/students', student],
     ['/api/builds', build],
@@ -421,12 +452,14 @@ export async function landRecord(world: World, coach: Coach) {
     ['/api/entries', agreed],
     ['/api/entries', change],
     ['/api/entries', card],
+    ['/api/consents', consent],
+    ['/api/photos', photo],
   ];
   for (const [path, body] of sent) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { student, build, screen, lesson, intake, exception, address, reading, agreed, change, card };
+  return { student, build, screen, lesson, intake, exception, address, reading, agreed, change, card, photo };
 }
 
 /** A trial of what was agreed, with a shot, a look, and shots of the stand-in. */

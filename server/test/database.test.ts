@@ -66,6 +66,7 @@ describe('row-level security, by the catalogue', () => {
        where grantee = 'pedastance_app' and privilege_type not in ('SELECT', 'INSERT')`,
     );
     expect(rows.map((row) => `${row.privilege} ${row.name}`).sort()).toEqual([
+      'DELETE photo',
       'DELETE sign_in_attempts',
       'DELETE student_word',
       'UPDATE sign_in_attempts',

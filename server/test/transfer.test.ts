@@ -107,6 +107,7 @@ describe('a file of records', () => {
         'lesson',
         'look',
         'method',
+        'photo',
         'reading',
         'screen',
         'shots',

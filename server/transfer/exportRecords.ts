@@ -15,6 +15,7 @@ import { consentsOf } from '../store/consents';
 import { standingDrills } from '../store/drills';
 import { ENTRY_CORE_AS_JSON, FINDINGS_AS_TEXT } from '../store/entryJson';
 import { methodVersionsUsed } from '../store/methods';
+import { photographed, photosOf } from '../store/photos';
 import { momentAsJson, type Made } from '../store/rows';
 import { screensOf } from '../store/screens';
 
@@ -28,7 +29,7 @@ const studentOf = (scope: Scope): string | null => (scope === 'academy' ? null :
 
 /** Everybody who made one of the records. */
 async function colleagueLines(client: ClientBase, scope: Scope): Promise<RecordsLine[]> {
-  const made = ['student', 'build', 'leg_screen', 'consent', 'lesson', 'log_entry'].map((table) => {
+  const made = ['student', 'build', 'leg_screen', 'consent', 'lesson', 'log_entry', 'photo'].map((table) => {
     const by = ['lesson', 'log_entry'].includes(table) ? 'instructor_id' : 'made_by';
     const student = table === 'student' ? 'id' : 'student_id';
     return `select ${by} from ${table}
@@ -152,7 +153,37 @@ async function ticksByStudent(client: ClientBase, studentIds: string[]): Promise
   return ticks;
 }
 
+/**
+ * Students of a page to be read together: while entries are read nothing else can be asked of the database, so that a
+ * student with photos is read alone.
+ */
+function runsOf(page: readonly StudentRecord[], withPhotos: ReadonlySet<string>): StudentRecord[][] {
+  const runs: StudentRecord[][] = [];
+  let alone = true;
+  for (const student of page) {
+    const photos = withPhotos.has(student.record.id);
+    if (alone || photos) runs.push([student]);
+    else runs.at(-1)!.push(student);
+    alone = photos;
+  }
+  return runs;
+}
+
 /** A page of students, each with all that belongs to it. */
+async function* pageLines(client: ClientBase, page: readonly StudentRecord[]): AsyncGenerator<string> {
+  const withPhotos = await photographed(
+    client,
+    page.map(({ record }) => record.id),
+  );
+  for (const run of runsOf(page, withPhotos)) {
+    yield* studentLines(client, run);
+    const [{ record }] = run as [StudentRecord];
+    if (!withPhotos.has(record.id)) continue;
+    for await (const photo of photosOf(client, record.id)) yield line({ kind: 'photo', ...photo });
+  }
+}
+
+/** Students read together, each with all that belongs to it but photos. */
 async function* studentLines(client: ClientBase, page: readonly StudentRecord[]): AsyncGenerator<string> {
   const ids = page.map(({ record }) => record.id);
   const parts = await partsByStudent(client, ids);
@@ -212,7 +243,7 @@ export async function* recordLines(
   for (let after: string | null = null; ;) {
     const page: StudentRecord[] = await studentPage(client, scope, after);
     if (page.length === 0) break;
-    for await (const text of studentLines(client, page)) yield counted(text);
+    for await (const text of pageLines(client, page)) yield counted(text);
     after = page.at(-1)!.record.id;
   }
   yield counted(line({ kind: 'end', lines: lines + 1 }));

@@ -11,6 +11,7 @@ import { tickRow } from '../store/cards';
 import { consentRow } from '../store/consents';
 import { inAcademy } from '../store/database';
 import { drillRow } from '../store/drills';
+import { photoRow } from '../store/photos';
 import { checkRow, entryRows } from '../store/entryRows';
 import { insertOfMany, insertRows, type ManyRows, type TableRows, type Writer } from '../store/rows';
 import { screenRows } from '../store/screens';
@@ -26,6 +27,8 @@ export interface Importer {
 
 /** Students are taken in so many lines at a time, each whole; other writes of the academy wait so long. */
 const LINES_AT_ONCE = 2000;
+/** A photo weighs as much as so many other lines. */
+const A_PHOTO_IN_LINES = 100;
 const MOST_NAMESAKES = 20;
 
 const writerOf = (academyId: string, { by, receivedAt }: { by: string; receivedAt: string }): Writer => ({
@@ -50,6 +53,8 @@ function partRows(
       return [['consent', [consentRow(line.record, writer)]]];
     case 'lesson':
       return [['lesson', [lessonRow(line, academyId)]]];
+    case 'photo':
+      return [['photo', [photoRow(line.record, writer)]]];
     case 'entry':
       return logRows(academyId, studentId, line);
   }
@@ -211,7 +216,8 @@ class Batches<Ready> {
 
   async add(group: StudentGroup): Promise<void> {
     this.groups.push(group);
-    this.lines += 1 + group.parts.length;
+    const photos = group.parts.filter(({ line }) => line.kind === 'photo').length;
+    this.lines += 1 + group.parts.length + (A_PHOTO_IN_LINES - 1) * photos;
     if (this.lines >= LINES_AT_ONCE) await this.begin();
   }
 

@@ -1,5 +1,6 @@
 import type { NewEntry } from '@pedastance/contract';
 import type { LineFault } from '@pedastance/contract/recordsFile';
+import { NotAJpeg, scrubbedJpeg } from '../store/scrubbedJpeg';
 import type { StudentGroup } from './studentGroup';
 
 type Kind = NewEntry['kind'] | 'build' | 'screen' | 'lesson';
@@ -62,8 +63,9 @@ const KIND_WORDS: Record<Kind, string> = {
 
 type Part = StudentGroup['parts'][number];
 
-const kindOf = ({ line }: Part): Kind | 'consent' | 'tick' =>
-  line.kind === 'entry' ? line.record.kind : line.kind;
+type AnyKind = Kind | 'consent' | 'tick' | 'photo';
+
+const kindOf = ({ line }: Part): AnyKind => (line.kind === 'entry' ? line.record.kind : line.kind);
 
 /** What is wrong with one record's place: it belongs to another student, or stands there twice. */
 function ownFaults({ at, line }: Part, studentId: string, twice: boolean): LineFault[] {
@@ -77,12 +79,27 @@ function ownFaults({ at, line }: Part, studentId: string, twice: boolean): LineF
   return faults;
 }
 
+/** What is wrong with a photo's picture. */
+function pictureFaults({ at, line }: Part): LineFault[] {
+  if (line.kind !== 'photo') return [];
+  const { jpeg, width, height } = line.record;
+  try {
+    scrubbedJpeg(Buffer.from(jpeg, 'base64'), width, height);
+    return [];
+  } catch (error) {
+    if (!(error instanceof NotAJpeg)) throw error;
+    return [{ line: at, field: 'record.jpeg', expected: error.expected, found: error.found }];
+  }
+}
+
 function wantedBy(line: Part['line']): Reference[] {
   switch (line.kind) {
     case 'entry':
       return referencesOf(line.record);
     case 'screen':
       return [['buildId', 'build', line.record.buildId]];
+    case 'photo':
+      return [['addressId', 'address', line.record.addressId]];
     case 'tick':
       return [['cardId', 'card', line.record.cardId]];
     default:
@@ -93,11 +110,11 @@ function wantedBy(line: Part['line']): Reference[] {
 /** Names what a student's records refer to that the file does not have. */
 export function referenceFaults(group: StudentGroup, methods: ReadonlySet<string>): LineFault[] {
   const { id: studentId } = group.student.record;
-  const kinds = new Map<string, Kind | 'consent' | 'tick'>();
+  const kinds = new Map<string, AnyKind>();
   const faults: LineFault[] = [];
   for (const part of group.parts) {
     const { id } = part.line.record;
-    faults.push(...ownFaults(part, studentId, kinds.has(id)));
+    faults.push(...ownFaults(part, studentId, kinds.has(id)), ...pictureFaults(part));
     kinds.set(id, kindOf(part));
   }
   for (const { at, line } of group.parts) {

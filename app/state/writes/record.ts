@@ -18,6 +18,7 @@ import { agesOn, anythingAsked, type Intake } from '@pedastance/core/body/person
 import { dayOf } from '../../domain/students';
 import { untouchedClub, type LessonDraft, hasChange } from '../../domain/lessonDraft';
 import { post, type Post } from '../outbox';
+import { letGoOfLessonPhotos, photoToSend } from '../photo';
 
 interface ToRecord {
   draft: LessonDraft;
@@ -147,9 +148,23 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
     label: `${label} of ${student.name}`,
     writing: { route: 'entry', body },
   });
-  const posts = [
+  const [today] = entries as [AddressEntry, ...unknown[]];
+  const photo = await photoToSend(draft, toRecord.build.figures, {
+    studentId: student.id,
+    addressId: today.id,
+  });
+  const posts: Post[] = [
     ...(asked ? [write('What was asked', asked)] : []),
     ...entries.map((body) => write(`${LABELS[body.kind]}, ${club},`, body)),
+    ...(photo
+      ? [
+          {
+            subjectId: student.id,
+            label: `Photo of ${student.name}`,
+            writing: { route: 'photo' as const, body: photo },
+          },
+        ]
+      : []),
   ];
   const recorded = [
     ...draft.recorded,
@@ -160,4 +175,5 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
     { ...untouchedClub, recorded, intakeRecorded, begun: true, step: 'keep' },
     (changed) => post([...beginning(draft, student), ...posts], changed),
   );
+  await letGoOfLessonPhotos(draft.id);
 }

@@ -1,0 +1,146 @@
+import sharp from 'sharp';
+import { scrubbedJpeg } from '../store/scrubbedJpeg';
+import { landRecord, newConsent, newLesson, newAddress, newPhoto } from './bodies';
+import { SMALL_JPEG } from './pictures';
+import { asAdmin, openWorld, type World } from './world';
+
+let world: World;
+let landed: Awaited<ReturnType<typeof landRecord>>;
+
+beforeAll(async () => {
+  world = await openWorld();
+  landed = await landRecord(world, world.lantern);
+}, 60_000);
+afterAll(() => world.close());
+
+const bytes = Buffer.from(SMALL_JPEG, 'base64');
+const send = (photo: object) => world.lantern.ask('POST', '/api/photos', photo);
+const photo = (over: Parameters<typeof newPhoto>[2] = {}) =>
+  newPhoto(landed.student.id, landed.address.id, over);
+const spoilt = (change: (copy: Buffer) => Buffer) => change(Buffer.from(bytes)).toString('base64');
+
+describe('a picture that comes in', () => {
+  test('loses its place, its maker and what follows its end, and no pixel', async () => {
+    const longer = Buffer.concat([bytes, Buffer.from('somebody’s voice')]);
+    const scrubbed = scrubbedJpeg(longer, 240, 200);
+    expect(bytes.toString('latin1')).toContain('Exif');
+    for (const told of ['Exif', 'Invented', 'voice']) expect(scrubbed.toString('latin1')).not.toContain(told);
+    const pixels = (jpeg: Buffer) => sharp(jpeg).raw().toBuffer();
+    expect((await pixels(scrubbed)).equals(await pixels(bytes))).toBe(true);
+    expect(scrubbedJpeg(scrubbed, 240, 200).equals(scrubbed)).toBe(true);
+  });
+
+  test('is kept so, and answered so', async () => {
+    const kept = photo();
+    expect((await send(kept)).status).toBe(201);
+    const [row] = await asAdmin<{ jpeg: Buffer }>(world.adminUrl, 'select jpeg from photo where id = $1', [
+      kept.id,
+    ]);
+    expect(row!.jpeg.toString('latin1')).not.toContain('Exif');
+    const listed = await world.lantern.ask('GET', `/api/students/${landed.student.id}/photos`);
+    const { jpeg: _without, ...told } = kept;
+    expect(listed.body).toContainEqual(told);
+    expect(JSON.stringify(listed.body)).not.toContain('jpeg');
+  });
+
+  test.each([
+    [
+      'another kind',
+      (copy: Buffer) => Buffer.concat([Buffer.from('89504e470d0a1a0a', 'hex'), copy]),
+      'a JPEG picture',
+    ],
+    ['cut off in its data', (copy: Buffer) => copy.subarray(0, copy.length - 60), 'a whole picture'],
+    ['cut off in its head', (copy: Buffer) => copy.subarray(0, 130), 'a whole picture'],
+    [
+      'with a length that leads nowhere',
+      (copy: Buffer) => (copy.writeUInt16BE(0xfff0, 4), copy),
+      'a whole picture',
+    ],
+    ['with a length of nothing', (copy: Buffer) => (copy.writeUInt16BE(0, 4), copy), 'a whole picture'],
+    ['of letters alone', () => Buffer.alloc(400, 'a'), 'a JPEG picture'],
+    ['of markers alone', () => Buffer.alloc(400, 0xff), 'a JPEG picture'],
+    [
+      'without a picture',
+      () =>
+        Buffer.concat([
+          Buffer.from('ffd8', 'hex'),
+          Buffer.from('fffe0064', 'hex'),
+          Buffer.alloc(98),
+          Buffer.from('ffd9', 'hex'),
+        ]),
+      'one picture',
+    ],
+  ])('%s is refused, and nothing is written', async (_kind, change, expected) => {
+    const answer = await send(photo({ jpeg: spoilt(change) }));
+    expect(answer.status).toBe(422);
+    expect(answer.body.faults[0]).toMatchObject({ field: 'jpeg', expected });
+  });
+
+  test('of another size than it says, or larger than is kept, is refused', async () => {
+    expect((await send(photo({ width: 400 }))).body.faults[0]).toMatchObject({
+      expected: '400 by 200 pixels',
+      found: '240 by 200',
+    });
+    const large = Buffer.concat([bytes, Buffer.alloc(401_000)]).toString('base64');
+    expect((await send(photo({ jpeg: large }))).body.faults[0].field).toBe('jpeg');
+    expect((await send(photo({ jpeg: `${SMALL_JPEG}!` }))).body.faults[0]).toMatchObject({
+      expected: 'base64',
+    });
+  });
+
+  test('never throws anything but a refusal, whatever bytes it has', () => {
+    for (let at = 2; at < bytes.length; at += 3) {
+      const copy = Buffer.from(bytes);
+      copy[at] = (copy[at]! + 97) & 0xff;
+      try {
+        expect(scrubbedJpeg(copy, 240, 200).length).toBeGreaterThan(100);
+      } catch (error) {
+        expect((error as Error).constructor.name).toBe('NotAJpeg');
+      }
+    }
+  });
+});
+
+describe('whose it is', () => {
+  test('another academy reaches no photo by its id, to see it or to delete it', async () => {
+    const path = `/api/photos/${landed.photo.id}`;
+    expect((await world.harbour.ask('GET', path)).status).toBe(404);
+    await world.harbour.ask('DELETE', '/api/photos', { id: landed.photo.id });
+    const [row] = await asAdmin<{ count: number }>(
+      world.adminUrl,
+      'select count(*)::integer as count from photo where id = $1',
+      [landed.photo.id],
+    );
+    expect(row!.count).toBe(1);
+  });
+
+  test('without a yes to photos it is refused, and taken once there is one', async () => {
+    const other = await landRecord(world, world.lantern);
+    const yes = (photos: boolean, madeAt: string) =>
+      world.lantern.ask('POST', '/api/consents', newConsent(other.student.id, { photos, madeAt }));
+    await yes(false, '2026-05-03T10:00:00.000Z');
+    const body = newPhoto(other.student.id, other.address.id);
+    const refused = await send(body);
+    expect([refused.status, refused.body.type]).toEqual([409, 'about:pedastance/photo-consent']);
+    await yes(true, '2026-05-04T10:00:00.000Z');
+    expect((await send(body)).status).toBe(201);
+  });
+
+  test('it goes with an address of its own student, twenty a lesson, and can be deleted', async () => {
+    const other = await landRecord(world, world.lantern);
+    const wrong = await send(newPhoto(landed.student.id, other.address.id));
+    expect(wrong.body.faults[0].field).toBe('addressId');
+    const lesson = newLesson(landed.student.id);
+    const address = newAddress(lesson.id);
+    await world.lantern.ask('POST', '/api/lessons', lesson);
+    await world.lantern.ask('POST', '/api/entries', address);
+    const bodies = Array.from({ length: 21 }, () => newPhoto(landed.student.id, address.id));
+    const answers = await Promise.all(bodies.map(send));
+    expect(answers.map(({ status }) => status).sort()).toEqual([...Array<number>(20).fill(201), 409]);
+    const one = bodies[answers.findIndex(({ status }) => status === 201)]!;
+    expect((await world.lantern.ask('DELETE', '/api/photos', { id: one.id })).status).toBe(204);
+    expect((await world.lantern.ask('GET', `/api/photos/${one.id}`)).status).toBe(404);
+    const left = bodies[answers.findIndex(({ status }) => status === 409)]!;
+    expect((await send(left)).status).toBe(201);
+  });
+});
