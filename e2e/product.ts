@@ -252,6 +252,7 @@ const STEPS = {
   legs: ['Student', 'Legs and trunk'],
   feet: ['Address', 'Plan'],
   tape: ['Address', 'Tape'],
+  photo: ['Address', 'Photo'],
   quickLook: ['Address', 'Quick look'],
   body: ['Address', 'Body'],
   read: ['Read'],

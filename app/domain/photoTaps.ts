@@ -60,6 +60,8 @@ export interface PhotoDraft {
   /** One standard deviation of a tapped corner, once its edges were looked for; pixels. */
   cornerDeviation: number | null;
   taps: Partial<Record<TapName, Point>>;
+  /** Marks that were dragged to their place: no edge moves them. */
+  dragged: Partial<Record<TapName, true>>;
   /** No stick lies along the target line: the sheet itself does. */
   noStick: boolean;
   hiddenHeel: Record<FootName, boolean>;
@@ -67,7 +69,7 @@ export interface PhotoDraft {
 }
 
 /** One standard deviation of a tap with a finger under a loupe, in a photo as it is kept (starting value), pixels. */
-export const TAP_PX = 1.5;
+export const TAP_PX = 1.25;
 
 const footTaps = (foot: FootName, hidden: boolean): TapName[] =>
   hidden ? [`${foot}Toe`, `${foot}Edge1`, `${foot}Edge2`] : [`${foot}Toe`, `${foot}Heel`];
@@ -97,10 +99,29 @@ export function withoutLastTap(photo: PhotoDraft): PhotoDraft {
     .at(-1);
   if (!last) return photo;
   const { [last]: _gone, ...taps } = photo.taps;
-  return { ...photo, taps, ...(last.startsWith('corner') && { cornerDeviation: null }) };
+  const { [last]: _dragged, ...dragged } = photo.dragged;
+  return { ...photo, taps, dragged, ...(last.startsWith('corner') && { cornerDeviation: null }) };
 }
 
 const CORNERS = ['corner1', 'corner2', 'corner3', 'corner4'] as const;
+
+/** How far an edge may be from a tap that goes to it, pixels of a photo as it is kept (starting value). */
+export const SNAP_PX = 14;
+
+/**
+ * The end of a shoe that an edge of the picture can tell better than a finger: the one that faces the camera, lower in
+ * the picture, once both ends are tapped.
+ */
+export function endToSnap(
+  { taps, dragged }: PhotoDraft,
+  foot: FootName,
+): { name: TapName; at: Point; toward: Point } | null {
+  const [toe, heel] = [taps[`${foot}Toe`], taps[`${foot}Heel`]];
+  if (!toe || !heel) return null;
+  const [name, at, toward] =
+    toe.y >= heel.y ? ([`${foot}Toe`, toe, heel] as const) : ([`${foot}Heel`, heel, toe] as const);
+  return dragged[name] ? null : { name, at, toward };
+}
 
 /** The four tapped corners; null while one is missing. */
 export function cornersOf({ taps }: PhotoDraft): Point[] | null {

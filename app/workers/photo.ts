@@ -5,7 +5,7 @@ import {
   greyFrom,
   measureFeet,
   refinedCorners,
-  snapped,
+  snappedAlong,
   usualFocal,
   type Grey,
 } from '@pedastance/core/photo';
@@ -182,7 +182,8 @@ const WORK: Work = {
       );
       return { points: points.map((point) => larger(point, 1 / by)), deviation: deviation / by, sidesSeen };
     }),
-  snap: ({ at, reach }) => ofOpen((grey, by) => larger(snapped(grey, larger(at, by), reach * by), 1 / by)),
+  snap: ({ at, toward, reach }) =>
+    ofOpen((grey, by) => larger(snappedAlong(grey, larger(at, by), larger(toward, by), reach * by), 1 / by)),
   measure({ photo, heights, doubts }) {
     try {
       return measureFeet(photo, heights, doubts);

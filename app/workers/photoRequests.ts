@@ -25,7 +25,7 @@ export interface PhotoAsked {
   /** A photo that was kept before: it is only to be looked at more closely. */
   reopen: { of: Blob; answer: null };
   corners: { of: Point[]; answer: { points: Point[]; deviation: number; sidesSeen: number } };
-  snap: { of: { at: Point; reach: number }; answer: Point };
+  snap: { of: { at: Point; toward: Point; reach: number }; answer: Point };
   measure: {
     of: { photo: FeetPhoto; heights: Heights; doubts: Doubts };
     answer: MeasuredFeet | null;

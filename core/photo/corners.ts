@@ -126,29 +126,40 @@ export function refinedCorners(grey: Grey, tapped: readonly Point[]): Corners {
 }
 
 /** A change of grey that is an edge. */
-const LEAST_EDGE = 24;
+const LEAST_EDGE = 20;
+/** Greys are taken across so many pixels beside the line, so that grass makes no edge. */
+const BESIDE_PX = 3;
 
 /**
- * The edge that is nearest a tap, where the picture shows one: strong and near counts most.
+ * The edge across a line that is nearest a tap on it: a sole ends where its axis leaves it. Strong and near counts most.
  * @param grey the picture
  * @param tapped pixels
- * @param reach how far it may be, pixels
- * @returns the place on the edge, or the tap itself
+ * @param toward another point of the line, pixels
+ * @param reach how far the edge may be, pixels
+ * @returns the place on the line, or the tap itself where no edge is seen
  */
-export function snapped(grey: Grey, tapped: Point, reach: number): Point {
-  let best = tapped;
-  let most = 0;
-  const steps = Math.ceil(reach);
-  for (let down = -steps; down <= steps; down += 1)
-    for (let right = -steps; right <= steps; right += 1) {
-      const far = Math.hypot(right, down);
-      if (far > reach) continue;
-      const at = { x: tapped.x + right, y: tapped.y + down };
-      const across = greyAt(grey, at.x + 1.5, at.y) - greyAt(grey, at.x - 1.5, at.y);
-      const along = greyAt(grey, at.x, at.y + 1.5) - greyAt(grey, at.x, at.y - 1.5);
-      const change = Math.hypot(across, along);
-      const counts = change * (1 - (0.7 * far) / reach);
-      if (change >= LEAST_EDGE && counts > most) [best, most] = [at, counts];
+export function snappedAlong(grey: Grey, tapped: Point, toward: Point, reach: number): Point {
+  const length = Math.hypot(toward.x - tapped.x, toward.y - tapped.y);
+  if (!(length > 0)) return tapped;
+  const along = { x: (toward.x - tapped.x) / length, y: (toward.y - tapped.y) / length };
+  const at = (far: number, beside = 0): Point => ({
+    x: tapped.x + far * along.x - beside * along.y,
+    y: tapped.y + far * along.y + beside * along.x,
+  });
+  const meanAt = (far: number): number => {
+    let sum = 0;
+    for (let beside = -BESIDE_PX; beside <= BESIDE_PX; beside += 1) {
+      const { x, y } = at(far, beside);
+      sum += greyAt(grey, x, y);
     }
-  return best;
+    return sum / (2 * BESIDE_PX + 1);
+  };
+  const off = Math.ceil(reach);
+  let [best, most] = [0, 0];
+  for (let far = -off; far <= off; far += 0.5) {
+    const change = Math.abs(meanAt(far + 2) - meanAt(far - 2));
+    const counts = change * (1 - (0.6 * Math.abs(far)) / off);
+    if (change >= LEAST_EDGE && counts > most) [best, most] = [far, counts];
+  }
+  return at(best);
 }

@@ -1,4 +1,4 @@
-import { seeded, type Point } from '..';
+import { innerReach, seeded, type Point } from '..';
 import { measureFeet, USUAL_DOUBTS, USUAL_HEIGHTS, type FeetPhoto, type TappedShoe } from './feet';
 
 const SHOE = { length: 290, breadth: 105 };
@@ -63,8 +63,14 @@ function scene({ elevation, around, left, heel }: Scene, random: () => number) {
   const tapped = ({ toe, heel: back }: typeof lead): TappedShoe => {
     const tip = see(at(toe.x, toe.y), toesUp + 2 * normal(), 2);
     if (heel === 'seen') return { toe: tip, heel: see(at(back.x, back.y), heelsUp + 2 * normal(), 2) };
-    const edge = (share: number) =>
-      see(at(back.x + share * (toe.x - back.x), back.y + share * (toe.y - back.y)), 0, 2);
+    // The sole's inner edge, toward the other foot.
+    const inward = toe.x > back.x ? -1 : 1;
+    const edge = (share: number) => {
+      const [along, across] = [(toe.x - back.x) / SHOE.length, (toe.y - back.y) / SHOE.length];
+      const reach = inward * SHOE.breadth * innerReach(share);
+      const [x, y] = [back.x + share * (toe.x - back.x), back.y + share * (toe.y - back.y)];
+      return see(at(x + reach * across, y - reach * along), 6, 2);
+    };
     return { toe: tip, edge: [edge(0.3), edge(0.8)] };
   };
   const sheet = A4.map(({ x, y }) => ({ x: middle.x - 105 + x, y: middle.y - 60 + y }));

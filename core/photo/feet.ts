@@ -2,6 +2,7 @@ import {
   FEET_FIGURES,
   footFromPoints,
   groundFigure,
+  innerReach,
   measureAddress,
   toePoint,
   type Address,
@@ -163,18 +164,55 @@ function straightened({ x, y }: Point, { centre }: Camera, bend: number): Point 
 /** Half of a ball: 42.67 mm at least (Equipment Rules of golf). */
 const BALL_MIDDLE_MM = 21.3;
 
-/** A shoe's two ends on the ground; a hidden heel lies a shoe's length from the toe along the inner edge. */
+/** Where the inner edge of a sole is seen, mm above the ground (starting value). */
+const EDGE_MM = 6;
+/** How far the long axis may be turned from the line of two taps on the edge, degrees: a sole is narrower at its heel. */
+const MOST_TURNED = 20;
+
+/**
+ * Which way a shoe points, from its toe and two points of its inner edge: the direction in which both points are as far
+ * in as the sole's shape has them, whatever its breadth.
+ */
+function alongEdge(toe: Point, edge: readonly [Point, Point], length: number): Point {
+  const line = unit(minus(edge[0], edge[1]));
+  const forward = dot(line, minus(toe, middle(edge[0], edge[1]))) >= 0 ? line : { x: -line.x, y: -line.y };
+  const turned = (by: number): Point => {
+    const [sine, cosine] = [Math.sin(radians(by)), Math.cos(radians(by))];
+    return { x: forward.x * cosine - forward.y * sine, y: forward.x * sine + forward.y * cosine };
+  };
+  /** How much more breadth one point asks for than the other. */
+  const off = (by: number): number => {
+    const along = turned(by);
+    const [first, second] = edge.map((point) => {
+      const back = minus(point, toe);
+      const share = 1 + dot(back, along) / length;
+      const inward = Math.abs(back.x * along.y - back.y * along.x);
+      return { inward, reach: Math.max(0.05, innerReach(share)) };
+    }) as [Reached, Reached];
+    return first.inward * second.reach - second.inward * first.reach;
+  };
+  let [low, high] = [-MOST_TURNED, MOST_TURNED];
+  const rises = off(high) > off(low);
+  for (let round = 0; round < 40; round += 1) {
+    const by = (low + high) / 2;
+    if (off(by) > 0 === rises) high = by;
+    else low = by;
+  }
+  return turned((low + high) / 2);
+}
+
+interface Reached {
+  inward: number;
+  reach: number;
+}
+
+/** A shoe's two ends on the ground; a hidden heel lies a shoe's length from the toe, as its inner edge points. */
 function endsOf(tapped: TappedShoe, { toe, heel }: Heights, { length }: Given, place: Place): Ends {
   const end = place(tapped.toe, toe);
   if ('heel' in tapped) return { toe: end, heel: place(tapped.heel, heel) };
-  const [a, b] = tapped.edge.map((point) => place(point, 0)) as [Point, Point];
-  const along = unit(minus(a, b));
-  // From the heel to the toe: the end of the edge that is nearer the toe is the front one.
-  const sign = dot(along, minus(end, middle(a, b))) >= 0 ? 1 : -1;
-  return {
-    toe: end,
-    heel: { x: end.x - sign * length * along.x, y: end.y - sign * length * along.y },
-  };
+  const edge = tapped.edge.map((point) => place(point, EDGE_MM)) as [Point, Point];
+  const along = alongEdge(end, edge, length);
+  return { toe: end, heel: { x: end.x - length * along.x, y: end.y - length * along.y } };
 }
 
 /** A shoe's two ends on the ground, mm. */

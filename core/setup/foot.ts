@@ -87,6 +87,19 @@ export function soleOutline(shoe: Shoe): Point[] {
 }
 
 /**
+ * How far in from the long axis the sole's inner edge is, as a share of the breadth.
+ * @param along share of the length, 0 heel to 1 toe
+ * @returns share of the breadth; nought beyond the ends
+ * @example innerReach(0) // 0
+ */
+export function innerReach(along: number): number {
+  const after = INNER_SIDE.findIndex(({ y }) => y >= along);
+  if (after <= 0 || along > 1) return 0;
+  const [a, b] = [INNER_SIDE[after - 1]!, INNER_SIDE[after]!];
+  return a.x + ((along - a.y) / (b.y - a.y)) * (b.x - a.x);
+}
+
+/**
  * How far the sole reaches along the target line, from its least to its greatest x, mm.
  * @param address the address, mm and degrees
  * @param foot lead or trail

@@ -30,7 +30,7 @@ import { useLessonContext } from '../context';
 import { NeedsClub } from '../NeedsClub';
 import { PhotoResult, SheetSeen } from './PhotoResult';
 import { TapPicture } from './TapPicture';
-import { refineCorners, useMeasured, usePhotoPicture, usePhotoWorker } from './usePhotoWorker';
+import { refineCorners, snapShoe, useMeasured, usePhotoPicture, usePhotoWorker } from './usePhotoWorker';
 import { messages as result } from './PhotoResult.messages';
 import { messages } from './PhotoStep.messages';
 import { messages as taps } from './TapPicture.messages';
@@ -113,16 +113,18 @@ function Asked({ photo }: { photo: PhotoDraft }) {
   );
 }
 
-/** Puts a mark on the edge near it, and the corners of a sheet on its edges. */
-async function placed(worker: PhotoWorker, name: TapName, at: Point, snapWithin: number): Promise<void> {
-  const put = (point: Point) => changePhoto((now) => ({ ...now, taps: { ...now.taps, [name]: point } }));
-  put(at);
-  const toEdge = /Toe|Heel|Edge/.test(name) && snapWithin > 0;
-  if (toEdge) put(await worker.ask('snap', { at, reach: snapWithin }));
-  if (!name.startsWith('corner')) return;
-  changePhoto((now) => ({ ...now, cornerDeviation: null }));
+/** Puts a mark where it was tapped; shoes and a sheet's corners then go to their edges. */
+async function placed(worker: PhotoWorker, name: TapName, at: Point, dragged: boolean): Promise<void> {
+  changePhoto((now) => ({
+    ...now,
+    taps: { ...now.taps, [name]: at },
+    dragged: { ...now.dragged, ...(dragged && { [name]: true }) },
+    ...(name.startsWith('corner') && { cornerDeviation: null }),
+  }));
   const photo = lesson.getState().draft?.photo;
-  if (photo) await refineCorners(worker, photo);
+  if (!photo) return;
+  if (name.startsWith('corner')) await refineCorners(worker, photo);
+  else if (/Toe|Heel/.test(name)) await snapShoe(worker, photo, name.startsWith('lead') ? 'lead' : 'trail');
 }
 
 function Measuring({
@@ -141,7 +143,7 @@ function Measuring({
         photo={photo}
         picture={picture}
         measured={measured === 'nothing' ? null : measured}
-        onPlace={(name, at, snapWithin) => void placed(worker(), name, at, snapWithin)}
+        onPlace={(name, at, dragged) => void placed(worker(), name, at, dragged)}
       />
       <View className="gap-3 p-3">
         <SheetSeen photo={photo} />

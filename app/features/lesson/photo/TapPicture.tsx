@@ -12,10 +12,9 @@ import { messages } from './TapPicture.messages';
 const REACH_PX = 26;
 /** A finger that moves this far means another place than the edge under it. */
 const ADJUSTS_PX = 5;
-/** How far an edge may be from a tap that snaps to it, px of the screen. */
-const SNAP_PX = 5;
-/** Under the loupe a mark moves slower than the finger, so that it can be put on a pixel. */
-const SLOWER = 0.4;
+/** Under the loupe a slow finger moves a mark more slowly still, so that it can be put on a pixel; a quick one is followed. */
+const SLOWEST = 0.2;
+const QUICK_PX = 8;
 const LOUPE_PX = 120;
 /** How much larger the loupe shows the photo's own pixels. */
 const LOUPE_ZOOM = 2;
@@ -62,18 +61,19 @@ function soleSeen({ address, frame }: MeasuredFeet, foot: FootName): string {
 
 interface Held {
   name: TapName;
-  /** Where the finger went down, and where the mark was then: pixels of the screen and of the photo. */
+  /** Where the finger was last, pixels of the screen, and how far it has gone. */
   finger: Point;
-  from: Point;
+  gone: number;
+  /** Where the mark is, pixels of the photo. */
   at: Point;
-  adjusted: boolean;
 }
 
 interface TapPictureProps {
   photo: PhotoDraft;
   picture: string;
   measured: MeasuredFeet | null;
-  onPlace: (name: TapName, at: Point, snapWithin: number) => void;
+  /** `dragged` where the mark was put there with care: no edge is to move it. */
+  onPlace: (name: TapName, at: Point, dragged: boolean) => void;
 }
 
 function Mark({ at, name, scale, held }: { at: Point; name: TapName; scale: number; held: boolean }) {
@@ -160,19 +160,25 @@ export function TapPicture({ photo, picture, measured, onPlace }: TapPictureProp
     const name = next ?? nearest(at);
     if (!name) return;
     const from = next ? at : photo.taps[name]!;
-    setHeld({ name, from, at: from, finger: { x: event.clientX, y: event.clientY }, adjusted: false });
+    setHeld({ name, at: from, finger: { x: event.clientX, y: event.clientY }, gone: 0 });
   };
   const move = (event: PointerEvent<SVGSVGElement>) => {
     if (!held) return;
-    const [x, y] = [event.clientX - held.finger.x, event.clientY - held.finger.y];
-    const adjusted = held.adjusted || Math.hypot(x, y) > ADJUSTS_PX;
-    const by = SLOWER * screenPx();
-    setHeld({ ...held, adjusted, at: within({ x: held.from.x + x * by, y: held.from.y + y * by }) });
+    const finger = { x: event.clientX, y: event.clientY };
+    const [x, y] = [finger.x - held.finger.x, finger.y - held.finger.y];
+    const step = Math.hypot(x, y);
+    const by = Math.min(1, Math.max(SLOWEST, step / QUICK_PX)) * screenPx();
+    setHeld({
+      ...held,
+      finger,
+      gone: held.gone + step,
+      at: within({ x: held.at.x + x * by, y: held.at.y + y * by }),
+    });
   };
   const up = () => {
     if (!held) return;
     setHeld(null);
-    onPlace(held.name, held.at, held.adjusted ? 0 : SNAP_PX * screenPx());
+    onPlace(held.name, held.at, held.gone > ADJUSTS_PX);
   };
   const keyed = (event: KeyboardEvent, name: TapName | null) => {
     const step = event.shiftKey ? 10 : 1;
@@ -180,10 +186,10 @@ export function TapPicture({ photo, picture, measured, onPlace }: TapPictureProp
       event.key
     ];
     const at = name && photo.taps[name];
-    if (at && by) onPlace(name, within({ x: at.x + by[0]!, y: at.y + by[1]! }), 0);
+    if (at && by) onPlace(name, within({ x: at.x + by[0]!, y: at.y + by[1]! }), true);
     else if (!name && event.key === 'Enter') {
       const next = nextTap(photo);
-      if (next) onPlace(next, { x: photo.width / 2, y: photo.height / 2 }, 0);
+      if (next) onPlace(next, { x: photo.width / 2, y: photo.height / 2 }, true);
     } else return;
     event.preventDefault();
     event.stopPropagation();

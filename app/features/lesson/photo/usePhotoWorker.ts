@@ -2,7 +2,15 @@ import type { MeasuredFeet } from '@pedastance/core/photo';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { v7 as newId } from 'uuid';
-import { cornersOf, readyPhoto, withCorners, type PhotoDraft } from '../../../domain/photoTaps';
+import type { FootName } from '@pedastance/core/setup';
+import {
+  cornersOf,
+  endToSnap,
+  readyPhoto,
+  SNAP_PX,
+  withCorners,
+  type PhotoDraft,
+} from '../../../domain/photoTaps';
 import { changePhoto, keepPhoto, keptPhoto } from '../../../state/photo';
 import { lesson } from '../../../state/lesson';
 import type { FileFault, OpenedPhoto, PhotoStage } from '../../../workers/photoRequests';
@@ -21,6 +29,7 @@ const draftOf = ({ width, height, camera, focalTold, sheets }: OpenedPhoto): Pho
   flat: 'A4',
   cornerDeviation: null,
   taps: {},
+  dragged: {},
   noStick: false,
   hiddenHeel: { lead: false, trail: false },
   heights: USUAL_HEIGHTS,
@@ -122,6 +131,16 @@ export function useMeasured(worker: () => PhotoWorker): MeasuredFeet | 'nothing'
 
 const readyNow = (photo: PhotoDraft, of: PhotoDraft): boolean =>
   photo.id === of.id && Object.keys(photo.taps).length >= Object.keys(of.taps).length;
+
+/** Moves the end of a shoe that faces the camera to the sole's edge, where the picture shows one. */
+export async function snapShoe(worker: PhotoWorker, photo: PhotoDraft, foot: FootName): Promise<void> {
+  const end = endToSnap(photo, foot);
+  if (!end) return;
+  const at = await worker.ask('snap', { at: end.at, toward: end.toward, reach: SNAP_PX });
+  changePhoto((now) =>
+    now.taps[end.name] === end.at ? { ...now, taps: { ...now.taps, [end.name]: at } } : now,
+  );
+}
 
 /** Looks for the edges of a flat thing whose fourth corner was just tapped, and moves its corners there. */
 export async function refineCorners(worker: PhotoWorker, photo: PhotoDraft): Promise<void> {
