@@ -30,7 +30,8 @@ async function pdfOf(sheet: Sheet): Promise<Uint8Array> {
     });
   for (const { x, y, size, words: text } of words)
     page.drawText(text, { x: points(x), y: points(sheet.height - y), size: points(size), font, color: BLACK });
-  return pdf.save();
+  // Plain objects: the oldest viewer reads them.
+  return pdf.save({ useObjectStreams: false });
 }
 
 async function makeSheets(folder: string): Promise<void> {

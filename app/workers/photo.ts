@@ -129,6 +129,7 @@ async function open(
     const grey = greyOf(bitmap);
     tell('looking for the sheet');
     const found = await findSheets(grey, readCodes);
+    if (found.some(({ mirrored }) => mirrored)) throw new Faulty('mirrored');
     tell('keeping it small');
     const kept = await keptSmall(bitmap);
     bitmap.close();

@@ -3,7 +3,7 @@ import type { Point } from '@pedastance/core/setup';
 
 /** Why a file is not taken. */
 export type FileFault =
-  'not a picture' | 'too large' | 'moving' | 'cannot be read' | 'too small' | 'not kept small';
+  'not a picture' | 'too large' | 'moving' | 'cannot be read' | 'too small' | 'not kept small' | 'mirrored';
 
 /** A photo as it was opened: scaled, without anything that the camera wrote into it. Everything is in its pixels. */
 export interface OpenedPhoto {

@@ -20,6 +20,8 @@ export type CodeReader = (grey: Grey) => Promise<FoundCode[]>;
 /** A sheet that was found in a picture. */
 export interface FoundSheet {
   sheet: Sheet;
+  /** The picture is the mirror of what the camera saw: nothing can be measured in it. */
+  mirrored: boolean;
   /** From the sheet's ground to the picture: mm from the sheet's top left corner, x right and y up its page, as printed. */
   homography: Homography;
   /** A factor of how sure the four corners of the paper are, as `cornerSpread` has it. */
@@ -99,7 +101,10 @@ function fitted(grey: Grey, start: Homography, edges: readonly KnownEdge[], roun
 }
 
 /** A code's sheet, fitted to its own edges; null where the edges are not those of the code. */
-function fittedSheet(grey: Grey, { sheet, corners }: FoundCode & { sheet: Sheet }): FoundSheet | null {
+function fittedSheet(
+  grey: Grey,
+  { sheet, corners, mirrored }: FoundCode & { sheet: Sheet },
+): FoundSheet | null {
   try {
     const printed = printedEdges(sheet);
     const [code, squares] = [printed.code.map(known), printed.squares.map(known)];
@@ -107,14 +112,14 @@ function fittedSheet(grey: Grey, { sheet, corners }: FoundCode & { sheet: Sheet 
     const byCode = fitted(grey, start, code, ROUNDS_OF_CODE);
     if (byCode.found < LEAST_FOUND || byCode.deviation > MOST_OFF_PX) return null;
     const fit = fitted(grey, byCode.homography, [...code, ...squares], ROUNDS_OF_SHEET);
-    return toldOf(grey, sheet, fit.found < LEAST_FOUND ? byCode : fit);
+    return { ...toldOf(grey, sheet, fit.found < LEAST_FOUND ? byCode : fit), mirrored };
   } catch (error) {
     if (error instanceof Degenerate) return null;
     throw error;
   }
 }
 
-function toldOf(grey: Grey, sheet: Sheet, fit: Fit): FoundSheet {
+function toldOf(grey: Grey, sheet: Sheet, fit: Fit): Omit<FoundSheet, 'mirrored'> {
   const printed = paperSeen(grey, fit.homography, sheet);
   const scale = printed?.scale ?? 1;
   const page = cornersOf({ x: 0, y: 0, width: sheet.width, height: sheet.height }).map(upward);

@@ -21,7 +21,7 @@ const ASIDE = 20;
 /** A tap may be as unsure on the ground, mm: 2 pixels at 1.2 pixels a mm. */
 const COARSEST_MM = 2 / 1.2;
 /** How far a sheet's printed edges may be from where a flat one has them, mm. */
-const MOST_UNEVEN = 0.8;
+const MOST_UNEVEN = 0.3;
 /** A shoe tapped longer or shorter by as many standard deviations was tapped wrongly. */
 const MOST_OFF = 3;
 

@@ -19,6 +19,8 @@ export interface Picture {
   height: number;
   /** Red, green and blue of each pixel. */
   data: Uint8Array;
+  /** What each pixel shows, by its place in `MATERIAL_NAMES`. */
+  shows: Uint8Array;
 }
 
 const MATERIALS = {
@@ -31,7 +33,7 @@ const MATERIALS = {
   upper: [0.9, 0.95, 1.05],
   trousers: [0.8, 0.85, 1],
 } as const;
-const NAMES = Object.keys(MATERIALS) as (keyof typeof MATERIALS)[];
+export const MATERIAL_NAMES = Object.keys(MATERIALS) as (keyof typeof MATERIALS)[];
 const TINTS = Object.values(MATERIALS);
 
 /** The picture while it is made: how light each pixel is, and of what. */
@@ -59,7 +61,7 @@ function paintGround(canvas: Canvas, camera: Camera, scene: Scene, light: Light,
     tile[(Math.floor(x) & (NOISE_SIDE - 1)) + NOISE_SIDE * (Math.floor(y) & (NOISE_SIDE - 1))]!;
   const { base, fine, coarse, grain } = TEXTURES[scene.ground];
   const ground = groundOf(camera);
-  const material = NAMES.indexOf(scene.ground);
+  const material = MATERIAL_NAMES.indexOf(scene.ground);
   const shadow = shadowOf(light, chance);
   for (let y = 0, pixel = 0; y < canvas.height; y += 1)
     for (let x = 0; x < canvas.width; x += 1, pixel += 1) {
@@ -111,7 +113,7 @@ function cover(
       const pixel = y * canvas.width + x;
       const covered = count / (FINE * FINE);
       canvas.light[pixel] = (1 - covered) * canvas.light[pixel]! + covered * (sum / count);
-      if (covered > 0.5) canvas.material[pixel] = NAMES.indexOf(material);
+      if (covered > 0.5) canvas.material[pixel] = MATERIAL_NAMES.indexOf(material);
     }
 }
 
@@ -234,29 +236,31 @@ function fill(
 }
 
 /** A separable blur with the weights of a bell curve. */
-function blurred({ width, height, light }: Canvas, deviation: number): void {
+function blurred({ width, light }: Canvas, deviation: number): void {
   if (deviation <= 0) return;
   const reach = Math.ceil(2.5 * deviation);
   const weights = Array.from({ length: 2 * reach + 1 }, (_, at) =>
     Math.exp(-((at - reach) ** 2) / (2 * deviation ** 2)),
   );
   const sum = weights.reduce((a, b) => a + b, 0);
-  const pass = (from: Float32Array, step: number, count: number, lines: number, lineStep: number) => {
-    const to = new Float32Array(from.length);
-    for (let line = 0; line < lines; line += 1)
-      for (let at = 0; at < count; at += 1) {
-        let value = 0;
-        const here = line * lineStep + at * step;
-        const inside = at >= reach && at + reach < count;
-        for (let off = -reach; off <= reach; off += 1) {
-          const place = inside ? off : Math.min(count - 1, Math.max(0, at + off)) - at;
-          value += weights[off + reach]! * from[here + place * step]!;
-        }
-        to[here] = value / sum;
-      }
-    return to;
-  };
-  light.set(pass(pass(light, 1, width, height, width), width, height, width, 1));
+  const height = light.length / width;
+  const clamped = (value: number, most: number) => Math.min(most, Math.max(0, value));
+  const across = new Float32Array(light.length);
+  for (let row = 0; row < light.length; row += width)
+    for (let off = -reach; off <= reach; off += 1) {
+      const weight = weights[off + reach]! / sum;
+      const [from, to] = [Math.max(0, -off), Math.min(width, width - off)];
+      for (let x = 0; x < from; x += 1) across[row + x]! += weight * light[row]!;
+      for (let x = from; x < to; x += 1) across[row + x]! += weight * light[row + x + off]!;
+      for (let x = to; x < width; x += 1) across[row + x]! += weight * light[row + width - 1]!;
+    }
+  light.fill(0);
+  for (let y = 0; y < height; y += 1)
+    for (let off = -reach; off <= reach; off += 1) {
+      const weight = weights[off + reach]! / sum;
+      const [to, from] = [y * width, clamped(y + off, height - 1) * width];
+      for (let x = 0; x < width; x += 1) light[to + x]! += weight * across[from + x]!;
+    }
 }
 
 const BELLS = 4096;
@@ -281,7 +285,7 @@ function developed(canvas: Canvas, light: Light, chance: () => number): Picture 
         data[3 * pixel + channel] = value < 0 ? 0 : value > 255 ? 255 : value;
       }
     }
-  return { width, height, data };
+  return { width, height, data, shows: canvas.material };
 }
 
 /** How dark or light shoes and trousers are. */
@@ -317,7 +321,7 @@ export function photograph(scene: Scene, camera: Camera, light: Light, seed: str
         canvas,
         outline.map((point) => seenBy(camera, point)),
         greys[material] * lit,
-        NAMES.indexOf(material),
+        MATERIAL_NAMES.indexOf(material),
       );
   }
   blurred(canvas, light.blur);

@@ -24,6 +24,6 @@ export const messages = {
   paperUnseen: 'The paper’s edges are not seen: its printed size is taken on trust.',
   sheetFound: 'Sheet found',
   sheetsFound: (count: number) => `${count} sheets found`,
-  noSheetFound: 'No printed sheet was found. Tap the corners of a plain one.',
+  noSheetFound: 'No printed sheet was read. Lay it flat, or tap the corners of a plain one.',
   whichPaper: 'Which paper lies there?',
 };

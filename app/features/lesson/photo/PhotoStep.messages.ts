@@ -23,6 +23,7 @@ export const messages = {
     moving: 'This picture moves. Choose a still photo.',
     'cannot be read': 'This browser cannot read this picture. Save it as JPEG, then choose it again.',
     'too small': 'This picture is too small to measure. Take it with the camera itself.',
+    mirrored: 'This picture is mirrored. Turn mirroring off in the camera, then take another.',
     'not kept small': 'This picture could not be made small enough. Take another.',
   },
   failed: (why: string) => `The photo was not read: ${why}`,
