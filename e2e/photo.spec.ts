@@ -170,3 +170,63 @@ test('what is no photo to measure by is told, and nothing is lost', async ({ pag
   for (const spot of [at.ball, at.leadToe, at.leadHeel, at.trailToe, at.trailHeel]) await tap(page, spot);
   await expect(page.getByRole('alert')).toContainText('These corners make no sheet');
 });
+
+/** Measures a photo whose sheet is found, and records what was read. */
+async function measureAndRecord(page: Page, file: Buffer, at: ReturnType<typeof whereToTap>): Promise<void> {
+  await step(page, 'photo');
+  await choosePhoto(page, file);
+  await asks(page, /one end of the stick/);
+  for (const spot of [at.stick1, at.stick2, at.ball, at.leadToe, at.leadHeel, at.trailToe, at.trailHeel])
+    await tap(page, spot);
+  await press(page, 'Use these figures');
+  await step(page, 'keep');
+  await press(page, /^Record/);
+  await expect(page.getByText(/Recorded: /)).toBeVisible();
+}
+
+test('before and after: two photos at one scale beside each other and one over the other, then one is deleted', async ({
+  page,
+  product,
+}) => {
+  const before = sceneWith(FERRIS, await printed('A4'));
+  const after = sceneWith({ ...FERRIS, trailFlare: 20, stanceWidth: 470 }, await printed('A4'), {
+    turned: -12,
+  });
+  const photos = [before, after].map((scene, number) => {
+    const camera = phoneOver(
+      scene,
+      { elevation: 60 - 8 * number, around: 10 * number, distance: 1400 },
+      2048,
+    );
+    const picture = photograph(scene, camera, LIGHT, `photo ${number}`);
+    return { at: whereToTap(scene, camera), file: asPhoneWrites(picture, camera) };
+  });
+  await signIn(page, product);
+  await allowPhotos(page, product, 'Ferris Quillon');
+  await openLesson(page, 'Ferris Quillon', '7-iron');
+  const lesson = page.url();
+  await measureAndRecord(page, await photos[0]!.file, photos[0]!.at);
+  await page.goto(lesson);
+  await step(page, 'club');
+  await page.getByRole('radio', { name: '7-iron', exact: true }).click();
+  await press(page, 'Place the feet');
+  await measureAndRecord(page, await photos[1]!.file, photos[1]!.at);
+  await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
+  await page.goto(`${product.origin}/students`);
+  await student(page, 'Ferris Quillon').click();
+  await page.getByTestId('log-card').first().getByRole('link').first().click();
+  const card = page.getByTestId('photos');
+  await expect(card.getByRole('img')).toBeVisible();
+  await card.getByLabel('Compare with').selectOption({ index: 1 });
+  await expect(card.getByRole('img')).toHaveCount(2);
+  const compared = await card.getByTestId('compared-trailFlare').innerText();
+  const [was, is] = [...compared.matchAll(/(\d+)°/g)].map(([, degrees]) => Number(degrees));
+  expect(Math.abs(was! - 8)).toBeLessThanOrEqual(3);
+  expect(Math.abs(is! - 20)).toBeLessThanOrEqual(3);
+  await card.getByRole('radio', { name: 'One over the other' }).click();
+  await card.getByRole('slider').fill('30');
+  await expect(card.getByTestId('on-ground').nth(1)).toHaveCSS('opacity', '0.3');
+  await press(page, 'Delete this photo');
+  await press(page, 'Delete it');
+  await expect(card).toHaveCount(0);
+});

@@ -9,13 +9,13 @@ import {
   type Doubts,
   type FeetPhoto,
   type Flat,
+  type FoundSheet,
   type Heights,
   type KnownInPhoto,
   type Taps,
 } from '@pedastance/core/photo';
 import type { Build } from '@pedastance/core/body';
 import type { FootName, Point } from '@pedastance/core/setup';
-import type { PhotoSheet } from '../workers/photoRequests';
 
 /** What is tapped in a photo, in the order it is asked for. */
 export const TAP_NAMES = [
@@ -44,6 +44,9 @@ export const FLATS = {
 } as const satisfies Record<string, Flat>;
 export type FlatName = keyof typeof FLATS;
 export const FLAT_NAMES = Object.keys(FLATS) as FlatName[];
+
+/** What is kept of a sheet that was found. */
+export type PhotoSheet = Pick<FoundSheet, 'ground' | 'image' | 'spread' | 'printed' | 'residualMm'>;
 
 /** A photo of a student's feet while it is measured; everything in its own pixels. */
 export interface PhotoDraft {

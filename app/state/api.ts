@@ -9,6 +9,7 @@ import type {
   NewDrill,
   NewInvite,
   OwnSession,
+  PhotoListed,
   ResetOf,
   StartAcademy,
   StudentCards,
@@ -103,6 +104,23 @@ function checkedAnswer(answer: (Answer & { status: number }) | null): Answer {
 const read = async <Value>(path: string, owner: string | null): Promise<Value> =>
   (await ask('GET', path, owner)).value as Value;
 
+/** A picture's bytes. @throws ServerAway, ServerFailed or Refused */
+async function picture(owner: string, id: string): Promise<Blob> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/photos/${id}`, {
+      credentials: 'same-origin',
+      signal: AbortSignal.timeout(TIMEOUT_MS),
+      headers: { accept: 'image/jpeg', [OWNER_HEADER]: owner },
+    });
+    if (response.ok && response.headers.get(CONTRACT_HEADER)) return await response.blob();
+  } catch (error) {
+    throw new ServerAway((error as Error).message);
+  }
+  checkedAnswer(await wholeAnswer(response));
+  throw new ServerAway('the answer is not from this server');
+}
+
 /** A file of an academy's records takes minutes to send and to read. */
 const FILE_TIMEOUT_MS = 30 * 60_000;
 
@@ -180,6 +198,10 @@ export const api = {
   recover: (body: { email: string; code: string; password: string }) =>
     ask('PUT', '/api/recovery', null, body),
   drills: (owner: string) => read<NewDrill[]>('/api/drills', owner),
+  photos: (owner: string, studentId: string) =>
+    read<PhotoListed[]>(`/api/students/${studentId}/photos`, owner),
+  picture,
+  deletePhoto: (owner: string, id: string) => ask('DELETE', '/api/photos', owner, { id }),
   cards: (owner: string, studentId: string) => read<StudentCards>(`/api/students/${studentId}/cards`, owner),
   revokeCard: (owner: string, id: string) => ask('DELETE', '/api/card-links', owner, { id }),
   today: (owner: string) => read<Today>('/api/today', owner),

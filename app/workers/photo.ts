@@ -12,6 +12,7 @@ import {
 import type { Point } from '@pedastance/core/setup';
 import { parse } from 'exifr';
 import { imageSize } from 'image-size';
+import type { PhotoSheet } from '../domain/photoTaps';
 import { readCodes } from './codes';
 import type {
   FileFault,
@@ -19,7 +20,6 @@ import type {
   PhotoAsk,
   PhotoAsked,
   PhotoQuestion,
-  PhotoSheet,
   PhotoStage,
 } from './photoRequests';
 

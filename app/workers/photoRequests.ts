@@ -1,5 +1,6 @@
-import type { Camera, Doubts, FeetPhoto, FoundSheet, Heights, MeasuredFeet } from '@pedastance/core/photo';
+import type { Camera, Doubts, FeetPhoto, Heights, MeasuredFeet } from '@pedastance/core/photo';
 import type { Point } from '@pedastance/core/setup';
+import type { PhotoSheet } from '../domain/photoTaps';
 
 /** Why a file is not taken. */
 export type FileFault =
@@ -15,9 +16,6 @@ export interface OpenedPhoto {
   focalTold: boolean;
   sheets: PhotoSheet[];
 }
-
-/** What the screen needs of a sheet that was found. */
-export type PhotoSheet = Pick<FoundSheet, 'ground' | 'image' | 'spread' | 'printed' | 'residualMm'>;
 
 /** What is asked of the worker, and what it answers. */
 export interface PhotoAsked {

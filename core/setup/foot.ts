@@ -87,6 +87,24 @@ export function soleOutline(shoe: Shoe): Point[] {
 }
 
 /**
+ * Points of a foot's own frame (as `soleOutline` has them) where they lie in an address.
+ * @param address the address, mm and degrees
+ * @param foot lead or trail
+ * @param points +x outward and +y toward the toe from the heel, mm
+ * @returns x toward the target, y toward the ball, mm
+ */
+export function footPoints(address: Address, foot: FootName, points: readonly Point[]): Point[] {
+  const { heel, flare } = address[foot];
+  const along = heelToToe(foot, flare, 1);
+  const outward = outwardSign(foot);
+  const [cosine, sine] = [Math.cos(radians(flare)), Math.sin(radians(flare))];
+  return points.map(({ x, y }) => ({
+    x: heel.x + y * along.x + outward * x * cosine,
+    y: heel.y + y * along.y - x * sine,
+  }));
+}
+
+/**
  * How far in from the long axis the sole's inner edge is, as a share of the breadth.
  * @param along share of the length, 0 heel to 1 toe
  * @returns share of the breadth; nought beyond the ends

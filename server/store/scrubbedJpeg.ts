@@ -44,6 +44,14 @@ function checkFrame(segment: Buffer, width: number, height: number): void {
     throw new NotAJpeg('grey or three colours', `${components} components`);
 }
 
+/** Whether what a marker begins belongs to a picture that browsers read. @throws NotAJpeg */
+function checkMarker(code: number): void {
+  if (MARKER.otherFrames.includes(code))
+    throw new NotAJpeg('a JPEG that browsers read', 'another kind of JPEG');
+  if (code !== MARKER.scan && !MARKER.frames.includes(code) && !MARKER.tables.includes(code))
+    throw new NotAJpeg('a JPEG picture', 'parts of another kind');
+}
+
 function segmentAt(bytes: Buffer, at: number): Buffer {
   const length = at + 4 <= bytes.length ? bytes.readUInt16BE(at + 2) : 0;
   if (length < 2 || at + 2 + length > bytes.length)
@@ -75,13 +83,10 @@ export function scrubbedJpeg(bytes: Buffer, width: number, height: number): Buff
     const segment = segmentAt(bytes, at);
     at += segment.length;
     if (isApart(code)) continue;
+    checkMarker(code);
     if (MARKER.frames.includes(code)) {
       frames += 1;
       checkFrame(segment, width, height);
-    } else if (MARKER.otherFrames.includes(code)) {
-      throw new NotAJpeg('a JPEG that browsers read', 'another kind of JPEG');
-    } else if (code !== MARKER.scan && !MARKER.tables.includes(code)) {
-      throw new NotAJpeg('a JPEG picture', 'parts of another kind');
     }
     kept.push(segment);
     if (code !== MARKER.scan) continue;

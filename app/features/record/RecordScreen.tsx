@@ -21,6 +21,7 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { startLesson } from '../../state/startLesson';
 import { dayAndTime } from '../../domain/students';
 import { CorrectWords } from './CorrectWords';
+import { Photos } from './Photos';
 import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
 import { noticeWords } from '../../domain/notices';
 import { JudgementCard } from '../../cards/JudgementCard';
@@ -208,6 +209,7 @@ export function RecordScreen() {
       <View className={wide ? 'flex-row gap-6' : 'gap-4'}>
         <View className={wide ? 'flex-1' : ''}>
           <RecordPlan record={record} student={student} build={build} />
+          <Photos student={student} address={address.setup.address} addressId={address.id} />
         </View>
         <View className={wide ? 'flex-1 gap-4' : 'gap-4'}>
           <Outgrown record={record} />

@@ -91,6 +91,7 @@ const boundsOf = (points: readonly { x: number; y: number }[], { width, height }
 });
 
 const FINE = 4;
+const PARTS = Array.from({ length: FINE * FINE }, (_, part) => part);
 
 /** Covers pixels by the share of them that a thing takes, looking at each in a grid of points. */
 function cover(
@@ -102,19 +103,19 @@ function cover(
   const { left, right, top, bottom } = boundsOf(around, canvas);
   for (let y = top; y <= bottom; y += 1)
     for (let x = left; x <= right; x += 1) {
-      let [sum, count] = [0, 0];
-      for (let part = 0; part < FINE * FINE; part += 1) {
-        const seen = lightAt(x + ((part % FINE) + 0.5) / FINE, y + (Math.floor(part / FINE) + 0.5) / FINE);
-        if (seen === null) continue;
-        sum += seen;
-        count += 1;
-      }
-      if (count === 0) continue;
-      const pixel = y * canvas.width + x;
-      const covered = count / (FINE * FINE);
-      canvas.light[pixel] = (1 - covered) * canvas.light[pixel]! + covered * (sum / count);
-      if (covered > 0.5) canvas.material[pixel] = MATERIAL_NAMES.indexOf(material);
+      const seen = PARTS.map((part) =>
+        lightAt(x + ((part % FINE) + 0.5) / FINE, y + (Math.floor(part / FINE) + 0.5) / FINE),
+      ).filter((light) => light !== null);
+      if (seen.length === 0) continue;
+      const light = seen.reduce((sum, value) => sum + value, 0) / seen.length;
+      mix(canvas, y * canvas.width + x, seen.length / PARTS.length, light, MATERIAL_NAMES.indexOf(material));
     }
+}
+
+/** Lays a thing over the share of a pixel that it covers. */
+function mix(canvas: Canvas, pixel: number, covered: number, light: number, material: number): void {
+  canvas.light[pixel] = (1 - covered) * canvas.light[pixel]! + covered * light;
+  if (covered > 0.5) canvas.material[pixel] = material;
 }
 
 /** The grey of a laid thing's picture between its points; white paper beyond the print. */
@@ -199,38 +200,43 @@ function paintBall(canvas: Canvas, camera: Camera, ball: Spot): void {
   });
 }
 
+type Corners = readonly { x: number; y: number }[];
+
+/** Where a level line of the picture goes into a polygon and out of it, from left to right. */
+function crossingsAt(corners: Corners, level: number): number[] {
+  const crossings: number[] = [];
+  for (let at = 0; at < corners.length; at += 1) {
+    const [a, b] = [corners[at]!, corners[(at + 1) % corners.length]!];
+    if (a.y <= level === b.y <= level) continue;
+    crossings.push(a.x + ((level - a.y) / (b.y - a.y)) * (b.x - a.x));
+  }
+  return crossings.sort((a, b) => a - b);
+}
+
+/** Adds to each pixel of a row the share of it that lies between two places. */
+function addCovered(covered: Float32Array, from: number, to: number): void {
+  for (let x = Math.floor(from); x < to; x += 1)
+    covered[x]! += (Math.min(to, x + 1) - Math.max(from, x)) / FINE;
+}
+
 /** Fills a polygon of the picture, by four lines of points a pixel with what each line covers. */
-function fill(
-  canvas: Canvas,
-  corners: readonly { x: number; y: number }[],
-  light: number,
-  material: number,
-): void {
+function fill(canvas: Canvas, corners: Corners, light: number, material: number): void {
   const { left, right, top, bottom } = boundsOf(corners, canvas);
   const covered = new Float32Array(Math.max(0, right - left + 2));
   for (let y = top; y <= bottom; y += 1) {
     covered.fill(0);
     for (let part = 0; part < FINE; part += 1) {
-      const level = y + (part + 0.5) / FINE;
-      const crossings: number[] = [];
-      for (let at = 0; at < corners.length; at += 1) {
-        const [a, b] = [corners[at]!, corners[(at + 1) % corners.length]!];
-        if (a.y <= level === b.y <= level) continue;
-        crossings.push(a.x + ((level - a.y) / (b.y - a.y)) * (b.x - a.x));
-      }
-      crossings.sort((a, b) => a - b);
-      for (let at = 0; at + 1 < crossings.length; at += 2) {
-        const [from, to] = [Math.max(left, crossings[at]!), Math.min(right + 1, crossings[at + 1]!)];
-        for (let x = Math.floor(from); x < to; x += 1)
-          covered[x - left]! += (Math.min(to, x + 1) - Math.max(from, x)) / FINE;
-      }
+      const crossings = crossingsAt(corners, y + (part + 0.5) / FINE);
+      for (let at = 0; at + 1 < crossings.length; at += 2)
+        addCovered(
+          covered,
+          Math.max(left, crossings[at]!) - left,
+          Math.min(right + 1, crossings[at + 1]!) - left,
+        );
     }
     for (let x = left; x <= right; x += 1) {
       const part = Math.min(1, covered[x - left]!);
-      if (part <= 0) continue;
-      const pixel = y * canvas.width + x;
-      canvas.light[pixel] = (1 - part) * canvas.light[pixel]! + part * light;
-      if (part > 0.5) canvas.material[pixel] = material;
+      if (part > 0) mix(canvas, y * canvas.width + x, part, light, material);
     }
   }
 }

@@ -1,6 +1,5 @@
 import { addressSeen, type MeasuredFeet } from '@pedastance/core/photo';
-import { heelToToe, outwardSign, soleOutline, type FootName, type Point } from '@pedastance/core/setup';
-import { radians } from '@pedastance/core/units';
+import { footPoints, soleOutline, type FootName, type Point } from '@pedastance/core/setup';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { spoken } from '../../../domain/sentences';
 import { nextTap, tapsAsked, type PhotoDraft, type TapName } from '../../../domain/photoTaps';
@@ -40,24 +39,12 @@ const pathOf = (points: readonly Point[]): string =>
 const SOLE_UP_MM = 6;
 
 /** A sole as it was measured, laid back over the photo: a wrong tap is seen. */
-function soleSeen({ address, frame }: MeasuredFeet, foot: FootName): string {
-  const { heel, flare } = address[foot];
-  const along = heelToToe(foot, flare, 1);
-  const outward = outwardSign(foot);
-  const [cosine, sine] = [Math.cos(radians(flare)), Math.sin(radians(flare))];
-  return pathOf(
-    soleOutline(address.shoe).map(({ x, y }) =>
-      addressSeen(
-        frame,
-        {
-          x: heel.x + y * along.x + outward * x * cosine,
-          y: heel.y + y * along.y - x * sine,
-        },
-        SOLE_UP_MM,
-      ),
+const soleSeen = ({ address, frame }: MeasuredFeet, foot: FootName): string =>
+  pathOf(
+    footPoints(address, foot, soleOutline(address.shoe)).map((point) =>
+      addressSeen(frame, point, SOLE_UP_MM),
     ),
   );
-}
 
 interface Held {
   name: TapName;
