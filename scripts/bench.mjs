@@ -155,10 +155,23 @@ function table() {
     say(line([what, value, aim, met ? 'yes' : 'NO', reference]));
 }
 
+/** A script of the bench in a process of its own, its lines as they come. */
+const photoScript = (what, file, ...given) =>
+  must(what, process.execPath, ['--import', 'tsx', join(ROOT, 'bench', 'photo', file), ...given]);
+
+/** Feet from photos: simulated point sets by stratum, a vision library on the same points, rendered photographs. */
+async function benchPhoto(sets) {
+  await photoScript('A homography beside a vision library’s', 'vision.ts');
+  await photoScript('Point sets, by stratum', 'run.ts', sets);
+  await photoScript('Rendered photographs with a sheet', 'rendered.ts', '1', sets, 'with');
+  await photoScript('Rendered photographs without one', 'rendered.ts', '100001', sets, 'without');
+}
+
 async function bench() {
   await installPackages();
-  await buildWeb();
   const [part, only] = process.argv.slice(2);
+  if (part === 'photo') return benchPhoto(only ?? '200');
+  await buildWeb();
   if (part === 'hard') {
     await benchHard(figure, only);
     return table();

@@ -29,7 +29,13 @@ async function pdfOf(sheet: Sheet): Promise<Uint8Array> {
       color: BLACK,
     });
   for (const { x, y, size, words: text } of words)
-    page.drawText(text, { x: points(x), y: points(sheet.height - y), size: points(size), font, color: BLACK });
+    page.drawText(text, {
+      x: points(x),
+      y: points(sheet.height - y),
+      size: points(size),
+      font,
+      color: BLACK,
+    });
   // Plain objects: the oldest viewer reads them.
   return pdf.save({ useObjectStreams: false });
 }

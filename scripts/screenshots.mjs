@@ -1,5 +1,7 @@
 // Takes the pictures of docs/screenshots anew, from demo data, at phone and desk size.
-import { mkdirSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { serveForNow } from './serveForNow.mjs';
 import { ROOT, fail, installPackages, say } from './tools.mjs';
@@ -55,7 +57,7 @@ const PLACES = {
   legs: ['Student', 'Legs and trunk'],
   feet: ['Address', 'Plan'],
   tape: ['Address', 'Tape'],
-  quickLook: ['Address', 'Quick look'],
+  photo: ['Address', 'Photo'],
   body: ['Address', 'Body'],
   read: ['Read'],
   change: ['Change'],
@@ -129,6 +131,52 @@ async function cardPicture(page, shot) {
   await shot('card');
 }
 
+/** A rendered photo of feet like hers, with where everything in it is seen. */
+async function renderedFeet() {
+  const folder = mkdtempSync(join(tmpdir(), 'feet-'));
+  const wanted = {
+    name: 'feet',
+    paper: 'A4',
+    across: 2048,
+    standing: { shoe: { length: 268, breadth: 98 }, stanceWidth: 400 },
+    stands: { elevation: 56, distance: 1450 },
+  };
+  const script = join(ROOT, 'server', 'test', 'renderPhotographs.ts');
+  execFileSync(process.execPath, ['--import', 'tsx', script, folder, JSON.stringify([wanted])]);
+  return {
+    file: join(folder, 'feet.jpg'),
+    at: JSON.parse(readFileSync(join(folder, 'feet.json'), 'utf8')),
+  };
+}
+
+/** Feet measured in a photo: the sheet found, seven taps, and what came of them. */
+async function photoPicture(page, shot) {
+  await page
+    .getByRole('tab', { name: /^Address/ })
+    .first()
+    .waitFor();
+  const lesson = page.url();
+  await step(page, 'photo');
+  await page.getByRole('button', { name: 'Note the consent' }).click();
+  await page.getByRole('radio', { name: 'Photos too' }).click();
+  await page.getByRole('button', { name: 'Note the yes' }).click();
+  await page.getByText(/Photos too\./).waitFor();
+  await page.goto(lesson);
+  await step(page, 'photo');
+  const { file, at } = await renderedFeet();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a photo' }).click();
+  await (await chooser).setFiles(file);
+  await page.getByTestId('photo').waitFor();
+  for (const name of ['stick1', 'stick2', 'ball', 'leadToe', 'leadHeel', 'trailToe', 'trailHeel']) {
+    const box = await page.getByTestId('photo').boundingBox();
+    await page.mouse.click(box.x + at[name].x * box.width, box.y + at[name].y * box.height);
+    await page.getByTestId(`mark-${name}`).waitFor();
+  }
+  await page.getByTestId('photo-result').waitFor();
+  await shot('photo');
+}
+
 async function phonePictures(page, shot) {
   await shot('students');
   await student(page, /Odile Brandvold/).click();
@@ -146,8 +194,7 @@ async function phonePictures(page, shot) {
   await dial(page, 'trailHeelToe', 'Heel to toe, right foot plus 5%', 3);
   await step(page, 'tape');
   await shot('tape');
-  await step(page, 'quickLook');
-  await shot('quick-look');
+  await photoPicture(page, shot);
   await step(page, 'body');
   await see(page, 'trailKneeFlex', 'Like the left');
   await see(page, 'hipBump', 'Pushed');

@@ -41,7 +41,8 @@ const AROUND: Record<Stratum['side'], readonly [number, number]> = {
   beside: [70, 110],
 };
 
-const TRUTH = ['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'ballAlong', 'ballOut'] as const;
+/** Figures that the scene is told by. */
+const TRUTH = ['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'ballAlong'] as const;
 
 const between = (random: () => number, [least, most]: readonly [number, number]) =>
   least + (most - least) * random();
@@ -153,11 +154,8 @@ export function tried(stratum: Stratum, times: number, seed: number): Found {
   for (let at = 0; at < times; at += 1) {
     const { standing, measured } = onePhoto(stratum, random);
     for (const name of TRUTH) {
-      // The ball is out from the toe line; the scene says it from the lead toe, along the square.
-      const line = Math.atan2(standing.setback, 1);
-      if (name === 'ballOut' && line !== undefined) continue;
       const { value, uncertainty } = measured.figures[name];
-      const error = Math.abs(value - standing[name as keyof Standing & string as 'stanceWidth']);
+      const error = Math.abs(value - standing[name]);
       (off[name] ??= []).push(error);
       inside[name] = (inside[name] ?? 0) + (error <= 1.96 * uncertainty ? 1 : 0);
     }

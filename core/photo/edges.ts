@@ -2,7 +2,8 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { median } from 'simple-statistics';
 import type { Point } from '../setup';
 import { greyAt, type Grey } from './grey';
-import { Degenerate, projected, type Homography } from './homography';
+import { Degenerate } from './degenerate';
+import { projected, type Homography } from './homography';
 
 /** A straight edge of known place on the ground between dark and light. */
 export interface KnownEdge {

@@ -13,7 +13,8 @@ import {
 } from '../setup';
 import type { Hand } from '../body';
 import { degrees, radians } from '../units';
-import { Degenerate, fitHomography } from './homography';
+import { Degenerate } from './degenerate';
+import { fitHomography } from './homography';
 import { elevationOver, pointAt, poseFrom, seenAt, sharpnessAt, type Camera, type Pose } from './pose';
 import { agreed, type Check, type Told } from './uncertainty';
 

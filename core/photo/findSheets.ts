@@ -2,7 +2,8 @@ import { median } from 'simple-statistics';
 import type { Point } from '../setup';
 import { fitEdges, lookForEdges, cornerSpread, type FittedEdges, type KnownEdge } from './edges';
 import { shrunk, type Grey } from './grey';
-import { Degenerate, fitHomography, projected, type Homography } from './homography';
+import { Degenerate } from './degenerate';
+import { fitHomography, projected, type Homography } from './homography';
 import { paperSeen, type PaperSeen } from './paper';
 import { cornersOf, printedEdges, sheetSaid, type PrintedEdge, type Sheet } from './sheet';
 

@@ -1,3 +1,4 @@
+export * from './degenerate';
 export * from './homography';
 export * from './pose';
 export * from './uncertainty';

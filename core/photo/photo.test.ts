@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { seeded, type Point } from '..';
-import { Degenerate, fitHomography, inverted, projected } from './homography';
+import { Degenerate } from './degenerate';
+import { fitHomography, inverted, projected } from './homography';
 import { elevationOver, focalFrom35mm, groundPoint, pointAt, poseFrom, seenAt, sharpnessAt } from './pose';
 import { carried } from './uncertainty';
 

@@ -8,6 +8,7 @@ export const messages = {
         'Name, hand, year or day of birth, build and shoe.',
         'Cautions and facts about pain, injury and operations, in your words.',
         'What they came for, every address, reading, change, trial and shot, with who taught.',
+        'Photos of the feet, where there is a yes to them, without what the camera wrote in.',
         'Who said yes to keeping it, and when.',
       ],
     },

@@ -12,7 +12,8 @@ import { View } from 'react-native';
 import { common } from '../../domain/common.messages';
 import { AROUND_MM, measuredAgain, pictureOnGround, toBox } from '../../domain/groundView';
 import { figure, figureName } from '../../domain/sentences';
-import { day } from '../../domain/students';
+import { day, dayAndTime } from '../../domain/students';
+import { LAGOON } from '../../ui/colours';
 import { currentOwner } from '../../state/account';
 import { api } from '../../state/api';
 import { useOutbox } from '../../state/outbox';
@@ -227,7 +228,7 @@ function Two({ photos: [earlier, later], student, address, width }: TwoProps) {
             max={100}
             value={Math.round(100 * share)}
             onChange={(event) => setShare(Number(event.target.value) / 100)}
-            style={{ width: '100%', minHeight: 48 }}
+            style={{ width: '100%', minHeight: 48, accentColor: LAGOON }}
           />
         </>
       )}
@@ -293,7 +294,7 @@ export function Photos({
           label={messages.compareWith}
           options={[
             { value: '', words: messages.none },
-            ...others.map((each) => ({ value: each.id, words: dayOf(each) })),
+            ...others.map((each) => ({ value: each.id, words: dayAndTime(each.madeAt) })),
           ]}
           value={other}
           onChange={setOther}
