@@ -20,6 +20,7 @@ const photo = (over: Partial<PhotoDraft> = {}): PhotoDraft => ({
   focalTold: true,
   sheets: [],
   flat: 'A4',
+  mat: null,
   cornerDeviation: null,
   taps: {},
   dragged: {},
@@ -101,4 +102,9 @@ test('a photo is measured when every tap is there, with its own doubts', () => {
     { x: 880, y: 900 },
   ];
   expect(readyPhoto(withCorners(cornered, square, 0.5), build())!.doubts.known).toBe(0.5);
+  // A mat is nothing to measure by before its sides are known.
+  const mat = withCorners({ ...cornered, flat: 'mat' }, square, 0.5);
+  expect(readyPhoto(mat, build())).toBeNull();
+  const { ground } = readyPhoto({ ...mat, mat: { width: 1500, height: 1200 } }, build())!.photo.known;
+  expect(Math.max(...ground.map(({ x }) => x))).toBeGreaterThan(1000);
 });

@@ -37,13 +37,11 @@ export const TAP_NAMES = [
 ] as const;
 export type TapName = (typeof TAP_NAMES)[number];
 
-/** Flat things of known size that can lie on the ground. */
-export const FLATS = {
-  A4: PAPERS.A4,
-  Letter: PAPERS.Letter,
-} as const satisfies Record<string, Flat>;
-export type FlatName = keyof typeof FLATS;
-export const FLAT_NAMES = Object.keys(FLATS) as FlatName[];
+/** Flat things of known size that can lie on the ground: paper, or a mat whose sides are typed. */
+export const FLAT_NAMES = ['A4', 'Letter', 'mat'] as const;
+export type FlatName = (typeof FLAT_NAMES)[number];
+/** What a side of a mat can be, mm. */
+export const MAT_SIDES = { least: 150, most: 3000 };
 
 /** What is kept of a sheet that was found. */
 export type PhotoSheet = Pick<FoundSheet, 'ground' | 'image' | 'spread' | 'printed' | 'residualMm'>;
@@ -60,6 +58,8 @@ export interface PhotoDraft {
   sheets: readonly PhotoSheet[];
   /** What lies there instead, whose corners are tapped. */
   flat: FlatName;
+  /** The mat's sides, mm; null while they are not typed. */
+  mat: Flat | null;
   /** One standard deviation of a tapped corner, once its edges were looked for; pixels. */
   cornerDeviation: number | null;
   taps: Partial<Record<TapName, Point>>;
@@ -142,9 +142,10 @@ function knownIn(photo: PhotoDraft): KnownInPhoto | null {
   const [sheet] = photo.sheets;
   if (sheet) return knownBySheet(sheet);
   const corners = cornersOf(photo);
-  if (!corners) return null;
+  const flat = photo.flat === 'mat' ? photo.mat : PAPERS[photo.flat];
+  if (!corners || !flat) return null;
   return {
-    known: knownByCorners(FLATS[photo.flat], corners, photo.camera),
+    known: knownByCorners(flat, corners, photo.camera),
     doubts: { known: photo.cornerDeviation ?? TAP_PX },
   };
 }

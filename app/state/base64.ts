@@ -10,5 +10,5 @@ export function toBase64(bytes: ArrayBuffer): string {
 }
 
 /** Base64 as bytes. */
-export const fromBase64 = (base64: string): ArrayBuffer =>
-  Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0)).buffer;
+export const fromBase64 = (base64: string): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));

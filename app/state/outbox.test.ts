@@ -424,9 +424,12 @@ describe('signing out', () => {
     const database = await deviceDatabase();
     await post([lesson('secret lesson')]);
     await database.put('students', { owner: OWNER, id: 's', value: { cautions: 'secret back' } as never });
+    const jpeg = Uint8Array.from([255, 216, 7, 0, 255]).buffer;
+    await database.put('photos', { owner: OWNER, id: 'p', lessonId: 'l', jpeg });
     await signOut();
     expect(useAccount.getState().status).toBe('signed out');
     expect(await raw()).not.toContain('secret');
+    expect(await database.count('photos')).toBe(0);
     // A refresh that was on its way writes nothing back.
     await expect(writeFor(OWNER, ['students'], async () => undefined)).rejects.toThrow(NotTheOwner);
     // Opened again, still with no signal, and then with one: the session ends first.
@@ -446,5 +449,7 @@ describe('signing out', () => {
     const [back] = await database.getAllFromIndex('outbox', 'byOwner', OWNER);
     expect(back!.writing.body.id).toBe('secret lesson');
     expect(await database.count('sealed')).toBe(0);
+    const [photo] = await database.getAllFromIndex('photos', 'byLesson', [OWNER, 'l']);
+    expect([...new Uint8Array(photo!.jpeg)]).toEqual([255, 216, 7, 0, 255]);
   });
 });

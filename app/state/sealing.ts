@@ -116,7 +116,7 @@ export async function openSealed(owner: string): Promise<void> {
       for (const value of drafts)
         void transaction.objectStore('drafts').put({ owner, id: value.id, value: upgradedDraft(value) });
       for (const { jpeg, ...photo } of photos)
-        void transaction.objectStore('photos').put({ ...photo, owner, jpeg: fromBase64(jpeg) });
+        void transaction.objectStore('photos').put({ ...photo, owner, jpeg: fromBase64(jpeg).buffer });
       if (methodDrafts !== undefined)
         void transaction.objectStore('device').put(methodDrafts, methodDraftsKey(owner));
       await transaction.objectStore('sealed').delete(sequence!);

@@ -5,6 +5,7 @@ import { shrunk, type Grey } from './grey';
 import { Degenerate } from './degenerate';
 import { fitHomography, projected, type Homography } from './homography';
 import { paperSeen, type PaperSeen } from './paper';
+import { seenTogether } from './together';
 import { cornersOf, printedEdges, sheetSaid, type PrintedEdge, type Sheet } from './sheet';
 
 /** A code as a reader of codes found it. */
@@ -26,10 +27,10 @@ export interface FoundSheet {
   /** From the sheet's ground to the picture: mm from the sheet's top left corner, x right and y up its page, as printed. */
   homography: Homography;
   /** A factor of how sure the four corners of the paper are, as `cornerSpread` has it. */
-  spread: number[][];
+  spread: readonly (readonly number[])[];
   /** The paper's corners as it would be without rescaling by a printer: mm on the ground, and where they are seen. */
-  ground: Point[];
-  image: Point[];
+  ground: readonly Point[];
+  image: readonly Point[];
   /** How it was printed; null where the paper's edges are not seen. */
   printed: PaperSeen | null;
   /** How far printed edges are from where a flat sheet has them, one standard deviation, mm. */
@@ -144,7 +145,8 @@ function toldOf(grey: Grey, sheet: Sheet, fit: Fit): Omit<FoundSheet, 'mirrored'
  * Finds the printed sheets in a picture, each fitted to its code's own edges between dark and light.
  * @param grey the picture, as sharp as there is
  * @param read a reader of QR codes
- * @returns the sheets, the largest first; none where no code of ours is seen
+ * @returns the sheets, the largest first, whose corners are as sure as all of them together make them; none where no
+ * code of ours is seen
  */
 export async function findSheets(grey: Grey, read: CodeReader): Promise<FoundSheet[]> {
   const codes = await ourCodes(grey, read);
@@ -153,8 +155,11 @@ export async function findSheets(grey: Grey, read: CodeReader): Promise<FoundShe
       (image[2]!.x - image[0]!.x) * (image[3]!.y - image[1]!.y) -
         (image[3]!.x - image[1]!.x) * (image[2]!.y - image[0]!.y),
     );
-  return codes
+  const found = codes
     .map((code) => fittedSheet(grey, code))
-    .filter((found) => found !== null)
+    .filter((sheet) => sheet !== null)
     .sort((a, b) => area(b) - area(a));
+  const [first, ...others] = found;
+  if (!first || others.length === 0 || found.some(({ mirrored }) => mirrored)) return found;
+  return [{ ...first, ...seenTogether(found) }, ...others];
 }

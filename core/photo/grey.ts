@@ -48,16 +48,20 @@ export function greyAt({ width, height, data }: Grey, x: number, y: number): num
  * @returns the new picture
  */
 export function shrunk(grey: Grey, width: number, height: number): Grey {
-  const sums = new Float64Array(width * height);
-  const counts = new Uint32Array(width * height);
   const columns = Int32Array.from({ length: grey.width }, (_, x) => Math.floor((x * width) / grey.width));
+  const wide = new Uint32Array(width);
+  for (const column of columns) wide[column]! += 1;
+  const data = new Uint8Array(width * height);
+  const sums = new Uint32Array(width);
+  let [row, rows] = [0, 0];
   for (let y = 0, at = 0; y < grey.height; y += 1) {
-    const row = Math.floor((y * height) / grey.height) * width;
-    for (let x = 0; x < grey.width; x += 1, at += 1) {
-      const to = row + columns[x]!;
-      sums[to]! += grey.data[at]!;
-      counts[to]! += 1;
-    }
+    for (let x = 0; x < grey.width; x += 1, at += 1) sums[columns[x]!]! += grey.data[at]!;
+    rows += 1;
+    const next = Math.floor(((y + 1) * height) / grey.height);
+    if (next === row) continue;
+    for (let x = 0; x < width; x += 1) data[row * width + x] = Math.round(sums[x]! / (wide[x]! * rows));
+    sums.fill(0);
+    [row, rows] = [next, 0];
   }
-  return { width, height, data: Uint8Array.from(sums, (sum, at) => Math.round(sum / counts[at]!)) };
+  return { width, height, data };
 }

@@ -25,5 +25,8 @@ export const messages = {
   sheetFound: 'Sheet found',
   sheetsFound: (count: number) => `${count} sheets found`,
   noSheetFound: 'No printed sheet was read. Lay it flat, or tap the corners of a plain one.',
-  whichPaper: 'Which paper lies there?',
+  whichPaper: 'What lies there?',
+  flats: { A4: 'A4', Letter: 'Letter', mat: 'A mat' },
+  matSides: ['Long side', 'Short side'],
+  matExpected: (range: string) => `expected ${range}`,
 };

@@ -5,7 +5,8 @@ export const messages = {
   another: 'Another photo',
   howTo: 'Lay the printed sheet between the feet. Lay a stick along the target line.',
   whereToStand: 'Stand in front or behind, phone at chest height. Get feet, ball and sheet in.',
-  noSheet: 'No printed sheet? Lay down plain A4 or Letter paper, and tap its corners.',
+  noSheet:
+    'No printed sheet? Lay down plain A4 or Letter paper, and tap its corners. A mat of known size does too.',
   printA4: 'Print the sheet, A4',
   printLetter: 'Print the sheet, Letter',
   consentFirst: (name: string) => `First ask whether ${name} may be photographed.`,

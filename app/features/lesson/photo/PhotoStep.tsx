@@ -2,12 +2,15 @@ import { isMinor } from '@pedastance/core/body';
 import type { Point } from '@pedastance/core/setup';
 import UndoIcon from 'lucide-react-native/icons/undo-2';
 import { router } from 'expo-router';
+import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useStore } from 'zustand';
-import { spoken } from '../../../domain/sentences';
+import { figure, spoken } from '../../../domain/sentences';
+import { typedNumber } from '../../../domain/typedNumber';
 import {
   cornersOf,
   FLAT_NAMES,
+  MAT_SIDES,
   nextTap,
   tapsAsked,
   withoutLastTap,
@@ -20,6 +23,7 @@ import { changePhoto, dropPhoto } from '../../../state/photo';
 import { useSpeech } from '../../../state/useSpeech';
 import { Button, IconButton } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
+import { Field } from '../../../ui/Field';
 import { INK } from '../../../ui/colours';
 import { pickFile, saveFrom } from '../../../ui/files';
 import { Notice } from '../../../ui/Notice';
@@ -27,6 +31,7 @@ import { Body, Quiet } from '../../../ui/Words';
 import type { PhotoWorker } from '../../../workers/photoWorker';
 import { common } from '../../../domain/common.messages';
 import { useLessonContext } from '../context';
+import { toStored, unitOf } from '../dials';
 import { NeedsClub } from '../NeedsClub';
 import { PhotoResult, SheetSeen } from './PhotoResult';
 import { TapPicture } from './TapPicture';
@@ -71,6 +76,38 @@ function Pick({ onFile }: { onFile: (file: File) => void }) {
           onPress={() => saveFrom('/sheets/sheet-letter.pdf')}
         />
       </View>
+    </View>
+  );
+}
+
+/** The sides of a mat, typed. */
+function MatSides() {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const [typed, setTyped] = useState<readonly [string, string]>(['', '']);
+  const sideOf = (text: string) => toStored('length', typedNumber(text), speech);
+  const fits = (side: number) => side >= MAT_SIDES.least && side <= MAT_SIDES.most;
+  const range = [MAT_SIDES.least, MAT_SIDES.most].map((mm) => figure(mm, 'mm', speech)).join(' to ');
+  const type = (at: number, text: string) => {
+    const next = typed.map((each, place) => (place === at ? text : each)) as [string, string];
+    setTyped(next);
+    const [width, height] = next.map(sideOf) as [number, number];
+    changePhoto((now) => ({ ...now, mat: fits(width) && fits(height) ? { width, height } : null }));
+  };
+  return (
+    <View className="flex-row gap-3">
+      {result.matSides.map((label, at) => (
+        <View key={label} className="flex-1">
+          <Field
+            label={label}
+            unit={unitOf('stanceWidth', speech).trim()}
+            inputMode="decimal"
+            value={typed[at]}
+            onChangeText={(text) => type(at, text)}
+            fault={typed[at] !== '' && !fits(sideOf(typed[at]!)) ? result.matExpected(range) : undefined}
+          />
+        </View>
+      ))}
     </View>
   );
 }
@@ -152,10 +189,11 @@ function Measuring({
             {!cornersOf(photo) && <Quiet>{result.noSheetFound}</Quiet>}
             <Choice
               label={result.whichPaper}
-              options={FLAT_NAMES.map((value) => ({ value, words: value }))}
+              options={FLAT_NAMES.map((value) => ({ value, words: result.flats[value] }))}
               value={photo.flat}
               onChange={(flat) => changePhoto((now) => ({ ...now, flat }))}
             />
+            {photo.flat === 'mat' && <MatSides />}
           </>
         )}
         <Asked photo={photo} />

@@ -27,6 +27,7 @@ const draftOf = ({ width, height, camera, focalTold, sheets }: OpenedPhoto): Pho
   focalTold,
   sheets,
   flat: 'A4',
+  mat: null,
   cornerDeviation: null,
   taps: {},
   dragged: {},
