@@ -190,7 +190,7 @@ test('the five places are all in view at every size, and nothing of a step lies 
   await expect(page.getByTestId('plan')).toBeVisible();
   for (const [width, height] of SIZES) {
     await page.setViewportSize({ width, height });
-    for (const name of ['feet', 'tape', 'quickLook', 'read', 'change', 'keep'] as const) {
+    for (const name of ['feet', 'tape', 'photo', 'quickLook', 'read', 'change', 'keep'] as const) {
       await step(page, name);
       for (const tab of await places(page).getByRole('tab').all()) {
         const box = (await tab.boundingBox())!;
@@ -232,6 +232,7 @@ test('text at twice its size: every step keeps its places, its desk and its butt
   for (const name of [
     'feet',
     'tape',
+    'photo',
     'quickLook',
     'body',
     'read',

@@ -349,6 +349,11 @@ describe('a file that is not right', () => {
       (text) => text.replace('Marl', 'Marl\\ud800'),
       { field: 'record.name', expected: 'text without NUL or half characters' },
     ],
+    [
+      'a photo whose picture is none',
+      (text) => text.replace(/"jpeg":"\/9j\/[^"]{40}/, `"jpeg":"${'A'.repeat(44)}`),
+      { field: 'record.jpeg', expected: 'a JPEG picture' },
+    ],
   ])('%s: named by line, and nothing is taken', async (_what, spoil, fault) => {
     const text = spoil(await exported(world.lantern));
     const empty = await emptyAcademy();
