@@ -47,7 +47,15 @@ export interface Heights {
   toe: number;
   heel: number;
 }
-export const USUAL_HEIGHTS: Heights = { toe: 15, heel: 10 };
+/** By kind of shoe, each known to 5 mm (starting values). */
+export const SHOE_HEIGHTS = {
+  golf: { toe: 15, heel: 10 },
+  trainer: { toe: 20, heel: 14 },
+  flat: { toe: 8, heel: 5 },
+} as const satisfies Record<string, Heights>;
+export type ShoeKind = keyof typeof SHOE_HEIGHTS;
+export const SHOE_KINDS = Object.keys(SHOE_HEIGHTS) as ShoeKind[];
+export const USUAL_HEIGHTS: Heights = SHOE_HEIGHTS.golf;
 
 /** One standard deviation of what goes in. */
 export interface Doubts {

@@ -24,7 +24,11 @@ export function PartBar() {
   const parts = (PLACES[place] as readonly Step[]).filter((step) => NAMES[step]);
   if (parts.length < 2 || current === 'club') return null;
   return (
-    <View role="tablist" aria-label={messages.partsOfThisPlace} className="flex-row flex-wrap border-b border-grid">
+    <View
+      role="tablist"
+      aria-label={messages.partsOfThisPlace}
+      className="flex-row flex-wrap border-b border-grid"
+    >
       {parts.map((step) => {
         const chosen = step === current;
         return (

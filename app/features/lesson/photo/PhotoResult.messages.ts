@@ -17,6 +17,8 @@ export const messages = {
   nothing: 'These corners make no sheet. Tap them one after the other, going round.',
   asGoodAsATape: 'As good as a tape.',
   give: (figure: string, unsure: string) => `${figure}, give or take ${unsure}`,
+  shoes: 'Shoes',
+  shoeKinds: { golf: 'Golf shoes', trainer: 'Thick soles', flat: 'Flat soles' },
   use: 'Use these figures',
   useAnyway: 'Use them with their doubt',
   nobodyCanStand: 'Nobody can stand like that. Look at the marks.',

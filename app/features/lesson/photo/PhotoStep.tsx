@@ -1,4 +1,5 @@
 import { isMinor } from '@pedastance/core/body';
+import { SHOE_HEIGHTS, SHOE_KINDS } from '@pedastance/core/photo';
 import type { Point } from '@pedastance/core/setup';
 import UndoIcon from 'lucide-react-native/icons/undo-2';
 import { router } from 'expo-router';
@@ -198,6 +199,14 @@ function Measuring({
         )}
         <Asked photo={photo} />
         {measured && <PhotoResult photo={photo} measured={measured} />}
+        {measured && (
+          <Choice
+            label={result.shoes}
+            options={SHOE_KINDS.map((value) => ({ value, words: result.shoeKinds[value] }))}
+            value={SHOE_KINDS.find((kind) => SHOE_HEIGHTS[kind].toe === photo.heights.toe) ?? 'golf'}
+            onChange={(kind) => changePhoto((now) => ({ ...now, heights: SHOE_HEIGHTS[kind] }))}
+          />
+        )}
         <Button look="quiet" words={messages.another} onPress={() => void dropPhoto()} />
       </View>
     </>
