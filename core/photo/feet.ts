@@ -152,6 +152,7 @@ function unit(a: Point): Point {
 
 /** What is worked with: the photo, or one of it a little changed. */
 interface Given extends FeetPhoto {
+  pose: Pose;
   heights: Record<FootName, Heights>;
   /** The ball's middle above the ground, mm. */
   ballHeight: number;
@@ -243,7 +244,7 @@ function lineOf({ taps, turned }: Given, place: Place, heels: Point): Point {
   return { x: toward.x * cosine - toward.y * sine, y: toward.x * sine + toward.y * cosine };
 }
 
-const poseOf = ({ camera, known, bend }: Pick<Given, 'camera' | 'known' | 'bend'>): Pose =>
+const poseOf = ({ camera, known }: Pick<Given, 'camera' | 'known'>, bend: number): Pose =>
   poseFrom(
     fitHomography(
       known.ground,
@@ -254,8 +255,7 @@ const poseOf = ({ camera, known, bend }: Pick<Given, 'camera' | 'known' | 'bend'
 
 /** The address that a photo shows, and where it lies: ball at the origin, x toward the target, y from the feet toward the ball. */
 function standingIn(given: Given): { address: Address; frame: Frame; lengths: Record<FootName, number> } {
-  const { camera, taps, shoe, heights, ballHeight, bend } = given;
-  const pose = poseOf(given);
+  const { camera, taps, shoe, heights, ballHeight, bend, pose } = given;
   const place: Place = (pixel, height) => pointAt(pose, straightened(pixel, camera, bend), height);
   const [lead, trail] = [
     endsOf(taps.lead, heights.lead, given, place),
@@ -366,18 +366,27 @@ export function measureFeet(
   // Known points that err together are carried by what makes them err, each of which is independent of the others.
   const spread = known.spread ?? diagonal(2 * known.image.length, doubts.known);
   const tapped = numbersOf(tapsIn(photo.taps));
+  // Most inputs leave the pose as it is: it is worked out once for each that does not.
+  const poses = new Map<string, Pose>();
+  const poseFor = (errors: readonly number[], scale: number, camera: Camera, bend: number): Pose => {
+    const key = [...errors, scale, camera.focal, bend].join();
+    const kept = poses.get(key);
+    if (kept) return kept;
+    const seen = numbersOf(known.image).map((value, at) => value + dotOf(spread[at]!, errors));
+    const ground = known.ground.map(({ x, y }) => ({ x: x * scale, y: y * scale }));
+    const pose = poseOf({ camera, known: { ground, image: pointsOf(seen) } }, bend);
+    poses.set(key, pose);
+    return pose;
+  };
   const given = (inputs: readonly number[]): Given => {
     const [errors, taps, rest] = split(inputs, [spread.length, tapped.length]);
     const [toes, heels, leadToe, leadHeel, trailToe, trailHeel, turned, scale, focal, bend, length] =
       rest as [number, number, number, number, number, number, number, number, number, number, number];
-    const seen = numbersOf(known.image).map((value, at) => value + dotOf(spread[at]!, errors));
+    const camera = { ...photo.camera, focal: photo.camera.focal * focal };
     return {
       ...photo,
-      camera: { ...photo.camera, focal: photo.camera.focal * focal },
-      known: {
-        ground: known.ground.map(({ x, y }) => ({ x: x * scale, y: y * scale })),
-        image: pointsOf(seen),
-      },
+      camera,
+      pose: poseFor(errors, scale, camera, bend),
       taps: withPoints(photo.taps, pointsOf(taps)),
       heights: {
         lead: { toe: toes + leadToe, heel: heels + leadHeel },
