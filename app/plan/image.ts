@@ -1,3 +1,5 @@
+import { toBase64 } from '../domain/base64';
+
 /** What is painted of the plan: the style sheet's words for it, written into each element so that a file stands alone. */
 const PAINTED = [
   'fill',
@@ -42,15 +44,12 @@ function painted(drawn: Element): Element | null {
   return copy;
 }
 
-const base64 = (bytes: Uint8Array): string =>
-  btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''));
-
 /** The face as rules of a style, to be written into a drawing that stands alone. */
 export async function faces(): Promise<string> {
   const rules = await Promise.all(
     FACES.map(async ({ weight, file }) => {
       const bytes = new Uint8Array(await (await fetch(file)).arrayBuffer());
-      return `@font-face{font-family:'Atkinson Hyperlegible Next';font-weight:${weight};src:url(data:font/woff2;base64,${base64(bytes)})}`;
+      return `@font-face{font-family:'Atkinson Hyperlegible Next';font-weight:${weight};src:url(data:font/woff2;base64,${toBase64(bytes)})}`;
     }),
   );
   return rules.join('');

@@ -4,7 +4,7 @@ import type { Taps } from '@pedastance/core/photo';
 import { setupByPhoto, type FeetFromPhoto } from '@pedastance/core/setup';
 import type { LessonDraft } from '../domain/lessonDraft';
 import { readyPhoto, type PhotoDraft } from '../domain/photoTaps';
-import { toBase64 } from './base64';
+import { toBase64 } from '../domain/base64';
 import { deviceDatabase, letGoOfPhotos, writeFor } from './database';
 import { changeDraft, lesson } from './lesson';
 import { standAs } from './tape';
@@ -79,7 +79,7 @@ export async function photoToSend(
     madeAt: photo!.takenAt,
     width: photo!.width,
     height: photo!.height,
-    jpeg: toBase64(await jpeg.arrayBuffer()),
+    jpeg: toBase64(new Uint8Array(await jpeg.arrayBuffer())),
     sight: {
       camera,
       known: { ground: [...known.ground], image: [...known.image] },

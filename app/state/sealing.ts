@@ -10,7 +10,7 @@ import {
   todayKey,
   writeFor,
 } from './database';
-import { fromBase64, toBase64 } from './base64';
+import { fromBase64, toBase64 } from '../domain/base64';
 import type { QueuedWrite } from './queuedWrite';
 
 /**
@@ -57,7 +57,7 @@ async function leftBy(owner: string): Promise<Left> {
     photos: (await database.getAll('photos', ownedBy(owner))).map(({ id, lessonId, jpeg }) => ({
       id,
       lessonId,
-      jpeg: toBase64(jpeg),
+      jpeg: toBase64(new Uint8Array(jpeg)),
     })),
   };
 }

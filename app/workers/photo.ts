@@ -9,6 +9,7 @@ import {
   usualFocal,
   type Grey,
 } from '@pedastance/core/photo';
+import { MOST_PHOTO_BYTES } from '@pedastance/contract/photoLimits';
 import type { Point } from '@pedastance/core/setup';
 import { parse } from 'exifr';
 import { imageSize } from 'image-size';
@@ -28,9 +29,8 @@ import type {
 const MOST_BYTES = 60_000_000;
 const MOST_PIXELS = 60_000_000;
 const LEAST_SIDE = 480;
-/** The kept photo: its longer side at most, and its size. */
+/** The kept photo's longer side, at most. */
 const KEPT_SIDE = 2048;
-const KEPT_BYTES = 400_000;
 const QUALITIES = [0.85, 0.75, 0.65, 0.5];
 
 class Faulty extends Error {
@@ -98,7 +98,7 @@ async function keptSmall(bitmap: ImageBitmap) {
     const { canvas } = canvasOf(bitmap, width, height);
     for (const quality of QUALITIES) {
       const jpeg = await canvas.convertToBlob({ type: 'image/jpeg', quality });
-      if (jpeg.size <= KEPT_BYTES) return { jpeg, width, height };
+      if (jpeg.size <= MOST_PHOTO_BYTES) return { jpeg, width, height };
     }
   }
   throw new Faulty('not kept small');

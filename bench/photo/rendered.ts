@@ -4,7 +4,7 @@
  */
 import { cornersOf, findSheets, PAPER_NAMES, projected, sheetOf } from '@pedastance/core/photo';
 import { seeded } from '@pedastance/core/statistics';
-import { cameraThat, seenBy, type Camera } from '../../server/devices/camera/lens';
+import { cameraThat, type Camera } from '../../server/devices/camera/lens';
 import { MATERIAL_NAMES, photograph, type Light, type Picture } from '../../server/devices/camera/render';
 import type { Laid, Scene } from '../../server/devices/camera/scene';
 import {
@@ -15,6 +15,7 @@ import {
   printed,
   readCodes,
   sceneWith,
+  seenOn,
 } from '../../server/test/photographs';
 import { anyStanding } from './points';
 
@@ -49,18 +50,10 @@ const anyLight = (random: Random): Light => ({
 });
 
 /** From a point of a sheet, mm from its top left corner, to the picture. */
-function onPicture(camera: Camera, { at, turned, scale }: Laid, paper: { width: number; height: number }) {
-  const turn = (turned * Math.PI) / 180;
-  return ({ x, y }: { x: number; y: number }, printScale = scale) => {
-    const right = (x - paper.width / 2) * printScale;
-    const up = (paper.height / 2 - y) * printScale;
-    return seenBy(camera, [
-      at.x + right * Math.cos(turn) - up * Math.sin(turn),
-      at.y + right * Math.sin(turn) + up * Math.cos(turn),
-      0,
-    ]);
-  };
-}
+const onPicture =
+  (camera: Camera, laid: Laid, paper: { width: number; height: number }) =>
+  ({ x, y }: { x: number; y: number }, scale = laid.scale) =>
+    seenOn(camera, laid, (x - paper.width / 2) * scale, (paper.height / 2 - y) * scale);
 
 /** The share of a shape of the picture that shows paper. */
 function shownShare(picture: Picture, corners: readonly { x: number; y: number }[]): number {

@@ -92,23 +92,6 @@ function meeting(a: Line, b: Line): Point | null {
 }
 
 /**
- * Whether four points go round a shape that could be a sheet: one after the other, bulging outward at each.
- * @param points pixels
- * @returns false for corners that are crossed or on one line
- */
-export function goRound(points: readonly Point[]): boolean {
-  const turns = points.map((point, at) => {
-    const [next, after] = [points[(at + 1) % 4]!, points[(at + 2) % 4]!];
-    const [a, b] = [
-      { x: next.x - point.x, y: next.y - point.y },
-      { x: after.x - next.x, y: after.y - next.y },
-    ];
-    return (a.x * b.y - a.y * b.x) / Math.max(1e-9, Math.hypot(a.x, a.y) * Math.hypot(b.x, b.y));
-  });
-  return turns.every((turn) => turn > 0.05) || turns.every((turn) => turn < -0.05);
-}
-
-/**
  * A sheet's corners from where they were tapped: each side moves to the edge that the picture shows near it.
  * @param grey the picture
  * @param tapped four corners, going round, pixels

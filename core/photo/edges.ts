@@ -133,6 +133,15 @@ function slopesAlong(homography: Homography, { x, y }: Point, normal: Point): nu
 const HUBER = 1.5;
 /** The scale of a median of absolute values, for bell-shaped errors. */
 const MEDIAN_TO_DEVIATION = 1.4826;
+
+/**
+ * The standard deviation of bell-shaped errors about nought, told by their median so that stray ones hardly count.
+ * @param off the errors, one or more
+ * @returns in their unit
+ */
+export const deviationOf = (off: readonly number[]): number =>
+  MEDIAN_TO_DEVIATION * median(off.map(Math.abs));
+
 /** No edge is seen more exactly than this, pixels. */
 const LEAST_DEVIATION_PX = 0.05;
 
@@ -160,8 +169,7 @@ const scaled = (homography: Homography, by: number): number[] =>
  */
 export function fitEdges(homography: Homography, seen: readonly EdgeSeen[]): FittedEdges {
   if (seen.length < 8) throw new Degenerate();
-  const size = median(seen.map(({ off }) => Math.abs(off)));
-  const deviation = Math.max(LEAST_DEVIATION_PX, MEDIAN_TO_DEVIATION * size);
+  const deviation = Math.max(LEAST_DEVIATION_PX, deviationOf(seen.map(({ off }) => off)));
   const even = scaled(homography, MM_SCALE);
   const rows = seen.map(({ ground, normal }) =>
     slopesAlong(even, { x: ground.x / MM_SCALE, y: ground.y / MM_SCALE }, normal),
@@ -206,8 +214,16 @@ export function cornerSpread({ homography, covariance }: FittedEdges, points: re
       slopesAlong(homography, point, { x: 0, y: 1 }),
     ]),
   );
-  const product = slopes.mmul(covariance).mmul(slopes.transpose());
-  const spread = product.clone().add(product.transpose()).div(2);
-  for (let at = 0; at < spread.rows; at += 1) spread.set(at, at, spread.get(at, at) * (1 + 1e-9) + 1e-12);
-  return new CholeskyDecomposition(spread).lowerTriangularMatrix.to2DArray();
+  return factorOf(slopes.mmul(covariance).mmul(slopes.transpose()));
+}
+
+/**
+ * A factor of a covariance whose product with its transpose is the covariance.
+ * @param covariance as it was computed: symmetric and positive but for rounding
+ * @returns rows of the lower triangle
+ */
+export function factorOf(covariance: Matrix): number[][] {
+  const even = covariance.clone().add(covariance.transpose()).div(2);
+  for (let at = 0; at < even.rows; at += 1) even.set(at, at, even.get(at, at) * (1 + 1e-9) + 1e-12);
+  return new CholeskyDecomposition(even).lowerTriangularMatrix.to2DArray();
 }

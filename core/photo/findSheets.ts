@@ -1,6 +1,5 @@
-import { median } from 'simple-statistics';
 import type { Point } from '../setup';
-import { fitEdges, lookForEdges, cornerSpread, type FittedEdges, type KnownEdge } from './edges';
+import { deviationOf, fitEdges, lookForEdges, cornerSpread, type FittedEdges, type KnownEdge } from './edges';
 import { shrunk, type Grey } from './grey';
 import { Degenerate } from './degenerate';
 import { fitHomography, projected, type Homography } from './homography';
@@ -137,7 +136,7 @@ function toldOf(grey: Grey, sheet: Sheet, fit: Fit): Omit<FoundSheet, 'mirrored'
     ground: page.map(({ x, y }) => ({ x: x * scale, y: y * scale })),
     image,
     printed,
-    residualMm: median(fit.off.map(Math.abs)) * 1.4826 * mmPerPixel,
+    residualMm: deviationOf(fit.off) * mmPerPixel,
   };
 }
 

@@ -1,5 +1,6 @@
-import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
+import { inverse, Matrix } from 'ml-matrix';
 import type { Point } from '../setup';
+import { factorOf } from './edges';
 import { fitHomography, inverted, projected, type Homography } from './homography';
 
 /** A flat thing of known size as it is seen: its corners on its own ground, in the picture, and how sure those are. */
@@ -126,12 +127,9 @@ export function seenTogether(flats: readonly SeenFlat[]): SeenFlat {
   }
   const { homography } = fromNumbers(numbers);
   const toCorners = slopesOf(numbers, [first]);
-  const spread = toCorners.mmul(covariance).mmul(toCorners.transpose());
-  const even = spread.clone().add(spread.transpose()).div(2);
-  for (let at = 0; at < even.rows; at += 1) even.set(at, at, even.get(at, at) * (1 + 1e-9) + 1e-12);
   return {
     ground: first.ground,
     image: first.ground.map((corner) => projected(homography, corner)),
-    spread: new CholeskyDecomposition(even).lowerTriangularMatrix.to2DArray(),
+    spread: factorOf(toCorners.mmul(covariance).mmul(toCorners.transpose())),
   };
 }

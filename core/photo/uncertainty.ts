@@ -15,9 +15,10 @@ function slopesOf(
   inputs: readonly number[],
   deviations: readonly number[],
 ): number[][] {
+  const none = work(inputs).map(() => 0);
   return inputs.map((value, at) => {
     const deviation = deviations[at]!;
-    if (deviation === 0) return work(inputs).map(() => 0);
+    if (deviation === 0) return none;
     const stepped = (by: number): readonly number[] =>
       work(inputs.map((each, place) => (place === at ? value + by * deviation : each)));
     const [less, more] = [stepped(-STEP), stepped(STEP)];

@@ -1,4 +1,5 @@
 import { DeletePhoto, type NewPhoto, type PhotoListed } from '@pedastance/contract';
+import { mayBePhotographed } from '@pedastance/contract/photoLimits';
 import type { RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
 import { inAcademy } from '../store/database';
@@ -16,8 +17,7 @@ export async function checkedPhoto(
   photo: NewPhoto,
   writer: Writer,
 ): Promise<PhotoListed> {
-  const { consent } = await findStudent(client, photo.studentId);
-  if (!consent?.given || !consent.photos)
+  if (!mayBePhotographed(await findStudent(client, photo.studentId)))
     throw new Refusal(409, 'photo-consent', 'Nobody has said yes to photos of this student', {
       detail: 'Note the yes under the student’s privacy, then send the photo.',
     });

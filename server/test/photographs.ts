@@ -83,14 +83,19 @@ export function asPhoneWrites(picture: Picture, { lens }: Camera): Promise<Buffe
     .toBuffer();
 }
 
+/** Where a point of a laid thing is seen: mm from its middle, right and up. */
+export function seenOn(camera: Camera, { at, turned }: Laid, right: number, up: number) {
+  const [cosine, sine] = [Math.cos((turned * Math.PI) / 180), Math.sin((turned * Math.PI) / 180)];
+  return seenBy(camera, [at.x + right * cosine - up * sine, at.y + right * sine + up * cosine, 0]);
+}
+
 /** Where everything that is tapped is seen, as shares of the picture's width and height. */
 export function whereToTap(scene: Scene, camera: Camera) {
   const { lead, trail, ball, stick } = truthOf(scene);
   const { toeHeight, heelHeight } = scene.standing;
-  const at = ({ x, y }: { x: number; y: number }, height: number) => {
-    const seen = seenBy(camera, [x, y, height]);
-    return { x: seen.x / camera.lens.width, y: seen.y / camera.lens.height };
-  };
+  const { lens } = camera;
+  const shareOf = (seen: { x: number; y: number }) => ({ x: seen.x / lens.width, y: seen.y / lens.height });
+  const at = ({ x, y }: { x: number; y: number }, height: number) => shareOf(seenBy(camera, [x, y, height]));
   return {
     stick1: at(stick![0], 0),
     stick2: at(stick![1], 0),
@@ -99,17 +104,14 @@ export function whereToTap(scene: Scene, camera: Camera) {
     leadHeel: at(lead.heel, heelHeight),
     trailToe: at(trail.toe, toeHeight),
     trailHeel: at(trail.heel, heelHeight),
-    corners: scene.laid.slice(0, 1).flatMap(({ raster, at: middle, turned }) => {
-      const [x, y] = [raster.width / raster.perMm / 2, raster.height / raster.perMm / 2];
-      const [cosine, sine] = [Math.cos((turned * Math.PI) / 180), Math.sin((turned * Math.PI) / 180)];
+    corners: scene.laid.slice(0, 1).flatMap((laid) => {
+      const [x, y] = [laid.raster.width / laid.raster.perMm / 2, laid.raster.height / laid.raster.perMm / 2];
       return [
         [-x, y],
         [x, y],
         [x, -y],
         [-x, -y],
-      ].map(([a, b]) =>
-        at({ x: middle.x + a! * cosine - b! * sine, y: middle.y + a! * sine + b! * cosine }, 0),
-      );
+      ].map(([right, up]) => shareOf(seenOn(camera, laid, right!, up!)));
     }),
   };
 }

@@ -12,9 +12,8 @@ import {
   sheetOf,
 } from '@pedastance/core/photo';
 import QRCode from 'qrcode';
-import { seenBy } from '../devices/camera/lens';
 import type { Laid } from '../devices/camera/scene';
-import { greyOf, openReader, readCodes, whereToTap } from './photographs';
+import { greyOf, openReader, readCodes, seenOn, whereToTap } from './photographs';
 import { sceneOf, type Wanted } from './renderPhotographs';
 
 jest.setTimeout(60_000);
@@ -80,14 +79,8 @@ function worstOff(
 ): number {
   const [laid] = scene.laid as [Laid];
   const { width, height, code } = found.sheet;
-  const turn = (laid.turned * Math.PI) / 180;
   const off = cornersOf(code).map(({ x, y }) => {
-    const [right, up] = [(x - width / 2) * laid.scale, (height / 2 - y) * laid.scale];
-    const truth = seenBy(camera, [
-      laid.at.x + right * Math.cos(turn) - up * Math.sin(turn),
-      laid.at.y + right * Math.sin(turn) + up * Math.cos(turn),
-      0,
-    ]);
+    const truth = seenOn(camera, laid, (x - width / 2) * laid.scale, (height / 2 - y) * laid.scale);
     const seen = projected(found.homography, { x, y: -y });
     return Math.hypot(seen.x - truth.x, seen.y - truth.y);
   });

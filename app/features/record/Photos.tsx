@@ -17,7 +17,7 @@ import { LAGOON } from '../../ui/colours';
 import { currentOwner } from '../../state/account';
 import { api } from '../../state/api';
 import { useOutbox } from '../../state/outbox';
-import { fromBase64 } from '../../state/base64';
+import { fromBase64 } from '../../domain/base64';
 import { useAsked } from '../../state/useAsked';
 import { useSpeech } from '../../state/useSpeech';
 import { Button } from '../../ui/Button';

@@ -2,6 +2,7 @@ import type { CardEntry, NewCardLink, Student } from '@pedastance/contract';
 import { v7 as newId } from 'uuid';
 import type { CardDraft } from '@pedastance/core/card';
 import { entryOf, type AgreedRecord } from '../../domain/cardDraft';
+import { toBase64 } from '../../domain/base64';
 import { post } from '../outbox';
 
 /** Keeps a card as an entry of the log, in place of the one before; answers its id. */
@@ -22,10 +23,7 @@ export async function keepCard(
 const SECRET_BYTES = 16;
 
 const base64url = (bytes: Uint8Array): string =>
-  btoa(String.fromCharCode(...bytes))
-    .replaceAll('+', '-')
-    .replaceAll('/', '_')
-    .replaceAll('=', '');
+  toBase64(bytes).replaceAll('+', '-').replaceAll('/', '_').replaceAll('=', '');
 
 type Wanted = Pick<NewCardLink, 'cardId' | 'wholeBag' | 'length' | 'endsOn'>;
 

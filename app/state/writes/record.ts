@@ -72,7 +72,7 @@ function entriesOf(toRecord: ToRecord, intakeId: string | null) {
     note: hasChange(draft) ? '' : draft.note.trim(),
     ...reading,
   };
-  if (!hasChange(draft)) return { read, change: null, entries: [today, read] };
+  if (!hasChange(draft)) return { today, read, change: null, entries: [today, read] };
   const agreed: AddressEntry = {
     ...entry(),
     kind: 'address',
@@ -92,7 +92,7 @@ function entriesOf(toRecord: ToRecord, intakeId: string | null) {
     feel: draft.feel.trim(),
     note: draft.note.trim(),
   };
-  return { read, change, entries: [today, read, agreed, change] };
+  return { today, read, change, entries: [today, read, agreed, change] };
 }
 
 const LABELS: Record<'address' | 'reading' | 'change', string> = {
@@ -141,14 +141,13 @@ function intakeOf({ id: lessonId, intake: noted, intakeRecorded }: LessonDraft):
 export async function recordLesson(toRecord: ToRecord): Promise<void> {
   const { draft, student } = toRecord;
   const asked = intakeOf(draft);
-  const { read, change, entries } = entriesOf(toRecord, asked?.id ?? draft.intakeRecorded?.id ?? null);
+  const { today, read, change, entries } = entriesOf(toRecord, asked?.id ?? draft.intakeRecorded?.id ?? null);
   const club = clubById(draft.club!).name;
   const write = (label: string, body: IntakeEntry | (typeof entries)[number]): Post => ({
     subjectId: student.id,
     label: `${label} of ${student.name}`,
     writing: { route: 'entry', body },
   });
-  const [today] = entries as [AddressEntry, ...unknown[]];
   const photo = await photoToSend(draft, toRecord.build.figures, {
     studentId: student.id,
     addressId: today.id,

@@ -1,3 +1,4 @@
+import { mayBePhotographed } from '@pedastance/contract/photoLimits';
 import { isMinor } from '@pedastance/core/body';
 import { SHOE_HEIGHTS, SHOE_KINDS } from '@pedastance/core/photo';
 import type { Point } from '@pedastance/core/setup';
@@ -246,7 +247,7 @@ export function PhotoStep() {
   return (
     <NeedsClub>
       <ScrollView className="flex-1" tabIndex={0} aria-label={messages.takeAPhoto}>
-        {student.consent?.given && student.consent.photos ? (
+        {mayBePhotographed(student) ? (
           <Photographing />
         ) : (
           <View className="p-3">

@@ -1,11 +1,10 @@
 const CHUNK = 0x8000;
 
 /** Bytes as base64 (RFC 4648, section 4). */
-export function toBase64(bytes: ArrayBuffer): string {
-  const all = new Uint8Array(bytes);
+export function toBase64(bytes: Uint8Array): string {
   let letters = '';
-  for (let at = 0; at < all.length; at += CHUNK)
-    letters += String.fromCharCode(...all.subarray(at, at + CHUNK));
+  for (let at = 0; at < bytes.length; at += CHUNK)
+    letters += String.fromCharCode(...bytes.subarray(at, at + CHUNK));
   return btoa(letters);
 }
 
