@@ -19,7 +19,8 @@ const photo = (over: Partial<PhotoDraft> = {}): PhotoDraft => ({
   camera: { centre: { x: 1024, y: 768 }, focal: 1536 },
   focalTold: true,
   sheets: [],
-  flat: 'A4',
+  laid: 'A4',
+  clubLength: null,
   mat: null,
   cornerDeviation: null,
   taps: {},
@@ -103,8 +104,23 @@ test('a photo is measured when every tap is there, with its own doubts', () => {
   ];
   expect(readyPhoto(withCorners(cornered, square, 0.5), build())!.doubts.known).toBe(0.5);
   // A mat is nothing to measure by before its sides are known.
-  const mat = withCorners({ ...cornered, flat: 'mat' }, square, 0.5);
+  const mat = withCorners({ ...cornered, laid: 'mat' }, square, 0.5);
   expect(readyPhoto(mat, build())).toBeNull();
-  const { ground } = readyPhoto({ ...mat, mat: { width: 1500, height: 1200 } }, build())!.photo.known;
-  expect(Math.max(...ground.map(({ x }) => x))).toBeGreaterThan(1000);
+  const { known } = readyPhoto({ ...mat, mat: { width: 1500, height: 1200 } }, build())!.photo;
+  expect('ground' in known && Math.max(...known.ground.map(({ x }) => x))).toBeGreaterThan(1000);
+});
+
+test('where only a club lies there its ends and the ball’s two sides are tapped, and its length is typed', () => {
+  const club = photo({ laid: 'club', noStick: true });
+  expect(tapsAsked(club).slice(0, 4)).toEqual(['stick1', 'stick2', 'ballSide1', 'ballSide2']);
+  const whole = { ...club, taps: tapped(tapsAsked(club)) };
+  expect(readyPhoto(whole, build())).toBeNull();
+  const { photo: ready, doubts } = readyPhoto({ ...whole, clubLength: 940 }, build())!;
+  const [one, other] = [whole.taps.ballSide1!, whole.taps.ballSide2!];
+  expect(ready.known).toEqual({ length: 940, ball: [one, other] });
+  expect(ready.taps.ball).toEqual({ x: (one.x + other.x) / 2, y: (one.y + other.y) / 2 });
+  expect(ready.taps.stick).not.toBeNull();
+  expect(doubts.line).toBe(0.3);
+  // A printed sheet is better, wherever one was found.
+  expect(tapsAsked({ ...club, noStick: false, sheets: [sheet] })).toContain('ball');
 });

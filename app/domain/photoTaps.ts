@@ -26,6 +26,8 @@ export const TAP_NAMES = [
   'stick1',
   'stick2',
   'ball',
+  'ballSide1',
+  'ballSide2',
   'leadToe',
   'leadHeel',
   'leadEdge1',
@@ -37,11 +39,13 @@ export const TAP_NAMES = [
 ] as const;
 export type TapName = (typeof TAP_NAMES)[number];
 
-/** Flat things of known size that can lie on the ground: paper, or a mat whose sides are typed. */
-export const FLAT_NAMES = ['A4', 'Letter', 'mat'] as const;
-export type FlatName = (typeof FLAT_NAMES)[number];
+/** Things of known size that can lie on the ground: paper, a mat whose sides are typed, a club whose length is. */
+export const LAID_NAMES = ['A4', 'Letter', 'mat', 'club'] as const;
+export type LaidName = (typeof LAID_NAMES)[number];
 /** What a side of a mat can be, mm. */
 export const MAT_SIDES = { least: 150, most: 3000 };
+/** What a club or a stick can be long, mm. */
+export const CLUB_LENGTHS = { least: 600, most: 1500 };
 
 /** What is kept of a sheet that was found. */
 export type PhotoSheet = Pick<FoundSheet, 'ground' | 'image' | 'spread' | 'printed' | 'residualMm'>;
@@ -56,10 +60,12 @@ export interface PhotoDraft {
   focalTold: boolean;
   /** Printed sheets that were found by themselves. */
   sheets: readonly PhotoSheet[];
-  /** What lies there instead, whose corners are tapped. */
-  flat: FlatName;
+  /** What lies there instead: corners or ends of it are tapped. */
+  laid: LaidName;
   /** The mat's sides, mm; null while they are not typed. */
   mat: Flat | null;
+  /** The club's length, mm; null while it is not typed. */
+  clubLength: number | null;
   /** One standard deviation of a tapped corner, once its edges were looked for; pixels. */
   cornerDeviation: number | null;
   taps: Partial<Record<TapName, Point>>;
@@ -77,15 +83,21 @@ export const TAP_PX = 1.25;
 const footTaps = (foot: FootName, hidden: boolean): TapName[] =>
   hidden ? [`${foot}Toe`, `${foot}Edge1`, `${foot}Edge2`] : [`${foot}Toe`, `${foot}Heel`];
 
+/** Whether a club that lies along the target line, and the ball, are all that says how large things are. */
+export const byClub = ({ sheets, laid }: Pick<PhotoDraft, 'sheets' | 'laid'>): boolean =>
+  sheets.length === 0 && laid === 'club';
+
 /**
  * Everything that has to be tapped in a photo, in order.
  * @returns seven taps with a stick and a sheet that was found
  */
-export function tapsAsked({ sheets, noStick, hiddenHeel }: PhotoDraft): TapName[] {
+export function tapsAsked(photo: PhotoDraft): TapName[] {
+  const { sheets, noStick, hiddenHeel } = photo;
+  const club = byClub(photo);
   return [
-    ...(sheets.length > 0 ? [] : (['corner1', 'corner2', 'corner3', 'corner4'] as const)),
-    ...(noStick ? [] : (['stick1', 'stick2'] as const)),
-    'ball',
+    ...(club || sheets.length > 0 ? [] : (['corner1', 'corner2', 'corner3', 'corner4'] as const)),
+    ...(noStick && !club ? [] : (['stick1', 'stick2'] as const)),
+    ...(club ? (['ballSide1', 'ballSide2'] as const) : (['ball'] as const)),
     ...footTaps('lead', hiddenHeel.lead),
     ...footTaps('trail', hiddenHeel.trail),
   ];
@@ -141,14 +153,21 @@ export const withCorners = (photo: PhotoDraft, points: readonly Point[], deviati
 function knownIn(photo: PhotoDraft): KnownInPhoto | null {
   const [sheet] = photo.sheets;
   if (sheet) return knownBySheet(sheet);
+  const { laid, taps, clubLength } = photo;
+  if (laid === 'club')
+    return clubLength === null
+      ? null
+      : { known: { length: clubLength, ball: [taps.ballSide1!, taps.ballSide2!] }, doubts: {} };
   const corners = cornersOf(photo);
-  const flat = photo.flat === 'mat' ? photo.mat : PAPERS[photo.flat];
+  const flat = laid === 'mat' ? photo.mat : PAPERS[laid];
   if (!corners || !flat) return null;
   return {
     known: knownByCorners(flat, corners, photo.camera),
     doubts: { known: photo.cornerDeviation ?? TAP_PX },
   };
 }
+
+const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 
 /** A photo as it is measured. */
 export interface ReadyPhoto {
@@ -180,8 +199,8 @@ export function readyPhoto(photo: PhotoDraft, build: Build): ReadyPhoto | null {
       taps: {
         lead: shoe('lead'),
         trail: shoe('trail'),
-        ball: at('ball'),
-        stick: photo.noStick ? null : [at('stick1'), at('stick2')],
+        ball: byClub(photo) ? middle(at('ballSide1'), at('ballSide2')) : at('ball'),
+        stick: photo.noStick && !byClub(photo) ? null : [at('stick1'), at('stick2')],
       },
     },
     heights: photo.heights,
@@ -190,7 +209,7 @@ export function readyPhoto(photo: PhotoDraft, build: Build): ReadyPhoto | null {
       tap: TAP_PX,
       shoe: shoeLength.uncertainty,
       focal: photo.focalTold ? USUAL_DOUBTS.focal : UNTOLD_FOCAL,
-      line: photo.noStick ? LAID_BY_HAND : USUAL_DOUBTS.line,
+      line: photo.noStick && !byClub(photo) ? LAID_BY_HAND : USUAL_DOUBTS.line,
       ...known.doubts,
     },
   };

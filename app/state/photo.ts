@@ -1,9 +1,9 @@
 import type { NewPhoto } from '@pedastance/contract';
 import type { Build } from '@pedastance/core/body';
-import type { Taps } from '@pedastance/core/photo';
+import { measureFeet, pointsOfGround, type Taps } from '@pedastance/core/photo';
 import { setupByPhoto, type FeetFromPhoto } from '@pedastance/core/setup';
 import type { LessonDraft } from '../domain/lessonDraft';
-import { readyPhoto, type PhotoDraft } from '../domain/photoTaps';
+import { readyPhoto, type PhotoDraft, type ReadyPhoto } from '../domain/photoTaps';
 import { toBase64 } from '../domain/base64';
 import { deviceDatabase, letGoOfPhotos, writeFor } from './database';
 import { changeDraft, lesson } from './lesson';
@@ -72,7 +72,7 @@ export async function photoToSend(
   const ready = used ? readyPhoto(photo, build) : null;
   const jpeg = ready && (await keptPhoto(photo!.id));
   if (!ready || !jpeg) return null;
-  const { camera, known, taps } = ready.photo;
+  const { camera, taps } = ready.photo;
   return {
     ...of,
     id: photo!.id,
@@ -82,11 +82,18 @@ export async function photoToSend(
     jpeg: toBase64(new Uint8Array(await jpeg.arrayBuffer())),
     sight: {
       camera,
-      known: { ground: [...known.ground], image: [...known.image] },
+      known: sentPoints(ready),
       taps: sentTaps(taps),
       heights: ready.heights,
     },
   };
+}
+
+/** Points of the ground that a photo was measured by; a club is none, so that some are taken which it makes known. */
+function sentPoints({ photo, heights, doubts }: ReadyPhoto): NewPhoto['sight']['known'] {
+  const { ground, image } =
+    'length' in photo.known ? pointsOfGround(measureFeet(photo, heights, doubts)) : photo.known;
+  return { ground: [...ground], image: [...image] };
 }
 
 type SentShoe = NewPhoto['sight']['taps']['lead'];

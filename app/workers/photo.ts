@@ -4,6 +4,7 @@ import {
   focalFrom35mm,
   greyFrom,
   measureFeet,
+  photoAdvice,
   refinedCorners,
   snappedAlong,
   usualFocal,
@@ -193,6 +194,7 @@ const WORK: Work = {
       throw error;
     }
   },
+  advise: ({ photo, heights, doubts, figure }) => photoAdvice(photo, heights, doubts, figure),
 };
 
 self.onmessage = async ({ data }: MessageEvent<PhotoQuestion>) => {

@@ -1,5 +1,5 @@
-import type { Camera, Doubts, FeetPhoto, Heights, MeasuredFeet } from '@pedastance/core/photo';
-import type { Point } from '@pedastance/core/setup';
+import type { Camera, Doubts, FeetPhoto, Heights, MeasuredFeet, PhotoAdvice } from '@pedastance/core/photo';
+import type { FeetFigure, Point } from '@pedastance/core/setup';
 import type { PhotoSheet } from '../domain/photoTaps';
 
 /** Why a file is not taken. */
@@ -27,6 +27,10 @@ export interface PhotoAsked {
   measure: {
     of: { photo: FeetPhoto; heights: Heights; doubts: Doubts };
     answer: MeasuredFeet | null;
+  };
+  advise: {
+    of: { photo: FeetPhoto; heights: Heights; doubts: Doubts; figure: FeetFigure };
+    answer: PhotoAdvice;
   };
 }
 export type PhotoAsk = keyof PhotoAsked;

@@ -10,7 +10,8 @@ import {
 import { seeded } from '@pedastance/core/statistics';
 import { cameraThat, seenBy, type Camera } from '../../server/devices/camera/lens';
 import {
-  BALL_RADIUS,
+  sidesOfBall,
+  STICK_HALF,
   truthOf,
   type Scene,
   type Spot,
@@ -31,7 +32,7 @@ export interface Stratum {
   /** Pixels a mm at the feet. */
   sharpness: readonly [number, number];
   /** One standard deviation of a known point, pixels: a printed code's edges, or corners that were tapped and refined. */
-  known: number;
+  known: number | 'club';
 }
 
 const AROUND: Record<Stratum['side'], readonly [number, number]> = {
@@ -42,7 +43,7 @@ const AROUND: Record<Stratum['side'], readonly [number, number]> = {
 };
 
 /** Figures that the scene is told by. */
-const TRUTH = ['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'ballAlong'] as const;
+export const TRUTH = ['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'ballAlong'] as const;
 
 const between = (random: () => number, [least, most]: readonly [number, number]) =>
   least + (most - least) * random();
@@ -113,27 +114,39 @@ function onePhoto(stratum: Stratum, random: () => number): { standing: Standing;
     heel: see(heel, heights.heel + USUAL_DOUBTS.heightEach * normal(), USUAL_DOUBTS.tap),
   });
   const turn = 0.3 * normal();
+  const stick = truth.stick!.map((end) => see(end, 6 + 3 * normal(), USUAL_DOUBTS.tap)) as [Spot, Spot];
+  const ball = sidesOfBall(camera).map(({ x, y }) => ({
+    x: x + USUAL_DOUBTS.tap * normal(),
+    y: y + USUAL_DOUBTS.tap * normal(),
+  })) as [Spot, Spot];
   const sheet = A4.map(({ x, y }) => ({
     x: middle.x + x * Math.cos(turn) - y * Math.sin(turn),
     y: middle.y + x * Math.sin(turn) + y * Math.cos(turn),
   }));
+  const known = stratum.known === 'club' ? USUAL_DOUBTS.known : stratum.known;
   const photo: FeetPhoto = {
     camera: { centre: { x: width / 2, y: 1512 }, focal: focal * (1 + USUAL_DOUBTS.focal * normal()) },
     shoe: { ...standing.shoe, length: standing.shoe.length + USUAL_DOUBTS.shoe * normal() },
-    known: {
-      ground: A4.map(({ x, y }) => ({ x: x * (1 + 0.0005), y: y * (1 + 0.0005) })),
-      image: sheet.map((corner) => see(corner, 0, stratum.known)),
-    },
+    known:
+      stratum.known === 'club'
+        ? { length: 2 * STICK_HALF + USUAL_DOUBTS.laid * normal(), ball }
+        : {
+            ground: A4.map(({ x, y }) => ({ x: x * (1 + 0.0005), y: y * (1 + 0.0005) })),
+            image: sheet.map((corner) => see(corner, 0, known)),
+          },
     taps: {
       lead: tapped(truth.lead),
       trail: tapped(truth.trail),
-      ball: see(truth.ball, BALL_RADIUS, USUAL_DOUBTS.tap),
-      stick: [see(truth.stick![0], 0, USUAL_DOUBTS.tap), see(truth.stick![1], 0, USUAL_DOUBTS.tap)],
+      ball: {
+        x: (ball[0].x + ball[1].x) / 2,
+        y: (ball[0].y + ball[1].y) / 2,
+      },
+      stick,
     },
   };
   return {
     standing,
-    measured: measureFeet(photo, USUAL_HEIGHTS, { ...USUAL_DOUBTS, known: stratum.known, line: 0.05 }),
+    measured: measureFeet(photo, USUAL_HEIGHTS, { ...USUAL_DOUBTS, known, line: 0.05 }),
   };
 }
 
@@ -183,7 +196,7 @@ const SHARPNESS = [
   [2, 3],
 ] as const;
 
-export const STRATA: Stratum[] = [0.15, 0.5].flatMap((known) =>
+export const STRATA: Stratum[] = ([0.15, 0.5, 'club'] as const).flatMap((known) =>
   SHARPNESS.flatMap((sharpness) =>
     ELEVATIONS.flatMap((elevations) => SIDES.map((side) => ({ known, sharpness, elevations, side }))),
   ),

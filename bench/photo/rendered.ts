@@ -1,8 +1,22 @@
 /**
- * Finds printed sheets in rendered photographs of every kind, and in ones without a sheet; prints a line of JSON for each.
+ * Finds printed sheets in rendered photographs of every kind, and measures the feet from taps with scatter; and looks for
+ * sheets in ones without; prints a line of JSON for each.
  * Usage: rendered.ts <first> <count> <with|without>
  */
-import { cornersOf, findSheets, PAPER_NAMES, projected, sheetOf } from '@pedastance/core/photo';
+import {
+  cornersOf,
+  findSheets,
+  focalFrom35mm,
+  knownBySheet,
+  measureFeet,
+  PAPER_NAMES,
+  photoFaults,
+  projected,
+  sheetOf,
+  USUAL_DOUBTS,
+  USUAL_HEIGHTS,
+  type FoundSheet,
+} from '@pedastance/core/photo';
 import { seeded } from '@pedastance/core/statistics';
 import { cameraThat, type Camera } from '../../server/devices/camera/lens';
 import { MATERIAL_NAMES, photograph, type Light, type Picture } from '../../server/devices/camera/render';
@@ -16,8 +30,9 @@ import {
   readCodes,
   sceneWith,
   seenOn,
+  whereToTap,
 } from '../../server/test/photographs';
-import { anyStanding } from './points';
+import { anyStanding, TRUTH } from './points';
 
 type Random = () => number;
 const between = (random: Random, least: number, most: number) => least + (most - least) * random();
@@ -82,12 +97,65 @@ function shownShare(picture: Picture, corners: readonly { x: number; y: number }
   return area === 0 ? 0 : paper / area;
 }
 
+const normal = (random: Random) => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+
+/** The feet from taps with scatter and the sheet as it was found, beside the truth: error and one standard deviation. */
+function measured(scene: Scene, camera: Camera, sheet: FoundSheet, random: Random) {
+  const { standing } = scene;
+  const { lens } = camera;
+  const places = whereToTap(scene, camera);
+  const tap = ({ x, y }: { x: number; y: number }) => ({
+    x: x * lens.width + USUAL_DOUBTS.tap * normal(random),
+    y: y * lens.height + USUAL_DOUBTS.tap * normal(random),
+  });
+  const { known, doubts } = knownBySheet(sheet);
+  // A file tells whole millimetres of the 35 mm frame.
+  const told = Math.round((lens.focal / Math.hypot(lens.width, lens.height)) * Math.hypot(36, 24));
+  const began = performance.now();
+  const feet = measureFeet(
+    {
+      camera: {
+        centre: { x: lens.width / 2, y: lens.height / 2 },
+        focal: focalFrom35mm(told, lens.width, lens.height),
+      },
+      known,
+      shoe: { ...standing.shoe, length: standing.shoe.length + USUAL_DOUBTS.shoe * normal(random) },
+      taps: {
+        lead: { toe: tap(places.leadToe), heel: tap(places.leadHeel) },
+        trail: { toe: tap(places.trailToe), heel: tap(places.trailHeel) },
+        ball: tap(places.ball),
+        stick: [tap(places.stick1), tap(places.stick2)],
+      },
+    },
+    USUAL_HEIGHTS,
+    { ...USUAL_DOUBTS, ...doubts, line: 0.05 },
+  );
+  return {
+    ms: Math.round(performance.now() - began),
+    faults: photoFaults(feet, {
+      hand: standing.hand,
+      unevenMm: sheet.residualMm,
+      tapPx: USUAL_DOUBTS.tap,
+      byClub: false,
+    }),
+    sharpness: feet.view.sharpness,
+    off: Object.fromEntries(TRUTH.map((name) => [name, feet.figures[name].value - standing[name]])),
+    sure: Object.fromEntries(TRUTH.map((name) => [name, feet.figures[name].uncertainty])),
+  };
+}
+
 async function main([first, count, kind]: string[]): Promise<void> {
   await openReader();
   const rasters = { A4: await printed('A4'), Letter: await printed('Letter') };
   for (let number = Number(first); number < Number(first) + Number(count); number += 1) {
     const random = seeded(number);
-    const standing = { ...anyStanding(random), stanceWidth: between(random, 420, 650) };
+    const tips = (usual: number) => Math.min(28, Math.max(3, usual + USUAL_DOUBTS.height * normal(random)));
+    const standing = {
+      ...anyStanding(random),
+      stanceWidth: between(random, 420, 650),
+      toeHeight: tips(USUAL_HEIGHTS.toe),
+      heelHeight: tips(USUAL_HEIGHTS.heel),
+    };
     const paper = oneOf(random, PAPER_NAMES);
     const scale = random() < 0.5 ? 1 : between(random, 0.94, 1);
     const over = { turned: between(random, -180, 180), scale };
@@ -126,6 +194,7 @@ async function main([first, count, kind]: string[]): Promise<void> {
         side: Math.round(Math.min(...sides)),
         paper: one?.sheet.paper === paper,
         residualMm: one?.residualMm,
+        feet: one && measured(scene, camera, one, random),
         off:
           one &&
           Math.max(

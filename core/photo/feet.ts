@@ -1,9 +1,6 @@
 import {
-  FEET_FIGURES,
   footFromPoints,
-  groundFigure,
   innerReach,
-  measureAddress,
   toePoint,
   type Address,
   type FeetFigure,
@@ -13,10 +10,11 @@ import {
 } from '../setup';
 import type { Hand } from '../body';
 import { degrees, radians } from '../units';
+import { BALL_MIDDLE_MM, type KnownLength } from './byLength';
 import { Degenerate } from './degenerate';
 import { fitHomography } from './homography';
 import { elevationOver, pointAt, poseFrom, seenAt, sharpnessAt, type Camera, type Pose } from './pose';
-import { agreed, type Check, type Told } from './uncertainty';
+import type { Told } from './uncertainty';
 
 /** Points of known places on the ground with where they are seen: a sheet's corners, or a printed code's edges. */
 export interface Known {
@@ -77,6 +75,8 @@ export interface Doubts {
   bend: number;
   /** Of the shoes' length, mm. */
   shoe: number;
+  /** Of the length of a club between the places where its ends lie, mm. */
+  laid: number;
 }
 /** Starting values; a lens of a phone bends by up to 1%. */
 export const USUAL_DOUBTS: Doubts = {
@@ -89,6 +89,7 @@ export const USUAL_DOUBTS: Doubts = {
   focal: 0.012,
   bend: 0.005,
   shoe: 5,
+  laid: 8,
 };
 /** Of a focal length that the photo does not say, a share (starting value). */
 export const UNTOLD_FOCAL = 0.06;
@@ -100,7 +101,7 @@ export const LAID_BY_HAND = 2;
 /** A photo of feet, as far as it is measured by. */
 export interface FeetPhoto {
   camera: Camera;
-  known: Known;
+  known: Known | KnownLength;
   taps: Taps;
   shoe: Shoe;
 }
@@ -151,11 +152,9 @@ function unit(a: Point): Point {
 }
 
 /** What is worked with: the photo, or one of it a little changed. */
-interface Given extends FeetPhoto {
+export interface Given extends Omit<FeetPhoto, 'known'> {
   pose: Pose;
   heights: Record<FootName, Heights>;
-  /** The ball's middle above the ground, mm. */
-  ballHeight: number;
   /** Degrees that the target line is turned from where it was taken to be. */
   turned: number;
   /** How far out the lens bends a corner of the picture, a share. */
@@ -165,14 +164,11 @@ interface Given extends FeetPhoto {
 }
 
 /** Where a point would be seen through a lens that bends nothing (first order in the bend), pixels. */
-function straightened({ x, y }: Point, { centre }: Camera, bend: number): Point {
+export function straightened({ x, y }: Point, { centre }: Camera, bend: number): Point {
   const [u, v] = [x - centre.x, y - centre.y];
   const out = 1 - (bend * (u * u + v * v)) / (centre.x ** 2 + centre.y ** 2);
   return { x: centre.x + out * u, y: centre.y + out * v };
 }
-
-/** Half of a ball: 42.67 mm at least (Equipment Rules of golf). */
-const BALL_MIDDLE_MM = 21.3;
 
 /** Where the inner edge of a sole is seen, mm above the ground (starting value). */
 const EDGE_MM = 6;
@@ -244,7 +240,8 @@ function lineOf({ taps, turned }: Given, place: Place, heels: Point): Point {
   return { x: toward.x * cosine - toward.y * sine, y: toward.x * sine + toward.y * cosine };
 }
 
-const poseOf = ({ camera, known }: Pick<Given, 'camera' | 'known'>, bend: number): Pose =>
+/** Where the camera stood, from known points. */
+export const poseOf = (known: Known, camera: Camera, bend: number): Pose =>
   poseFrom(
     fitHomography(
       known.ground,
@@ -253,15 +250,28 @@ const poseOf = ({ camera, known }: Pick<Given, 'camera' | 'known'>, bend: number
     camera,
   );
 
+/** Where a pixel's point at a height lies, mm. */
+export const placeIn =
+  ({ camera, bend, pose }: Given): Place =>
+  (pixel, height) =>
+    pointAt(pose, straightened(pixel, camera, bend), height);
+
+/** An address in a photo, and how long the shoes come out, mm. */
+interface Standing {
+  address: Address;
+  frame: Frame;
+  lengths: Record<FootName, number>;
+}
+
 /** The address that a photo shows, and where it lies: ball at the origin, x toward the target, y from the feet toward the ball. */
-function standingIn(given: Given): { address: Address; frame: Frame; lengths: Record<FootName, number> } {
-  const { camera, taps, shoe, heights, ballHeight, bend, pose } = given;
-  const place: Place = (pixel, height) => pointAt(pose, straightened(pixel, camera, bend), height);
+export function standingIn(given: Given): Standing {
+  const { taps, shoe, heights, pose } = given;
+  const place = placeIn(given);
   const [lead, trail] = [
     endsOf(taps.lead, heights.lead, given, place),
     endsOf(taps.trail, heights.trail, given, place),
   ];
-  const ball = place(taps.ball, ballHeight);
+  const ball = place(taps.ball, BALL_MIDDLE_MM);
   const x = lineOf(given, place, minus(lead.heel, trail.heel));
   const across = { x: -x.y, y: x.x };
   const out = minus(ball, middle(lead.heel, trail.heel));
@@ -296,7 +306,8 @@ const onGround = ({ ball, x, y }: Frame, point: Point): Point => ({
 export const addressSeen = (frame: Frame, point: Point, height: number): Point =>
   seenAt(frame.pose, onGround(frame, point), height);
 
-function viewOf(frame: Frame, camera: Camera, address: Address): View {
+/** From where a photo shows an address. */
+export function viewOf(frame: Frame, camera: Camera, address: Address): View {
   const ends = [address.lead.heel, toePoint(address, 'lead'), address.trail.heel, toePoint(address, 'trail')];
   const feet = { x: mean(ends.map(({ x }) => x)), y: mean(ends.map(({ y }) => y)) };
   const at = onGround(frame, feet);
@@ -307,131 +318,5 @@ function viewOf(frame: Frame, camera: Camera, address: Address): View {
     sharpness: Math.min(...ends.map((end) => sharpnessAt(frame.pose, camera, onGround(frame, end)))),
     // Seen from above, a left-hander's target is to the right of the ball's direction.
     hand: frame.x.x * frame.y.y - frame.x.y * frame.y.x > 0 ? 'left' : 'right',
-  };
-}
-
-/** Every point that was tapped, in one order, and taps with other points in their places. */
-const tapsIn = ({ lead, trail, ball, stick }: Taps): Point[] => [
-  ...shoePoints(lead),
-  ...shoePoints(trail),
-  ball,
-  ...(stick ?? []),
-];
-const shoePoints = (shoe: TappedShoe): Point[] =>
-  'heel' in shoe ? [shoe.toe, shoe.heel] : [shoe.toe, ...shoe.edge];
-
-function withPoints(taps: Taps, points: readonly Point[]): Taps {
-  let at = 0;
-  const next = (): Point => points[at++]!;
-  const shoeOf = (shoe: TappedShoe): TappedShoe =>
-    'heel' in shoe ? { toe: next(), heel: next() } : { toe: next(), edge: [next(), next()] };
-  const [lead, trail, ball] = [shoeOf(taps.lead), shoeOf(taps.trail), next()];
-  return { lead, trail, ball, stick: taps.stick && [next(), next()] };
-}
-
-const numbersOf = (points: readonly Point[]): number[] => points.flatMap(({ x, y }) => [x, y]);
-const pointsOf = (numbers: readonly number[]): Point[] =>
-  Array.from({ length: numbers.length / 2 }, (_, at) => ({ x: numbers[2 * at]!, y: numbers[2 * at + 1]! }));
-
-const diagonal = (size: number, value: number): number[][] =>
-  Array.from({ length: size }, (_, row) =>
-    Array.from({ length: size }, (_each, at) => (at === row ? value : 0)),
-  );
-const dotOf = (a: readonly number[], b: readonly number[]): number =>
-  a.reduce((sum, value, at) => sum + value * b[at]!, 0);
-
-/** Numbers in runs of the lengths given, and those that are left. */
-function split(
-  numbers: readonly number[],
-  lengths: readonly [number, number],
-): [number[], number[], number[]] {
-  const [first, second] = [lengths[0], lengths[0] + lengths[1]];
-  return [numbers.slice(0, first), numbers.slice(first, second), numbers.slice(second)];
-}
-
-/**
- * Measures the feet in a photo: each tapped point on the plane of its own height, all doubts carried to every figure.
- * @param photo camera, known points, taps, and the student's shoe, mm
- * @param heights of toe and heel tips, mm
- * @param doubts one standard deviation of what goes in
- * @returns the address, and each figure of the feet with one standard deviation
- * @throws Degenerate where the known points fix no ground, or two taps are one
- */
-export function measureFeet(
-  photo: FeetPhoto,
-  heights: Heights = USUAL_HEIGHTS,
-  doubts: Doubts = USUAL_DOUBTS,
-): MeasuredFeet {
-  const { known } = photo;
-  // Known points that err together are carried by what makes them err, each of which is independent of the others.
-  const spread = known.spread ?? diagonal(2 * known.image.length, doubts.known);
-  const tapped = numbersOf(tapsIn(photo.taps));
-  // Most inputs leave the pose as it is: it is worked out once for each that does not.
-  const poses = new Map<string, Pose>();
-  const poseFor = (errors: readonly number[], scale: number, camera: Camera, bend: number): Pose => {
-    const key = [...errors, scale, camera.focal, bend].join();
-    const kept = poses.get(key);
-    if (kept) return kept;
-    const seen = numbersOf(known.image).map((value, at) => value + dotOf(spread[at]!, errors));
-    const ground = known.ground.map(({ x, y }) => ({ x: x * scale, y: y * scale }));
-    const pose = poseOf({ camera, known: { ground, image: pointsOf(seen) } }, bend);
-    poses.set(key, pose);
-    return pose;
-  };
-  const given = (inputs: readonly number[]): Given => {
-    const [errors, taps, rest] = split(inputs, [spread.length, tapped.length]);
-    const [toes, heels, leadToe, leadHeel, trailToe, trailHeel, turned, scale, focal, bend, length] =
-      rest as [number, number, number, number, number, number, number, number, number, number, number];
-    const camera = { ...photo.camera, focal: photo.camera.focal * focal };
-    return {
-      ...photo,
-      camera,
-      pose: poseFor(errors, scale, camera, bend),
-      taps: withPoints(photo.taps, pointsOf(taps)),
-      heights: {
-        lead: { toe: toes + leadToe, heel: heels + leadHeel },
-        trail: { toe: toes + trailToe, heel: heels + trailHeel },
-      },
-      ballHeight: BALL_MIDDLE_MM,
-      turned,
-      bend,
-      length,
-    };
-  };
-  const { toe, heel } = heights;
-  const inputs = [...spread.map(() => 0), ...tapped, toe, heel, 0, 0, 0, 0, 0, 1, 1, 0, photo.shoe.length];
-  const deviations = [
-    ...spread.map(() => 1),
-    ...tapped.map(() => doubts.tap),
-    doubts.height,
-    doubts.height,
-    ...Array<number>(4).fill(doubts.heightEach),
-    doubts.line,
-    doubts.scale,
-    doubts.focal,
-    doubts.bend,
-    doubts.shoe,
-  ];
-  // A shoe whose both ends were tapped is as long as the other shoes say: mostly that tells how high its ends were.
-  const tappedWhole = (['lead', 'trail'] as const).filter((foot) => 'heel' in photo.taps[foot]);
-  const checks = tappedWhole.map((_foot, at): Check => ({
-    result: FEET_FIGURES.length + at,
-    known: photo.shoe.length,
-    deviation: doubts.shoe,
-  }));
-  const resultsOf = (values: readonly number[]): number[] => {
-    const { address, lengths } = standingIn(given(values));
-    const measures = measureAddress(address);
-    const figures = FEET_FIGURES.map((name) => groundFigure(name)!.measure(measures, address));
-    return [...figures, ...tappedWhole.map((foot) => lengths[foot])];
-  };
-  const { told, off, inputs: best } = agreed(resultsOf, checks, inputs, deviations);
-  const { address, frame } = standingIn(given(best));
-  return {
-    address,
-    frame,
-    figures: Object.fromEntries(FEET_FIGURES.map((name, at) => [name, told[at]!])) as MeasuredFeet['figures'],
-    view: viewOf(frame, photo.camera, address),
-    lengthOff: Object.fromEntries(tappedWhole.map((foot, at) => [foot, off[at]!])),
   };
 }

@@ -1,5 +1,5 @@
 import type { Point } from '../setup';
-import { UNSEEN_PAPER, USUAL_DOUBTS, type Doubts, type Known } from './feet';
+import { UNSEEN_PAPER, USUAL_DOUBTS, type Doubts, type FeetPhoto, type Known } from './feet';
 import type { FoundSheet } from './findSheets';
 import { fitHomography } from './homography';
 import { misfitOf, type Camera } from './pose';
@@ -12,7 +12,7 @@ export interface Flat {
 
 /** A known thing in a photo, with what of the doubts it changes. */
 export interface KnownInPhoto {
-  known: Known;
+  known: FeetPhoto['known'];
   doubts: Partial<Doubts>;
 }
 

@@ -64,7 +64,8 @@ export interface Agreed {
   off: number[];
 }
 
-const ROUNDS = 2;
+/** From inputs that are nearly right. */
+const USUAL_ROUNDS = 2;
 
 /**
  * Carries the uncertainty of inputs whose results have to agree with something known besides: each input moves by as
@@ -74,6 +75,7 @@ const ROUNDS = 2;
  * @param checks what is known besides
  * @param inputs their values
  * @param deviations one standard deviation of each; they are independent
+ * @param rounds how often it is worked through anew
  * @returns the inputs that agree best, the results, and how far off the checks were
  */
 export function agreed(
@@ -81,6 +83,7 @@ export function agreed(
   checks: readonly Check[],
   inputs: readonly number[],
   deviations: readonly number[],
+  rounds = USUAL_ROUNDS,
 ): Agreed {
   if (checks.length === 0) return { inputs, told: carried(work, inputs, deviations), off: [] };
   const noise = Matrix.diag(checks.map(({ deviation }) => deviation ** 2));
@@ -93,7 +96,7 @@ export function agreed(
   let off: number[] | null = null;
   // Inputs are told in their own standard deviations, so that what is known of them before is the unit matrix.
   let [slopes, heard, less] = [new Matrix(0, 0), new Matrix(0, 0), new Matrix(0, 0)];
-  for (let round = 0; round < ROUNDS; round += 1) {
+  for (let round = 0; round < rounds; round += 1) {
     slopes = new Matrix(slopesOf(work, at, deviations));
     const checked = new Matrix(slopes.to2DArray().map((row) => columns.map((column) => row[column]!)));
     const sureness = checked.transpose().mmul(checked).add(noise);

@@ -1,5 +1,5 @@
 import { soleOutline, type Shoe } from '@pedastance/core/setup';
-import type { Vector } from './lens';
+import { seenBy, type Camera, type Vector } from './lens';
 
 /** A place on the ground as it lies, mm: seen from above, y is from the feet toward the ball. */
 export interface Spot {
@@ -62,7 +62,7 @@ export interface Truth {
 }
 
 export const BALL_RADIUS = 21.35;
-const STICK_HALF = 600;
+export const STICK_HALF = 600;
 const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 
 /** Where everything of a scene lies: the ball at the origin. */
@@ -84,6 +84,26 @@ export function truthOf({ standing, stick }: Scene): Truth {
     ball: { x: 0, y: 0 },
     stick: stick && [end(-1, stick), end(1, stick)],
   };
+}
+
+/** Where a camera sees the two sides of the ball: its rays there only touch it. */
+export function sidesOfBall(camera: Camera): [Spot, Spot] {
+  const ray: Vector = [-camera.place[0], -camera.place[1], BALL_RADIUS - camera.place[2]];
+  const away = Math.hypot(...ray);
+  const level = Math.hypot(ray[0], ray[1]);
+  // Straight above the ball every direction is to its side.
+  const aside: Vector = level > 1 ? [-ray[1] / level, ray[0] / level, 0] : [1, 0, 0];
+  const sine = BALL_RADIUS / away;
+  const touched = (side: 1 | -1): Spot => {
+    const out = side * BALL_RADIUS * Math.sqrt(1 - sine * sine);
+    const nearer = (BALL_RADIUS * sine) / away;
+    return seenBy(camera, [
+      out * aside[0] - nearer * ray[0],
+      out * aside[1] - nearer * ray[1],
+      BALL_RADIUS - nearer * ray[2],
+    ]);
+  };
+  return [touched(-1), touched(1)];
 }
 
 /** One slice of a shoe or a leg: an outline at a height, with its light. */

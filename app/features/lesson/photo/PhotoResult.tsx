@@ -1,16 +1,19 @@
-import { photoFaults, type MeasuredFeet } from '@pedastance/core/photo';
-import { FEET_FIGURES, FIGURES } from '@pedastance/core/setup';
-import { useState } from 'react';
+import { photoFaults, type MeasuredFeet, type PhotoFault } from '@pedastance/core/photo';
+import { FEET_FIGURES, FIGURES, setupByPhoto, type FeetFigure, type Item } from '@pedastance/core/setup';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { useStore } from 'zustand';
 import { figure, figureName, spoken } from '../../../domain/sentences';
-import { TAP_PX, type PhotoDraft } from '../../../domain/photoTaps';
-import { openStep } from '../../../state/lesson';
+import { byClub, TAP_PX, type PhotoDraft } from '../../../domain/photoTaps';
+import { lesson, openStep } from '../../../state/lesson';
 import { standAsPhotographed } from '../../../state/photo';
 import { useSpeech } from '../../../state/useSpeech';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { Body, Quiet } from '../../../ui/Words';
-import { useLessonContext } from '../context';
+import type { PhotoWorker } from '../../../workers/photoWorker';
+import { useJudge, useLessonContext } from '../context';
+import { usePhotoAdvice } from './usePhotoWorker';
 import { messages } from './PhotoResult.messages';
 
 /** A 95% interval reaches so many standard deviations to either side. */
@@ -33,18 +36,89 @@ export function SheetSeen({ photo }: { photo: PhotoDraft }) {
   );
 }
 
-/** The figures of a photo, each with its doubt, and whether the photo is good enough. */
-export function PhotoResult({ photo, measured }: { photo: PhotoDraft; measured: MeasuredFeet | 'nothing' }) {
+/** The figure of the feet that is least sure for what the method asks of it; null where all are sure enough. */
+function useTooUnsure(measured: MeasuredFeet): FeetFigure | null {
+  const judge = useJudge();
+  const setup = useStore(lesson, (state) => state.draft?.setup ?? null);
+  return useMemo(() => {
+    const placed = setup && setupByPhoto(setup, measured);
+    const findings = (placed && judge(placed)?.findings) ?? [];
+    const [worst] = findings
+      .flatMap(({ item, uncertainty, low, high }) => {
+        const figure = placedBy(item);
+        return figure ? [{ figure, reach: (2 * TO_95 * uncertainty) / (high - low) }] : [];
+      })
+      .sort((a, b) => b.reach - a.reach);
+    return worst && worst.reach > 1 ? worst.figure : null;
+  }, [judge, measured, setup]);
+}
+
+/** The figure of the feet that an item is, or follows from. */
+function placedBy(item: Item): FeetFigure | null {
+  const { places = item } = FIGURES[item] as { places?: Item | null };
+  return FEET_FIGURES.find((name) => name === places) ?? null;
+}
+
+/** How good the photo is, and what to do about it. */
+function HowGood({ photo, measured, worker, fault }: ResultProps & { fault: PhotoFault | undefined }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const [nobody, setNobody] = useState(false);
+  const tooUnsure = useTooUnsure(measured);
+  const club = byClub(photo);
+  const about = tooUnsure ?? (club ? 'stanceWidth' : null);
+  const advice = usePhotoAdvice(worker, photo, fault ? null : about);
+  if (fault)
+    return (
+      <Notice kind="caution" live>
+        {spoken(messages.faults[fault], speech)}
+      </Notice>
+    );
+  if (!about) return <Notice kind="good">{messages.asGoodAsATape}</Notice>;
+  if (!advice) return null;
+  return (
+    <>
+      {tooUnsure && (
+        <Notice kind="caution" live>
+          {messages.tooUnsure(figureName(tooUnsure, speech), advice.remedy)}
+        </Notice>
+      )}
+      {club && about === 'stanceWidth' && (
+        <Quiet testID="by-club">{messages.byClub(figure(TO_95 * advice.uncertainty, 'mm', speech))}</Quiet>
+      )}
+    </>
+  );
+}
+
+interface ResultProps {
+  photo: PhotoDraft;
+  measured: MeasuredFeet;
+  worker: () => PhotoWorker;
+}
+
+/** The figures of a photo, each with its doubt, and whether the photo is good enough. */
+export function PhotoResult({
+  measured,
+  ...of
+}: Omit<ResultProps, 'measured'> & { measured: MeasuredFeet | 'nothing' }) {
   if (measured === 'nothing')
     return (
       <Notice kind="trouble" live>
         {messages.nothing}
       </Notice>
     );
-  const faults = photoFaults(measured, student.hand, photo.sheets[0]?.residualMm ?? null, TAP_PX);
+  return <Figures {...of} measured={measured} />;
+}
+
+function Figures({ photo, measured, worker }: ResultProps) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const [nobody, setNobody] = useState(false);
+  const faults = photoFaults(measured, {
+    hand: student.hand,
+    unevenMm: photo.sheets[0]?.residualMm ?? null,
+    tapPx: TAP_PX,
+    byClub: byClub(photo),
+  });
   const use = () => {
     const stands = standAsPhotographed(measured);
     setNobody(!stands);
@@ -52,13 +126,7 @@ export function PhotoResult({ photo, measured }: { photo: PhotoDraft; measured: 
   };
   return (
     <View className="gap-2" testID="photo-result">
-      {faults.length === 0 ? (
-        <Notice kind="good">{messages.asGoodAsATape}</Notice>
-      ) : (
-        <Notice kind="caution" live>
-          {spoken(messages.faults[faults[0]!], speech)}
-        </Notice>
-      )}
+      <HowGood photo={photo} measured={measured} worker={worker} fault={faults[0]} />
       {nobody && (
         <Notice kind="trouble" live>
           {messages.nobodyCanStand}

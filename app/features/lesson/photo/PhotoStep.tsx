@@ -10,8 +10,10 @@ import { useStore } from 'zustand';
 import { figure, spoken } from '../../../domain/sentences';
 import { typedNumber } from '../../../domain/typedNumber';
 import {
+  byClub,
+  CLUB_LENGTHS,
   cornersOf,
-  FLAT_NAMES,
+  LAID_NAMES,
   MAT_SIDES,
   nextTap,
   tapsAsked,
@@ -82,19 +84,30 @@ function Pick({ onFile }: { onFile: (file: File) => void }) {
   );
 }
 
-/** The sides of a mat, typed. */
-function MatSides() {
+/** A length as it is typed, mm, and what is wrong with it. */
+function useTypedLength({ least, most }: { least: number; most: number }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
+  const range = [least, most].map((mm) => figure(mm, 'mm', speech)).join(' to ');
+  return {
+    unit: unitOf('stanceWidth', speech).trim(),
+    read(text: string): { mm: number | null; fault: string | undefined } {
+      const mm = toStored('length', typedNumber(text), speech);
+      const fits = mm >= least && mm <= most;
+      return { mm: fits ? mm : null, fault: text !== '' && !fits ? result.expected(range) : undefined };
+    },
+  };
+}
+
+/** The sides of a mat, typed. */
+function MatSides() {
+  const { unit, read } = useTypedLength(MAT_SIDES);
   const [typed, setTyped] = useState<readonly [string, string]>(['', '']);
-  const sideOf = (text: string) => toStored('length', typedNumber(text), speech);
-  const fits = (side: number) => side >= MAT_SIDES.least && side <= MAT_SIDES.most;
-  const range = [MAT_SIDES.least, MAT_SIDES.most].map((mm) => figure(mm, 'mm', speech)).join(' to ');
   const type = (at: number, text: string) => {
     const next = typed.map((each, place) => (place === at ? text : each)) as [string, string];
     setTyped(next);
-    const [width, height] = next.map(sideOf) as [number, number];
-    changePhoto((now) => ({ ...now, mat: fits(width) && fits(height) ? { width, height } : null }));
+    const [width, height] = next.map((each) => read(each).mm) as [number | null, number | null];
+    changePhoto((now) => ({ ...now, mat: width && height ? { width, height } : null }));
   };
   return (
     <View className="flex-row gap-3">
@@ -102,15 +115,54 @@ function MatSides() {
         <View key={label} className="flex-1">
           <Field
             label={label}
-            unit={unitOf('stanceWidth', speech).trim()}
+            unit={unit}
             inputMode="decimal"
             value={typed[at]}
             onChangeText={(text) => type(at, text)}
-            fault={typed[at] !== '' && !fits(sideOf(typed[at]!)) ? result.matExpected(range) : undefined}
+            fault={read(typed[at]!).fault}
           />
         </View>
       ))}
     </View>
+  );
+}
+
+/** The length of a club that lies along the target line, typed. */
+function ClubLength() {
+  const { unit, read } = useTypedLength(CLUB_LENGTHS);
+  const [typed, setTyped] = useState('');
+  return (
+    <View className="gap-2">
+      <Quiet>{result.alongTheLine}</Quiet>
+      <Field
+        label={result.clubLength}
+        unit={unit}
+        inputMode="decimal"
+        value={typed}
+        onChangeText={(text) => {
+          setTyped(text);
+          changePhoto((now) => ({ ...now, clubLength: read(text).mm }));
+        }}
+        fault={read(typed).fault}
+      />
+    </View>
+  );
+}
+
+/** What lies there, where no printed sheet was found. */
+function Laid({ photo }: { photo: PhotoDraft }) {
+  return (
+    <>
+      {!cornersOf(photo) && <Quiet>{result.noSheetFound}</Quiet>}
+      <Choice
+        label={result.whichPaper}
+        options={LAID_NAMES.map((value) => ({ value, words: result.laid[value] }))}
+        value={photo.laid}
+        onChange={(laid) => changePhoto((now) => ({ ...now, laid }))}
+      />
+      {photo.laid === 'mat' && <MatSides />}
+      {photo.laid === 'club' && <ClubLength />}
+    </>
   );
 }
 
@@ -126,9 +178,9 @@ function Asked({ photo }: { photo: PhotoDraft }) {
   return (
     <View className="flex-row flex-wrap items-center gap-2" role="status" aria-live="polite">
       <Body className="flex-1 font-semibold" testID="asked">
-        {next ? spoken(taps.asked[next], speech) : taps.allTapped}
+        {next ? spoken(taps.asked(next, byClub(photo)), speech) : taps.allTapped}
       </Body>
-      {next?.startsWith('stick') && (
+      {next?.startsWith('stick') && !byClub(photo) && (
         <Button
           look="plain"
           words={taps.noStick}
@@ -186,20 +238,9 @@ function Measuring({
       />
       <View className="gap-3 p-3">
         <SheetSeen photo={photo} />
-        {photo.sheets.length === 0 && (
-          <>
-            {!cornersOf(photo) && <Quiet>{result.noSheetFound}</Quiet>}
-            <Choice
-              label={result.whichPaper}
-              options={FLAT_NAMES.map((value) => ({ value, words: result.flats[value] }))}
-              value={photo.flat}
-              onChange={(flat) => changePhoto((now) => ({ ...now, flat }))}
-            />
-            {photo.flat === 'mat' && <MatSides />}
-          </>
-        )}
+        {photo.sheets.length === 0 && <Laid photo={photo} />}
         <Asked photo={photo} />
-        {measured && <PhotoResult photo={photo} measured={measured} />}
+        {measured && <PhotoResult photo={photo} measured={measured} worker={worker} />}
         {measured && (
           <Choice
             label={result.shoes}

@@ -9,6 +9,8 @@ const asked: Record<TapName, string> = {
   stick1: 'Tap one end of the stick',
   stick2: 'Tap its other end',
   ball: 'Tap the middle of the ball',
+  ballSide1: 'Tap one side of the ball',
+  ballSide2: 'Tap its other side',
   leadToe: 'Tap the toe of the lead shoe',
   leadHeel: 'Tap its heel',
   leadEdge1: 'Tap its inner edge, near the heel',
@@ -27,6 +29,8 @@ const names: Record<TapName, string> = {
   stick1: 'One end of the stick',
   stick2: 'Other end of the stick',
   ball: 'Ball',
+  ballSide1: 'One side of the ball',
+  ballSide2: 'Other side of the ball',
   leadToe: 'Toe of the lead shoe',
   leadHeel: 'Heel of the lead shoe',
   leadEdge1: 'Inner edge of the lead shoe, near the heel',
@@ -37,8 +41,14 @@ const names: Record<TapName, string> = {
   trailEdge2: 'Inner edge of the trail shoe, near the toe',
 };
 
+/** The club stands for the stick. */
+const ofClub: Partial<Record<TapName, string>> = {
+  stick1: 'Tap one end of the club',
+  stick2: 'Tap its other end',
+};
+
 export const messages = {
-  asked,
+  asked: (name: TapName, byClub: boolean): string => (byClub && ofClub[name]) || asked[name],
   names,
   picture: 'The photo of the feet. Enter puts the next mark in its middle; arrow keys move a mark.',
   undo: 'Take the last tap back',

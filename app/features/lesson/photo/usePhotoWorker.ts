@@ -1,8 +1,8 @@
-import type { MeasuredFeet } from '@pedastance/core/photo';
+import type { MeasuredFeet, PhotoAdvice } from '@pedastance/core/photo';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { v7 as newId } from 'uuid';
-import type { FootName } from '@pedastance/core/setup';
+import type { FeetFigure, FootName } from '@pedastance/core/setup';
 import {
   cornersOf,
   endToSnap,
@@ -26,8 +26,9 @@ const draftOf = ({ width, height, camera, focalTold, sheets }: OpenedPhoto): Pho
   camera,
   focalTold,
   sheets,
-  flat: 'A4',
+  laid: 'A4',
   mat: null,
+  clubLength: null,
   cornerDeviation: null,
   taps: {},
   dragged: {},
@@ -128,6 +129,29 @@ export function useMeasured(worker: () => PhotoWorker): MeasuredFeet | 'nothing'
   }, [photo, build, worker]);
   // While a newer one is worked out the last one stands.
   return measured && photo && readyNow(photo, measured.of) ? measured.is : null;
+}
+
+/** What would make a figure surer, worked out once it is asked for; null until then. */
+export function usePhotoAdvice(
+  worker: () => PhotoWorker,
+  photo: PhotoDraft,
+  figure: FeetFigure | null,
+): PhotoAdvice | null {
+  const { build } = useLessonContext();
+  const [advice, setAdvice] = useState<PhotoAdvice | null>(null);
+  useEffect(() => {
+    let left = false;
+    setAdvice(null);
+    const ready = figure && readyPhoto(photo, build.figures);
+    if (ready)
+      void worker()
+        .ask('advise', { ...ready, figure })
+        .then((answer) => left || setAdvice(answer));
+    return () => {
+      left = true;
+    };
+  }, [photo, figure, build, worker]);
+  return advice;
 }
 
 const readyNow = (photo: PhotoDraft, of: PhotoDraft): boolean =>
