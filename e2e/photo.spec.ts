@@ -133,6 +133,41 @@ test('a plain sheet’s corners are tapped, a reload in the middle loses nothing
   await expect(async () => expect(await told(page, 'stanceWidth')).not.toBeCloseTo(before, 0)).toPass();
 });
 
+test('where only a club lies along the line, its ends and the ball’s two sides do; a sheet would be surer', async ({
+  page,
+  product,
+}) => {
+  const scene = sceneWith(FERRIS, null);
+  const camera = phoneOver(scene, { elevation: 55 }, 2048);
+  const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'a club'), camera);
+  const at = whereToTap(scene, camera);
+  await signIn(page, product);
+  await allowPhotos(page, product, 'Ferris Quillon');
+  await openLesson(page, 'Ferris Quillon', '7-iron');
+  await step(page, 'photo');
+  await choosePhoto(page, file);
+  await asks(page, /Tap a corner/);
+  await page.getByRole('radio', { name: 'Only a club' }).click();
+  await page.getByLabel(/Its length/).fill('12');
+  await expect(page.getByText(/expected 60/)).toBeVisible();
+  await page.getByLabel(/Its length/).fill('120');
+  await asks(page, /one end of the club/);
+  for (const spot of [at.stick1, at.stick2, ...at.ballSides]) await tap(page, spot);
+  await asks(page, /toe of the lead shoe/);
+  for (const spot of [at.leadToe, at.leadHeel, at.trailToe, at.trailHeel]) await tap(page, spot);
+  await expect(page.getByTestId('by-club').or(page.getByText(/Lay a sheet between the feet/))).toBeVisible();
+  expect(Math.abs((await told(page, 'stanceWidth')) - 420)).toBeLessThan(35);
+  await page.getByRole('button', { name: /^Use/ }).click();
+  await step(page, 'keep');
+  await press(page, /^Record/);
+  await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
+  const [row] = await product.sql<{ points: number }>(
+    `select jsonb_array_length(sight -> 'known' -> 'ground') as points
+     from photo join measurement on measurement.address_id = photo.address_id and figure = 'stanceWidth'`,
+  );
+  expect(row!.points).toBe(4);
+});
+
 test('what is no photo to measure by is told, and nothing is lost', async ({ page, product }) => {
   await signIn(page, product);
   await allowPhotos(page, product, 'Ferris Quillon');

@@ -6,6 +6,8 @@ import { ROOT, hashOfFiles, must, sourceFiles, step } from './tools.mjs';
 
 export const WEB_ROOT = join(ROOT, 'app', 'dist');
 const STAMP = '.built-from';
+/** Rendered pictures of feet, with the truth beside them. */
+const PRACTICE = join(ROOT, 'server', 'devices', 'camera', 'practice');
 
 const FONTS = [
   ['@fontsource-variable/bricolage-grotesque', 'bricolage-grotesque-latin-wght-normal.woff2'],
@@ -41,6 +43,13 @@ function makeSheets() {
   return must('The sheets', process.execPath, ['--import', 'tsx', script, target], { quiet: true });
 }
 
+/** The pictures to practise the eye on. */
+function copyPractice() {
+  const target = join(ROOT, 'app', 'public', 'practice');
+  rmSync(target, { recursive: true, force: true });
+  cpSync(PRACTICE, target, { recursive: true });
+}
+
 /** Exports an Expo app for the web into `output`. */
 export function exportWeb(appFolder, output) {
   return must('The web build', 'npx', ['expo', 'export', '--platform', 'web', '--output-dir', output], {
@@ -64,7 +73,7 @@ async function writeServiceWorker(folder) {
   await generateSW({
     ...KEPT,
     globDirectory: folder,
-    globPatterns: ['**/*.{html,js,css,woff2,png,svg,webmanifest,ico,wasm,pdf}'],
+    globPatterns: ['**/*.{html,js,css,woff2,png,svg,webmanifest,ico,wasm,pdf}', 'practice/*'],
     // The coach's own view of a card needs its style; the page is the student's.
     globIgnores: ['card/*.{html,js}'],
     swDest: join(folder, 'service-worker.js'),
@@ -105,14 +114,20 @@ async function buildCard(folder) {
   });
 }
 
+/** What the build itself puts beside the sources. */
+const MADE = ['fonts', 'wasm', 'sheets', 'practice'].map((name) => join(ROOT, 'app', 'public', name));
+
 /** Builds the web app unless it stands as built from these very sources. */
 export async function buildWeb() {
-  const sources = ['app', 'core', 'contract', 'card'].flatMap((room) => sourceFiles(join(ROOT, room)));
+  const sources = ['app', 'core', 'contract', 'card']
+    .flatMap((room) => sourceFiles(join(ROOT, room)))
+    .filter((file) => !MADE.includes(dirname(file)));
   const builtFrom = hashOfFiles([
     ...sources,
     join(ROOT, 'package-lock.json'),
     join(ROOT, 'scripts', 'webBuild.mjs'),
     join(ROOT, 'scripts', 'makeSheets.ts'),
+    ...sourceFiles(PRACTICE),
   ]);
   const stamp = join(WEB_ROOT, STAMP);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === builtFrom) return;
@@ -122,6 +137,7 @@ export async function buildWeb() {
     copyFonts();
     copyCodeReader();
     await makeSheets();
+    copyPractice();
     await exportWeb(join(ROOT, 'app'), making);
     await buildCard(making);
     await writeServiceWorker(making);

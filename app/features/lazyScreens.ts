@@ -9,6 +9,7 @@ export { LessonScreen } from './lesson/LessonScreen';
 export { RecordScreen } from './record/RecordScreen';
 export { StudentScreen } from './student/StudentScreen';
 export { DrillsScreen } from './drills/DrillsScreen';
+export { PracticeScreen } from './practice/PracticeScreen';
 export { EditorScreen } from './methods/EditorScreen';
 export { MethodScreen } from './methods/MethodScreen';
 export { MethodsScreen } from './methods/MethodsScreen';

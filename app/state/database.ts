@@ -21,6 +21,7 @@ export const changesKey = (owner: string): string => `changes of ${owner}`;
 export const todayKey = (owner: string): string => `today of ${owner}`;
 /** The key of the academy's own drills there. */
 export const drillsKey = (owner: string): string => `drills of ${owner}`;
+export const guessesKey = (owner: string): string => `guesses of ${owner}`;
 export const logKeyStart = (owner: string): string => `log of ${owner} `;
 
 let opened: Promise<DeviceDatabase> | undefined;

@@ -15,3 +15,4 @@ export * from './corners';
 export * from './known';
 export * from './goodEnough';
 export * from './remedy';
+export * from './byEye';

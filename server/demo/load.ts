@@ -50,8 +50,11 @@ import { addMethodVersion } from '../store/methods';
 import type { Writer } from '../store/rows';
 import { addScreen } from '../store/screens';
 import { addStudent } from '../store/students';
+import { addConsent } from '../store/consents';
+import { addPhoto } from '../store/photos';
 import { addDemoCard } from './card';
 import { idAt } from './ids';
+import { demoPhoto, standsAsIn } from './photo';
 import { addDemoTrial } from './trial';
 import {
   DEMO_ACADEMIES,
@@ -144,10 +147,14 @@ function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setu
     (setup, finding) => withFigure(setup, finding.item, finding.middle + (lesson.offsets[finding.item] ?? 0)),
     taught,
   );
-  return lesson.posture ? { ...moved, posture: lesson.posture } : moved;
+  const stands = lesson.photo ? standsAsIn(lesson.photo, moved) : moved;
+  return lesson.posture ? { ...stands, posture: lesson.posture } : stands;
 }
 
 type ReadFacts = NonNullable<ReadingEntry['facts']>;
+
+const YES_TO_PHOTOS = { given: true, photos: true, by: 'student', guardian: '' } as const;
+const saidAt = (at: Date) => ({ id: idAt(at), madeAt: at.toISOString(), on: at.toISOString().slice(0, 10) });
 
 interface Scene {
   client: Client;
@@ -231,6 +238,8 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   };
   if (intake) await addEntry(client, intake, land);
   await addEntry(client, today, land);
+  if (lesson.photo)
+    await addPhoto(client, demoPhoto(lesson.photo, { ...entry(11), studentId }, today.id), land);
   await addEntry(client, read, land);
 
   const { leadHeelLift } = judgement;
@@ -296,6 +305,7 @@ async function addDemoStudent(
   };
   const land = { ...writer, receivedAt: madeAt };
   await addStudent(client, { id: studentId, madeAt: madeAt.toISOString(), ...person }, land);
+  if (student.photos) await addConsent(client, { ...YES_TO_PHOTOS, ...saidAt(madeAt), studentId }, land);
   const first = buildOf(student, studentId, student.grownFrom?.height ?? student.height, madeAt);
   await addBuild(client, first, land);
   const builds = [first];

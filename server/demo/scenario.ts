@@ -30,6 +30,8 @@ export interface DemoLesson {
   ticked?: readonly number[];
   /** The change, tried with the simulated student and monitor. */
   trial?: DemoTrial;
+  /** A rendered picture that the feet were measured in, by its name: they stand as it shows them. */
+  photo?: string;
 }
 
 export interface DemoStudent {
@@ -54,6 +56,8 @@ export interface DemoStudent {
   };
   /** An older build, for a student who has grown. */
   grownFrom?: { height: number; daysAgo: number };
+  /** Whether there is a yes to photos. */
+  photos?: true;
   lessons: DemoLesson[];
 }
 
@@ -291,6 +295,7 @@ const LANTERN_HILL: DemoAcademy = {
       estimateAs: 'woman',
       height: 1525,
       measured: { shoulderBreadth: 392, hipBreadth: 329, shoeLength: 248, shoeBreadth: 93 },
+      photos: true,
       legs: {
         angles: {
           toeOutLead: 9,
@@ -309,7 +314,8 @@ const LANTERN_HILL: DemoAcademy = {
           intake: { cameFor: ['fat'], words: 'Only with the wedge.' },
           club: 'sand-wedge',
           shot: 'pitch',
-          offsets: { stanceWidth: 96, trailFlare: 17, leadShare: -11 },
+          offsets: { leadShare: -11 },
+          photo: 'feet-11',
           change: {
             reason: 'Pitches from a full-swing stance, too far on the trail foot.',
             feel: 'Lean on the lead leg and stay there.',
@@ -330,7 +336,8 @@ const LANTERN_HILL: DemoAcademy = {
           club: 'sand-wedge',
           shot: 'pitch',
           intake: { cameFor: ['just a check'] },
-          offsets: { stanceWidth: 14, trailFlare: 3 },
+          offsets: {},
+          photo: 'feet-12',
         },
       ],
     },

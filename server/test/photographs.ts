@@ -5,7 +5,14 @@ import sharp from 'sharp';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
 import { cameraThat, seenBy, type Camera, type CameraStands, type Lens } from '../devices/camera/lens';
 import { photograph, type Light, type Picture } from '../devices/camera/render';
-import { BALL_RADIUS, truthOf, type Laid, type Scene, type Standing } from '../devices/camera/scene';
+import {
+  BALL_RADIUS,
+  sidesOfBall,
+  truthOf,
+  type Laid,
+  type Scene,
+  type Standing,
+} from '../devices/camera/scene';
 
 /** Photographs by the stand-in camera for tests and measurements: files with what a phone writes into them, and the truth. */
 
@@ -100,6 +107,7 @@ export function whereToTap(scene: Scene, camera: Camera) {
     stick1: at(stick![0], 0),
     stick2: at(stick![1], 0),
     ball: at(ball, BALL_RADIUS),
+    ballSides: sidesOfBall(camera).map(shareOf),
     leadToe: at(lead.toe, toeHeight),
     leadHeel: at(lead.heel, heelHeight),
     trailToe: at(trail.toe, toeHeight),

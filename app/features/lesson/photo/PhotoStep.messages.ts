@@ -6,9 +6,10 @@ export const messages = {
   howTo: 'Lay the printed sheet between the feet. Lay a stick along the target line.',
   whereToStand: 'Stand in front or behind, phone at chest height. Get feet, ball and sheet in.',
   noSheet:
-    'No printed sheet? Lay down plain A4 or Letter paper, and tap its corners. A mat of known size does too.',
+    'No printed sheet? Lay down plain A4 or Letter paper, and tap its corners. A mat of known size does too, or only a club.',
   printA4: 'Print the sheet, A4',
   printLetter: 'Print the sheet, Letter',
+  practise: 'Practise your eye',
   consentFirst: (name: string) => `First ask whether ${name} may be photographed.`,
   guardianFirst: 'A guardian has to say yes to photos first.',
   noteConsent: 'Note the consent',

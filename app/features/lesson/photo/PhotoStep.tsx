@@ -79,6 +79,7 @@ function Pick({ onFile }: { onFile: (file: File) => void }) {
           words={messages.printLetter}
           onPress={() => saveFrom('/sheets/sheet-letter.pdf')}
         />
+        <Button look="quiet" words={messages.practise} onPress={() => router.push('/practice')} />
       </View>
     </View>
   );
