@@ -1,8 +1,10 @@
 // What a student's phone keeps of a card, under the link's own secret.
-import type { OpenedCard, Tick } from '@pedastance/contract';
+import type { CardPictures, OpenedCard, Tick } from '@pedastance/contract';
 
 export interface Kept {
   opened: OpenedCard;
+  /** Null where the card has none; absent while they were not fetched. */
+  pictures?: CardPictures | null;
   /** Ticks that the server has not had yet. */
   waiting: Tick[];
 }

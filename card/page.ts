@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import { keep, keptCard, letGo, letGoOfEnded, localDay, type Kept } from './kept';
 import { cardHtml, escaped, spokenDay } from './render';
 import { startRoutine } from './routine';
-import { Away, calendarFile, Closed, countSeen, openCard, sendTicks } from './server';
+import { Away, calendarFile, Closed, countSeen, fetchPictures, openCard, sendTicks } from './server';
 
 const CLOSED = 'This card is not open. Ask your coach for a new one.';
 const NO_CONNECTION = 'No connection. Open it again where there is one.';
@@ -49,7 +49,7 @@ function show(): void {
   if (!kept) return;
   const { card } = kept.opened;
   document.title = `${card.clubs[0]!.title} · your card`;
-  root.innerHTML = told(kept.opened) + cardHtml(card, doing()) + TOOLS;
+  root.innerHTML = told(kept.opened) + cardHtml(card, doing(), kept.pictures ?? null) + TOOLS;
 }
 
 function close(): void {
@@ -69,15 +69,24 @@ async function send(): Promise<void> {
   await send();
 }
 
+/** Pictures are fetched once: they come after the words, which are what a student opens the card for. */
+async function fetchMissingPictures(): Promise<void> {
+  if (!kept || kept.pictures !== undefined) return;
+  kept.pictures = await fetchPictures(token);
+  keep(token, kept);
+  show();
+}
+
 /** Fetches the card as it reads now, after what waited has been sent. */
 async function meetServer(): Promise<void> {
   try {
     await send();
     const opened = await openCard(token);
     away = false;
-    kept = { opened, waiting: kept?.waiting ?? [] };
+    kept = { opened, waiting: kept?.waiting ?? [], pictures: opened.pictured ? kept?.pictures : null };
     keep(token, kept);
     show();
+    await fetchMissingPictures();
   } catch (error) {
     if (error instanceof Closed) return close();
     if (!(error instanceof Away)) throw error;

@@ -36,6 +36,19 @@ const card = (over: Partial<Card> = {}): Card => ({
   ...over,
 });
 
+test('pictures stand beside each other with their days, and what was measured beneath', () => {
+  const jpeg = '/9j/4AAQSkZJRg==';
+  const html = cardHtml(card(), '', {
+    earlier: { on: '2026-10-01', jpeg },
+    later: { on: '2026-11-20', jpeg },
+    measures: [{ name: 'Left <flare>', earlier: '8°', later: '20°' }],
+  });
+  expect(html.match(/data:image\/jpeg;base64,\/9j/g)).toHaveLength(2);
+  expect(html).toContain('Before, Thursday 1 October');
+  expect(html).toContain('<th scope="row">Left &lt;flare&gt;</th><td>8°</td><td>20°</td>');
+  expect(cardHtml(card())).not.toContain('Before and after');
+});
+
 test('nothing that was typed becomes markup', () => {
   const evil = `<img src=x onerror="alert('1')"> & more`;
   const club = {

@@ -1,4 +1,6 @@
 // A card as HTML: for the student's page, for the coach who looks at it first, and for paper.
+import type { CardPictures } from '@pedastance/contract';
+import { CARD_PICTURE_PX } from '@pedastance/contract/cardLimits';
 import type { Card, CardClub, CardDrawing, CardDrill } from '@pedastance/core/card';
 import { LOCALE } from '@pedastance/core/units';
 
@@ -83,13 +85,26 @@ const drill = ({ name, how, dose, feel, right, needs }: CardDrill): string =>
 const another = ({ title, sentences, marks }: CardClub): string =>
   `<article class="card-another"><h3>${escaped(title)}</h3>${list('ul', 'marks', sentences.length > 0 ? sentences : marks)}</article>`;
 
+const picture = (name: string, { on, jpeg }: CardPictures['earlier']): string =>
+  `<figure><img src="data:image/jpeg;base64,${escaped(jpeg)}" width="${CARD_PICTURE_PX.width}" height="${CARD_PICTURE_PX.height}" alt="Your feet from above, ${escaped(spokenDay(on))}"><figcaption>${name}, ${escaped(spokenDay(on))}</figcaption></figure>`;
+
+/** The feet before and after, beside each other, with what was measured of them. */
+function beforeAndAfter({ earlier, later, measures }: CardPictures): string {
+  const rows = measures.map(
+    (each) =>
+      `<tr><th scope="row">${escaped(each.name)}</th><td>${escaped(each.earlier)}</td><td>${escaped(each.later)}</td></tr>`,
+  );
+  return `<div class="card-two">${picture('Before', earlier)}${picture('After', later)}</div><table class="card-measures"><thead><tr><td></td><th scope="col">Before</th><th scope="col">After</th></tr></thead><tbody>${rows.join('')}</tbody></table>`;
+}
+
 /**
  * A card as HTML, everything in it escaped.
  * @param card the card
  * @param doing what a student can do on the page, as HTML, where there is anything
+ * @param pictures the feet before and after, where the student shares them
  * @returns an element of the class `card`
  */
-export function cardHtml(card: Card, doing = ''): string {
+export function cardHtml(card: Card, doing = '', pictures: CardPictures | null = null): string {
   const [first, ...others] = card.clubs as [CardClub, ...CardClub[]];
   const { practice, drills, routine, cue, nextLook, care, odd, firstName } = card;
   const given = doses(first);
@@ -101,6 +116,7 @@ export function cardHtml(card: Card, doing = ''): string {
     part('p', 'feel', first.feel && `Feel: ${first.feel}`),
     part('p', 'feel', cue && `Think: ${cue}`),
     part('p', 'because', first.because && `Why: ${first.because}`),
+    pictures ? section('pictures', 'Before and after', beforeAndAfter(pictures)) : '',
     practice ? section('practice', practice.days, `${list('ol', 'lines', practice.lines)}${doing}`) : doing,
     given === ''
       ? ''

@@ -1,5 +1,5 @@
 // What the page asks the server, always with the link's secret in the body and never in an address.
-import type { OpenedCard, Tick } from '@pedastance/contract';
+import type { CardPictures, OpenedCard, Tick } from '@pedastance/contract';
 
 /** The link is not open: revoked, ended, or never one. */
 export class Closed extends Error {}
@@ -26,6 +26,9 @@ async function ask(path: string, body: object): Promise<Response> {
 
 export const openCard = async (token: string): Promise<OpenedCard> =>
   (await (await ask('/api/card', { token })).json()) as OpenedCard;
+
+export const fetchPictures = async (token: string): Promise<CardPictures | null> =>
+  ((await (await ask('/api/card/pictures', { token })).json()) as { pictures: CardPictures | null }).pictures;
 
 export const countSeen = (token: string): Promise<unknown> => ask('/api/card/seen', { token });
 

@@ -1,9 +1,9 @@
 import { THINGS } from '@pedastance/core/advice';
 import { CAME_FOR, FACT_STATES, JOINTS } from '@pedastance/core/body';
 import { BALLS, DAYS_A_WEEK, DOSED, DOSES, ROUTINE_STEPS, SWINGS_A_ROUND } from '@pedastance/core/card';
-import { SWING_PATHS, TELL_TALE_NAMES, type TellTale } from '@pedastance/core/setup';
+import { FEET_FIGURES, SWING_PATHS, TELL_TALE_NAMES, type TellTale } from '@pedastance/core/setup';
 import { z } from 'zod';
-import { MOST_TICKS_AT_ONCE } from './cardLimits';
+import { LONGEST_CARD_PICTURE, MOST_TICKS_AT_ONCE } from './cardLimits';
 import { entryCommon, figure, Id, Moment, text, whole } from './common';
 
 const Day = z.iso.date().regex(/^20/, { error: 'a day from 2000 on' });
@@ -64,6 +64,23 @@ export type CardEntry = z.infer<typeof CardEntry>;
 /** SHA-256 of the link's secret, which stays with who has the link; base64url. */
 const TokenHash = z.string().regex(/^[A-Za-z0-9_-]{43}$/);
 
+const Base64Jpeg = z
+  .string()
+  .min(100)
+  .max(LONGEST_CARD_PICTURE)
+  .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, { error: 'a JPEG in base64' });
+const CardPicture = z.strictObject({ on: Day, jpeg: Base64Jpeg });
+
+/** The feet before and after, each laid flat from above at one scale, and what was measured of them, in words. */
+export const CardPictures = z.strictObject({
+  earlier: CardPicture,
+  later: CardPicture,
+  measures: z
+    .array(z.strictObject({ name: text(1, 60), earlier: text(1, 24), later: text(1, 24) }))
+    .max(FEET_FIGURES.length),
+});
+export type CardPictures = z.infer<typeof CardPictures>;
+
 /** A link that opens a card without an account, made on the coach's device; only its hash is sent. */
 export const NewCardLink = z.strictObject({
   id: Id,
@@ -74,6 +91,8 @@ export const NewCardLink = z.strictObject({
   wholeBag: z.boolean(),
   length: z.enum(['cm', 'inches']),
   endsOn: Day,
+  /** Only with the student’s own yes to sharing them, and never a minor’s. */
+  pictures: CardPictures.nullable(),
 });
 export type NewCardLink = z.infer<typeof NewCardLink>;
 
@@ -173,6 +192,8 @@ export const CardShape = z.strictObject({
 /** Everything that a link answers to whoever has it, and nothing besides. */
 export const OpenedCard = z.strictObject({
   card: CardShape,
+  /** Whether it has pictures, which are asked for apart. */
+  pictured: z.boolean(),
   /** Since when it reads as it does, where it was brought up to date after the link was made. */
   changedOn: Day.nullable(),
   endsOn: Day,

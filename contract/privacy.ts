@@ -16,6 +16,8 @@ export const NewConsent = z
     madeAt: Moment,
     given: z.boolean(),
     photos: z.boolean(),
+    /** Whether pictures of the feet may stand on a card. */
+    sharing: z.boolean(),
     by: z.enum(CONSENT_BY),
     /** The guardian's name; empty where the student consents. */
     guardian: text(0, LONGEST_NAME),
@@ -25,7 +27,15 @@ export const NewConsent = z
     path: ['guardian'],
     error: 'the name of a guardian who consents',
   })
-  .refine(({ given, photos }) => given || !photos, { path: ['photos'], error: 'no photos without consent' });
+  .refine(({ given, photos }) => given || !photos, { path: ['photos'], error: 'no photos without consent' })
+  .refine(({ photos, sharing }) => photos || !sharing, {
+    path: ['sharing'],
+    error: 'no pictures on a card without a yes to photos',
+  })
+  .refine(({ by, sharing }) => by === 'student' || !sharing, {
+    path: ['sharing'],
+    error: 'the student’s own yes: a guardian cannot say it',
+  });
 export type NewConsent = z.infer<typeof NewConsent>;
 
 /** Asks for a student's erasure; the name is typed again, so that nobody else is meant. */

@@ -65,6 +65,15 @@ const clubOf = ({ card, change, from, agreed }: Found): AgreedClub => ({
 export const mayBeSent = ({ consent, ...born }: Born & Pick<Student, 'consent'>, today: string): boolean =>
   !isMinor(born, today) || (consent?.given === true && consent.by === 'guardian');
 
+/**
+ * Whether pictures of a student's feet may stand on a card: with their own yes, and never a minor's.
+ * @param student who, with the newest word on consent
+ * @param today YYYY-MM-DD
+ * @returns whether they may
+ */
+export const mayBeShown = ({ consent, ...born }: Born & Pick<Student, 'consent'>, today: string): boolean =>
+  !isMinor(born, today) && consent?.given === true && consent.photos && consent.sharing;
+
 /** What a card is composed for. */
 export interface CardFor {
   cardId: string;

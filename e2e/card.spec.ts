@@ -115,6 +115,46 @@ test('a minor’s link waits for a guardian', async ({ page, product }) => {
   await expect(page.getByRole('button', { name: 'Keep it and make a link' })).toHaveCount(0);
 });
 
+test('before and after go on a card with the student’s own yes, and come off it when that is withdrawn', async ({
+  page,
+  product,
+  browser,
+}) => {
+  test.setTimeout(90_000);
+  await signIn(page, product);
+  await openCard(page, product, 'Tamsin Wrenlow');
+  await page.getByRole('checkbox', { name: 'Photos, before and after' }).click();
+  await expect(page.getByTestId('card-photos').getByRole('img')).toHaveCount(2);
+  const link = await linkOf(page);
+  const { context, phone } = await phoneOf(browser);
+  await phone.goto(link);
+  await expect(phone.getByRole('img', { name: /^Your feet from above, / })).toHaveCount(2);
+  const widths = phone.getByRole('row', { name: /Width, heel to heel/ });
+  // As the stand-in camera rendered them: 349 mm, then 267.
+  await expect(widths).toContainText(/34\.\d\scm\s*26\.\d\scm|13\.\d+\sin\s*10\.\d+\sin/);
+  await expect(phone.locator('body')).not.toContainText('Wrenlow');
+  const { violations } = await new AxeBuilder({ page: phone }).analyze();
+  expect(violations.map(({ id, nodes }) => [id, nodes.map(({ target }) => target)])).toEqual([]);
+  // Seen once, they stay for where there is no signal.
+  await context.setOffline(true);
+  await phone.evaluate(() => dispatchEvent(new Event('online')));
+  await expect(phone.getByText(/No connection\. This is the card/)).toBeVisible();
+  await expect(phone.getByRole('img', { name: /^Your feet from above, / })).toHaveCount(2);
+  await context.setOffline(false);
+  const { student } = await agreedOf(product, 'Tamsin Wrenlow');
+  await page.goto(`${product.origin}/students/${student}/privacy`);
+  await page.getByRole('radio', { name: 'Photos too' }).click();
+  await press(page, 'Note the yes');
+  await expect(page.getByTestId('consent')).toContainText(/Photos too\./);
+  await expect(page.getByTestId('status-strip')).toBeEmpty();
+  await phone.reload();
+  await expect(phone.getByText(/It will look odd/)).toBeVisible();
+  await expect(phone.getByRole('img', { name: /^Your feet from above, / })).toHaveCount(0);
+  await openCard(page, product, 'Tamsin Wrenlow');
+  await expect(page.getByText('Photos on a card need the student’s own yes.')).toBeVisible();
+  await context.close();
+});
+
 test('a coach’s choices stand on the card, are kept, and what the student holds is brought up to date', async ({
   page,
   product,

@@ -180,7 +180,7 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
     },
   },
   'house methods': {
-    screens: ['/drills', '/methods', '/methods/[method]', '/methods/[method]/edit'],
+    screens: ['/drills', '/practice', '/methods', '/methods/[method]', '/methods/[method]/edit'],
     async walk(page, product, visit) {
       await signIn(page, product);
       await page.goto(`${product.origin}/methods`);
@@ -191,7 +191,12 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await press(page, 'Save the drill');
       await expect(page.getByRole('alert').first()).toBeVisible();
       await visit('/drills');
-      await page.goBack();
+      await page.goto(`${product.origin}/practice`);
+      await page.getByLabel(/Your guess/).fill('12');
+      await press(page, 'See');
+      await expect(page.getByTestId('truth')).toBeVisible();
+      await visit('/practice');
+      await page.goto(`${product.origin}/methods`);
       await page.getByRole('link', { name: 'Open “Lead foot first”' }).click();
       await expect(page.getByTestId('question-leadFlare')).toBeVisible();
       await visit('/methods/[method]');

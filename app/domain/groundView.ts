@@ -32,6 +32,28 @@ const times = (a: readonly Three[], b: readonly Three[]): Three[] =>
       ) as unknown as Three,
   );
 
+/** An address's axes on the ground of its photo, as a matrix. */
+const toGround = ({ ball, x, y }: MeasuredFeet['frame']): Three[] => [
+  [x.x, y.x, ball.x],
+  [x.y, y.y, ball.y],
+  [0, 0, 1],
+];
+
+/**
+ * Where each point of the box is in the picture: nine numbers by rows, as a homography has them.
+ * @param scale px a mm of the box
+ */
+export function boxToPicture({ frame }: MeasuredFeet, hand: Hand, scale: number): number[] {
+  const side = hand === 'right' ? -1 : 1;
+  const toAddress: Three[] = [
+    [side / scale, 0, -side * AROUND_MM.aside],
+    [0, -1 / scale, AROUND_MM.beyond],
+    [0, 0, 1],
+  ];
+  const toPixels = [0, 3, 6].map((at) => frame.pose.homography.slice(at, at + 3) as unknown as Three);
+  return times(toPixels, times(toGround(frame), toAddress)).flat();
+}
+
 /**
  * The transform of a picture that lays its ground into the box (CSS Transforms, matrix3d): pixels to ground, ground to
  * address, address to box.

@@ -12,10 +12,12 @@ import {
 } from '@pedastance/core/photo';
 import { MOST_PHOTO_BYTES } from '@pedastance/contract/photoLimits';
 import type { Point } from '@pedastance/core/setup';
+import { CARD_PICTURE_PX, LONGEST_CARD_PICTURE } from '@pedastance/contract/cardLimits';
 import { parse } from 'exifr';
 import { imageSize } from 'image-size';
 import type { PhotoSheet } from '../domain/photoTaps';
 import { readCodes } from './codes';
+import { laidFlat } from './laidFlat';
 import type {
   FileFault,
   OpenedPhoto,
@@ -193,6 +195,27 @@ const WORK: Work = {
       if (error instanceof Degenerate) return null;
       throw error;
     }
+  },
+  async flatten({ jpeg, toPicture, lines }) {
+    const bitmap = await decoded(jpeg);
+    const { width, height } = bitmap;
+    const seen = canvasOf(bitmap, width, height).context.getImageData(0, 0, width, height);
+    const canvas = new OffscreenCanvas(CARD_PICTURE_PX.width, CARD_PICTURE_PX.height);
+    const context = canvas.getContext('2d')!;
+    context.putImageData(laidFlat(seen, toPicture, canvas), 0, 0);
+    context.lineWidth = 3;
+    for (const { points, colour } of lines) {
+      context.strokeStyle = colour;
+      context.beginPath();
+      for (const { x, y } of points) context.lineTo(x, y);
+      context.closePath();
+      context.stroke();
+    }
+    for (const quality of QUALITIES) {
+      const flat = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+      if (flat.size <= (LONGEST_CARD_PICTURE * 3) / 4) return flat;
+    }
+    throw new Error('the picture could not be made small enough');
   },
   advise: ({ photo, heights, doubts, figure }) => photoAdvice(photo, heights, doubts, figure),
 };

@@ -28,6 +28,15 @@ export interface PhotoAsked {
     of: { photo: FeetPhoto; heights: Heights; doubts: Doubts };
     answer: MeasuredFeet | null;
   };
+  /** A photo's ground laid flat from above, with lines drawn over it, as a JPEG that a card can have. */
+  flatten: {
+    of: {
+      jpeg: Blob;
+      toPicture: readonly number[];
+      lines: readonly { points: readonly Point[]; colour: string }[];
+    };
+    answer: Blob;
+  };
   advise: {
     of: { photo: FeetPhoto; heights: Heights; doubts: Doubts; figure: FeetFigure };
     answer: PhotoAdvice;

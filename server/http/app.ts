@@ -22,6 +22,8 @@ export interface AppSettings {
 const BODY_LIMIT = '64kb';
 /** A photo in base64, with what it was measured by. */
 const PHOTO_LIMIT = '640kb';
+/** Two pictures of a card. */
+const CARD_LINK_LIMIT = '180kb';
 
 /** Of an empty style element: react-native-web adds one and fills it through the DOM. */
 const EMPTY_STYLE = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
@@ -125,6 +127,7 @@ export function createApp(settings: AppSettings, services: Services, log: Logger
   app.use('/api', sameOrigin(publicOrigin));
   // A body that was read is not read again.
   app.use('/api/photos', express.json({ limit: PHOTO_LIMIT }));
+  app.use('/api/card-links', express.json({ limit: CARD_LINK_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), boundedBody);
   app.use('/api', sessions(services.pool, settings.sessionSecret, publicOrigin !== undefined));
   const before = guards(services);

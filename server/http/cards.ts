@@ -8,7 +8,7 @@ import {
   type OpenedCard,
   type StudentCards,
 } from '@pedastance/contract';
-import { mayBeSent } from '@pedastance/contract/takenHome';
+import { mayBeSent, mayBeShown } from '@pedastance/contract/takenHome';
 import type { Request, RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
 import { tokenHash } from '../accounts/sessions';
@@ -18,6 +18,7 @@ import {
   cardSeen,
   cardsOf,
   openCard,
+  openPictures,
   refreshCardLinks,
   revokeCardLink,
 } from '../store/cards';
@@ -42,6 +43,10 @@ export async function checkedCardLink(
   if (!mayBeSent(student, today))
     throw new Refusal(409, 'guardian-first', 'A guardian has to agree first', {
       detail: 'Note the guardian’s word under the student’s privacy, then send the card.',
+    });
+  if (link.pictures && !mayBeShown(student, today))
+    throw new Refusal(409, 'sharing-consent', 'The student has not said yes to pictures on a card', {
+      detail: 'Note the yes under the student’s privacy, then make the link anew. A minor’s are never shown.',
     });
   return addCardLink(client, link, writer);
 }
@@ -94,6 +99,15 @@ export const readCard =
   (services: Services): RequestHandler =>
   async (request, response) => {
     response.json(await opened(services, request));
+  };
+
+/** The pictures of a link's card. @throws Refusal as for any link that is not open */
+export const readPictures =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const pictures = await openPictures(pool, hashIn(request), new Date());
+    if (pictures === undefined) throw closed();
+    response.json({ pictures });
   };
 
 /** Said by the page itself once somebody can see it: what only fetches a link is not counted. */

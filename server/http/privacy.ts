@@ -10,6 +10,7 @@ import type { RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { auditList } from '../store/audit';
+import { takePicturesOff } from '../store/cards';
 import { addConsent, listConsents } from '../store/consents';
 import { inAcademy } from '../store/database';
 import { askErasure, openErasures, takeErasureBack as takeBack } from '../store/erasures';
@@ -30,6 +31,7 @@ export async function checkedConsent(
   const student = await findStudent(client, consent.studentId);
   if (consent.given && consent.by === 'student' && isMinor(student, consent.on))
     throw badInput('by', 'a guardian, for a minor', 'the student alone');
+  if (!consent.sharing) await takePicturesOff(client, student.id);
   return addConsent(client, consent, writer);
 }
 

@@ -1,5 +1,6 @@
 import {
   type CardLink,
+  type CardPictures,
   type CardTick,
   type LogEntry,
   type NewCardLink,
@@ -8,11 +9,13 @@ import {
   type Tick,
   type TickRecord,
 } from '@pedastance/contract';
+import { CARD_PICTURE_PX } from '@pedastance/contract/cardLimits';
 import { takenHome } from '@pedastance/contract/takenHome';
 import { composeCard, type Card } from '@pedastance/core/card';
 import type { ClientBase, Pool } from 'pg';
 import { ENTRY_AS_JSON } from './entryJson';
 import { insertRow, type Writer } from './rows';
+import { scrubbedJpeg } from './scrubbedJpeg';
 import { findStudent } from './students';
 
 /** What cards of a student rest on: the cards, the changes, and the addresses those go between. */
@@ -55,6 +58,25 @@ export async function composedCard(client: ClientBase, wanted: Wanted, today: st
 
 const dayOf = (at: Date): string => at.toISOString().slice(0, 10);
 
+/** Pictures without anything that a program may have written into them. @throws NotAJpeg */
+function scrubbed({ earlier, later, measures }: CardPictures): CardPictures {
+  const alone = ({ on, jpeg }: CardPictures['earlier']) => ({
+    on,
+    jpeg: scrubbedJpeg(Buffer.from(jpeg, 'base64'), CARD_PICTURE_PX.width, CARD_PICTURE_PX.height).toString(
+      'base64',
+    ),
+  });
+  return { earlier: alone(earlier), later: alone(later), measures };
+}
+
+/** Takes the pictures off every card of a student. */
+export async function takePicturesOff(client: ClientBase, studentId: string): Promise<void> {
+  await client.query(
+    'update card_link set pictures = null where academy_id = current_academy() and student_id = $1',
+    [studentId],
+  );
+}
+
 export async function addCardLink(
   client: ClientBase,
   link: NewCardLink,
@@ -69,6 +91,7 @@ export async function addCardLink(
     token_hash: Buffer.from(link.tokenHash, 'base64url'),
     whole_bag: link.wholeBag,
     length: link.length,
+    pictures: link.pictures && JSON.stringify(scrubbed(link.pictures)),
     contents: JSON.stringify(card),
     ends_on: link.endsOn,
     made_by: instructorId,
@@ -98,7 +121,7 @@ export async function refreshCardLinks(client: ClientBase, studentId: string, at
 /** Ends a link at once; false where there is none to end. */
 export async function revokeCardLink(client: ClientBase, id: string, at: Date): Promise<boolean> {
   const { rowCount } = await client.query(
-    `update card_link set revoked_at = $2 where academy_id = current_academy() and id = $1 and revoked_at is null`,
+    `update card_link set revoked_at = $2, pictures = null where academy_id = current_academy() and id = $1 and revoked_at is null`,
     [id, at],
   );
   return rowCount === 1;
@@ -143,10 +166,20 @@ export async function cardsOf(client: ClientBase, studentId: string): Promise<St
 /** The card that a link's hash opens; null for any link that is not open. */
 export async function openCard(pool: Pool, tokenHash: Buffer, at: Date): Promise<OpenedCard | null> {
   const { rows } = await pool.query(
-    `select contents as card, changed_on as "changedOn", ends_on as "endsOn", ticked from card_open($1, $2)`,
+    `select contents as card, pictured, changed_on as "changedOn", ends_on as "endsOn", ticked from card_open($1, $2)`,
     [tokenHash, dayOf(at)],
   );
   return rows[0] ?? null;
+}
+
+/** The pictures of a link that is open; undefined for any other, null where it has none. */
+export async function openPictures(
+  pool: Pool,
+  tokenHash: Buffer,
+  at: Date,
+): Promise<CardPictures | null | undefined> {
+  const { rows } = await pool.query('select pictures from card_pictures($1, $2)', [tokenHash, dayOf(at)]);
+  return rows[0]?.pictures;
 }
 
 /** Counts that a card was read; false where the link is not open. */

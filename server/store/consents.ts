@@ -9,6 +9,7 @@ export interface ConsentRow {
   student_id: string;
   given: boolean;
   photos: boolean;
+  sharing: boolean;
   given_by: NewConsent['by'];
   guardian: string;
   given_on: string;
@@ -21,6 +22,7 @@ export const consentFromRow = (row: ConsentRow): NewConsent => ({
   madeAt: new Date(row.made_at).toISOString(),
   given: row.given,
   photos: row.photos,
+  sharing: row.sharing,
   by: row.given_by,
   guardian: row.guardian,
   on: row.given_on,
@@ -32,6 +34,7 @@ export const consentRow = (consent: NewConsent, writer: Writer): Record<string, 
   student_id: consent.studentId,
   given: consent.given,
   photos: consent.photos,
+  sharing: consent.sharing,
   given_by: consent.by,
   guardian: consent.guardian,
   given_on: consent.on,

@@ -103,6 +103,7 @@ export const newConsent = (studentId: string, over: Partial<NewConsent> = {}): N
   madeAt,
   given: true,
   photos: false,
+  sharing: false,
   by: 'guardian',
   guardian: 'Grown Testwick',
   on: '2026-05-01',
@@ -397,6 +398,7 @@ export function newCardLink(
     wholeBag: false,
     length: 'cm',
     endsOn: '2098-01-01',
+    pictures: null,
     ...over,
   };
   return { token, link };

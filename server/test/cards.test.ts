@@ -1,5 +1,7 @@
-import { OpenedCard } from '@pedastance/contract';
+import { CardPictures, OpenedCard, type NewConsent } from '@pedastance/contract';
+import { CARD_PICTURE_PX } from '@pedastance/contract/cardLimits';
 import ICAL from 'ical.js';
+import sharp from 'sharp';
 import { v7 as uuidv7 } from 'uuid';
 import { calendarOf } from '../http/calendar';
 import { landCard, landRecord, newCard, newCardLink, newChange, newConsent, newStudent } from './bodies';
@@ -78,6 +80,7 @@ const TOLD = [
   '.card.routine[]',
   '.changedOn',
   '.endsOn',
+  '.pictured',
   '.ticked[].hurts',
   '.ticked[].on',
   '.ticked[].rounds',
@@ -123,7 +126,7 @@ describe('a link to a card', () => {
     const ticks = [{ id: uuidv7(), on: '2026-05-02', rounds: 1, hurts: false }];
     const answers = await Promise.all(
       [revoked.token, ended.token, altered, '', 7, null, 'x'.repeat(5000)].flatMap((token) =>
-        ['', '/seen', '/ticks', '/calendar'].map((path) =>
+        ['', '/pictures', '/seen', '/ticks', '/calendar'].map((path) =>
           world.ask('POST', `/api/card${path}`, { token, ...(path === '/ticks' && { ticks }) }),
         ),
       ),
@@ -194,6 +197,130 @@ describe('a link to a card', () => {
     expect(rows[0].count).toBe(0);
     for (const table of ['student', 'card_entry', 'card_tick', 'address_entry'])
       expect((await world.pool.query(`select * from ${table}`)).rows).toEqual([]);
+  });
+});
+
+/** A picture as a card has it, with a place that a program wrote into it. */
+async function picture(on: string, size: { width: number; height: number } = CARD_PICTURE_PX) {
+  const { width, height } = size;
+  const jpeg = await sharp({ create: { width, height, channels: 3, background: '#3a4038' } })
+    .jpeg()
+    .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1' } })
+    .toBuffer();
+  return { on, jpeg: jpeg.toString('base64') };
+}
+
+const bothPictures = async () => ({
+  earlier: await picture('2026-04-01'),
+  later: await picture('2026-05-01'),
+  measures: [{ name: 'Width, heel to heel', earlier: '42.0 cm', later: '47.1 cm' }],
+});
+
+describe('before and after on a card', () => {
+  let of: Awaited<ReturnType<typeof landRecord>>;
+  beforeAll(async () => {
+    of = await landRecord(world, world.lantern);
+  });
+  const say = (over: Partial<NewConsent>) =>
+    world.lantern.ask(
+      'POST',
+      '/api/consents',
+      newConsent(of.student.id, {
+        by: 'student',
+        guardian: '',
+        photos: true,
+        sharing: true,
+        madeAt: new Date().toISOString(),
+        ...over,
+      }),
+    );
+  const make = async (pictures: unknown) => {
+    const { token, link } = newCardLink(of.student.id, of.card.id);
+    const answer = await world.lantern.ask('POST', '/api/card-links', { ...link, pictures });
+    return { token, link, answer };
+  };
+  const shown = (token: string) => world.ask('POST', '/api/card/pictures', { token });
+
+  test('needs the student’s own yes: one to photos alone is none, nor is a guardian’s', async () => {
+    expect((await make(await bothPictures())).answer.body.type).toBe('about:pedastance/sharing-consent');
+    await say({ sharing: false });
+    expect((await make(await bothPictures())).answer.status).toBe(409);
+    const byGuardian = await say({ by: 'guardian', guardian: 'Grown Testwick' });
+    expect(byGuardian.body.faults[0].field).toBe('sharing');
+    const withoutPhotos = await say({ photos: false });
+    expect(withoutPhotos.body.faults[0].field).toBe('sharing');
+    await say({});
+    expect((await make(await bothPictures())).answer.status).toBe(201);
+  });
+
+  test('is told to whoever has the link, without what a program wrote into the pictures', async () => {
+    await say({});
+    const pictures = await bothPictures();
+    const { token } = await make(pictures);
+    expect((await open(token)).body.pictured).toBe(true);
+    const { body } = await shown(token);
+    expect(CardPictures.safeParse(body.pictures).error).toBeUndefined();
+    expect(body.pictures.measures).toEqual(pictures.measures);
+    const bytes = Buffer.from(body.pictures.earlier.jpeg, 'base64');
+    expect(Buffer.from(pictures.earlier.jpeg, 'base64').includes('Exif')).toBe(true);
+    expect(bytes.includes('Exif')).toBe(false);
+    expect(await sharp(bytes).metadata()).toMatchObject({ width: CARD_PICTURE_PX.width });
+    const without = await make(null);
+    expect((await open(without.token)).body.pictured).toBe(false);
+    expect((await shown(without.token)).body).toEqual({ pictures: null });
+  });
+
+  test('goes from every card when the yes is withdrawn, and with a link that is revoked', async () => {
+    await say({});
+    const [kept, revoked] = [await make(await bothPictures()), await make(await bothPictures())];
+    await world.lantern.ask('DELETE', '/api/card-links', { id: revoked.link.id });
+    await say({ given: false, photos: false, sharing: false });
+    expect((await open(kept.token)).body.pictured).toBe(false);
+    expect((await shown(kept.token)).body).toEqual({ pictures: null });
+    const left = await asAdmin(
+      world.adminUrl,
+      'select id from card_link where pictures is not null and student_id = $1',
+      [of.student.id],
+    );
+    expect(left).toEqual([]);
+  });
+
+  test('is never a minor’s, whoever says yes', async () => {
+    await say({});
+    await asAdmin(world.adminUrl, 'update student set birth_year = $2 where id = $1', [
+      of.student.id,
+      new Date().getFullYear() - 12,
+    ]);
+    const { answer } = await make(await bothPictures());
+    expect(answer.status).toBe(409);
+    await asAdmin(world.adminUrl, 'update student set birth_year = $2 where id = $1', [
+      of.student.id,
+      of.student.birthYear,
+    ]);
+  });
+
+  test('what is no such picture is refused by its field, and no link is made', async () => {
+    await say({});
+    const good = await bothPictures();
+    const bad: [unknown, string][] = [
+      [{ ...good, later: { on: '2026-05-01', jpeg: 'R0lGODlhAQABAIAAAAAAAP' } }, 'pictures.later.jpeg'],
+      [{ ...good, later: undefined }, 'pictures.later'],
+      [{ ...good, later: await picture('2026-05-01', { width: 900, height: 400 }) }, 'jpeg'],
+      [{ ...good, measures: Array(7).fill(good.measures[0]) }, 'pictures.measures'],
+    ];
+    for (const [pictures, field] of bad) {
+      const { token, answer } = await make(pictures);
+      expect(answer.status).toBe(422);
+      expect(answer.body.faults[0].field).toBe(field);
+      expect((await open(token)).status).toBe(410);
+    }
+  });
+
+  test('an app that knew of no pictures makes links and notes consents as before', async () => {
+    const { pictures: _none, ...link } = newCardLink(of.student.id, of.card.id).link;
+    expect((await world.lantern.ask('POST', '/api/card-links', { ...link, contract: 6 })).status).toBe(201);
+    const { sharing: _unknown, ...consent } = newConsent(of.student.id);
+    expect((await world.lantern.ask('POST', '/api/consents', { ...consent, contract: 6 })).status).toBe(201);
   });
 });
 

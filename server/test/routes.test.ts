@@ -81,6 +81,7 @@ const LISTED: Record<string, Listed> = {
   'POST /api/recovery-codes': { path: '/api/recovery-codes' },
   'GET /card': { path: '/card/', open: true },
   'POST /api/card': { path: '/api/card', open: true },
+  'POST /api/card/pictures': { path: '/api/card/pictures', open: true },
   'POST /api/card/seen': { path: '/api/card/seen', open: true },
   'POST /api/card/ticks': { path: '/api/card/ticks', open: true },
   'POST /api/card/calendar': { path: '/api/card/calendar', open: true },

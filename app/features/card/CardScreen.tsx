@@ -85,6 +85,7 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
       wholeBag={wholeBag}
       onWholeBag={setWholeBag}
       length={length}
+      shoe={record.address.setup.address.shoe}
     />
   );
   const shown = (

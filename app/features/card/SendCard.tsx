@@ -1,7 +1,8 @@
-import type { Student } from '@pedastance/contract';
+import type { CardPictures, Student } from '@pedastance/contract';
 import { mayBeSent } from '@pedastance/contract/takenHome';
 import { cardText } from '@pedastance/card/render';
 import { daysAfter, type Card } from '@pedastance/core/card';
+import type { Shoe } from '@pedastance/core/setup';
 import type { LengthUnit } from '@pedastance/core/units';
 import { Link } from 'expo-router';
 import { useState } from 'react';
@@ -15,6 +16,7 @@ import { Notice } from '../../ui/Notice';
 import { useCopied } from '../../ui/useCopied';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { Body, Quiet } from '../../ui/Words';
+import { CardPhotos } from './CardPhotos';
 import { cardPicture } from './picture';
 import { printCard } from './CardView';
 import { messages } from './SendCard.messages';
@@ -33,6 +35,8 @@ interface SendCardProps {
   wholeBag: boolean;
   onWholeBag: (whole: boolean) => void;
   length: LengthUnit;
+  /** The student's, as it was measured for the card. */
+  shoe: Shoe;
 }
 
 /** A link that was just made: shared where the device can, else copied. */
@@ -61,8 +65,18 @@ function FreshLink({ address, until, title }: { address: string; until: string; 
 }
 
 /** How a card reaches its student, and what came back. */
-export function SendCard({ student, card, nextLook, keep, wholeBag, onWholeBag, length }: SendCardProps) {
+export function SendCard({
+  student,
+  card,
+  nextLook,
+  keep,
+  wholeBag,
+  onWholeBag,
+  length,
+  shoe,
+}: SendCardProps) {
   const [link, setLink] = useState<{ address: string; until: string } | null>(null);
+  const [pictures, setPictures] = useState<CardPictures | null>(null);
   const [fault, setFault] = useState('');
   const { copied, copy } = useCopied();
   const today = dayOf(new Date());
@@ -71,7 +85,13 @@ export function SendCard({ student, card, nextLook, keep, wholeBag, onWholeBag, 
   const title = card.clubs[0]!.title;
   const make = async () => {
     try {
-      const address = await makeCardLink(student, { cardId: await keep(), wholeBag, length, endsOn: until });
+      const address = await makeCardLink(student, {
+        cardId: await keep(),
+        wholeBag,
+        length,
+        endsOn: until,
+        pictures,
+      });
       setLink({ address, until });
       setFault('');
     } catch (error) {
@@ -100,6 +120,7 @@ export function SendCard({ student, card, nextLook, keep, wholeBag, onWholeBag, 
         chosen={wholeBag ? ['bag'] : []}
         onToggle={() => onWholeBag(!wholeBag)}
       />
+      <CardPhotos student={student} shoe={shoe} length={length} onPictures={setPictures} />
       {fault !== '' && <Notice kind="trouble">{fault}</Notice>}
       {link && <FreshLink address={link.address} until={link.until} title={title} />}
       <View className="flex-row flex-wrap gap-3">

@@ -8,8 +8,11 @@ export const messages = {
   given: (by: string, day: string) => `${by} said yes on ${day}.`,
   withdrawn: (by: string, day: string) =>
     `${by} withdrew it on ${day}. Keep nothing new; ask whether to erase.`,
-  photosYes: 'Photos too.',
-  photosNo: 'No photos.',
+  said: {
+    no: 'No photos.',
+    yes: 'Photos too.',
+    shared: 'Photos too, and on a card.',
+  },
   waitsToBeSent: 'Noted on this device; it is sent by itself.',
   who: 'Who says yes',
   student: 'The student',
@@ -18,6 +21,7 @@ export const messages = {
   guardianExpected: 'Name of the guardian: expected one, found nothing',
   photos: 'Photos',
   withPhotos: 'Photos too',
+  withSharing: 'Photos, and on a card',
   withoutPhotos: 'No photos',
   noteIt: 'Note the yes',
   withdraw: 'Note that it is withdrawn',

@@ -32,26 +32,37 @@ function Standing({ student, minor }: { student: Student; minor: boolean }) {
   if (!consent.given) return <Notice kind="caution">{messages.withdrawn(who, day(consent.on))}</Notice>;
   return (
     <Body>
-      {messages.given(who, day(consent.on))} {consent.photos ? messages.photosYes : messages.photosNo}
+      {messages.given(who, day(consent.on))} {messages.said[saidOf(consent)]}
     </Body>
   );
 }
 
 type By = NewConsent['by'];
 
+/** What is said yes to besides figures and notes. */
+type Said = 'no' | 'yes' | 'shared';
+const saidOf = ({ photos, sharing }: NewConsent): Said => (sharing ? 'shared' : photos ? 'yes' : 'no');
+
 /** Notes who said yes, or that it was withdrawn; it is kept on the device at once and sent as any record. */
 function Consent({ student }: { student: Student }) {
   const minor = isMinor(student, dayOf(new Date()));
   const [by, setBy] = useState<By>(minor ? 'guardian' : 'student');
   const [guardian, setGuardian] = useState('');
-  const [photos, setPhotos] = useState<'yes' | 'no'>('no');
+  const [photos, setPhotos] = useState<Said>('no');
   const [fault, setFault] = useState('');
+  const mayShare = by === 'student' && !minor;
   const note = async (given: boolean) => {
     const name = by === 'guardian' ? guardian.trim() : '';
     if (by === 'guardian' && name === '') return setFault(messages.guardianExpected);
     setFault('');
     try {
-      await noteConsent(student, { given, photos: given && photos === 'yes', by, guardian: name });
+      await noteConsent(student, {
+        given,
+        photos: given && photos !== 'no',
+        sharing: given && photos === 'shared' && mayShare,
+        by,
+        guardian: name,
+      });
     } catch (error) {
       setFault(common.notKept((error as Error).message));
     }
@@ -73,8 +84,9 @@ function Consent({ student }: { student: Student }) {
         options={[
           { value: 'no', words: messages.withoutPhotos },
           { value: 'yes', words: messages.withPhotos },
+          ...(mayShare ? [{ value: 'shared' as const, words: messages.withSharing }] : []),
         ]}
-        value={photos}
+        value={photos === 'shared' && !mayShare ? 'yes' : photos}
         onChange={setPhotos}
       />
       {fault !== '' && (

@@ -7,7 +7,7 @@ import {
   type Address,
   type FootName,
 } from '@pedastance/core/setup';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { common } from '../../domain/common.messages';
 import { AROUND_MM, measuredAgain, pictureOnGround, toBox } from '../../domain/groundView';
@@ -16,9 +16,7 @@ import { day, dayAndTime } from '../../domain/students';
 import { LAGOON } from '../../ui/colours';
 import { currentOwner } from '../../state/account';
 import { api } from '../../state/api';
-import { useOutbox } from '../../state/outbox';
-import { fromBase64 } from '../../domain/base64';
-import { useAsked } from '../../state/useAsked';
+import { usePhotos, usePicture } from '../../state/usePhotos';
 import { useSpeech } from '../../state/useSpeech';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
@@ -26,53 +24,6 @@ import { Notice } from '../../ui/Notice';
 import { Select } from '../../ui/Select';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './Photos.messages';
-
-/** A student's photos: those the server has, and those that still wait on this device. */
-function usePhotos(student: Student) {
-  const queue = useOutbox((state) => state.queue);
-  const waiting = useMemo(
-    () =>
-      queue.flatMap(({ writing }) =>
-        writing.route === 'photo' && writing.body.studentId === student.id ? [writing.body] : [],
-      ),
-    [queue, student.id],
-  );
-  const stillWaiting = waiting.length;
-  // One that has landed is the server's to tell of.
-  const ask = useCallback(() => {
-    void stillWaiting;
-    return api.photos(currentOwner()!, student.id);
-  }, [student.id, stillWaiting]);
-  const { value, trouble, doing } = useAsked(ask);
-  const photos = useMemo((): (PhotoListed | NewPhoto)[] => {
-    const known = new Set(waiting.map(({ id }) => id));
-    return [...waiting, ...(value ?? []).filter(({ id }) => !known.has(id))];
-  }, [waiting, value]);
-  return { photos, trouble, doing };
-}
-
-/** A photo's picture as an address of this page; null while it is fetched or where it cannot be. */
-function usePicture(photo: PhotoListed | NewPhoto): string | null {
-  const [url, setUrl] = useState<string | null>(null);
-  const { id } = photo;
-  const waits = 'jpeg' in photo ? photo.jpeg : null;
-  useEffect(() => {
-    let made: string | undefined;
-    let left = false;
-    const show = (blob: Blob) => {
-      if (left) return;
-      made = URL.createObjectURL(blob);
-      setUrl(made);
-    };
-    if (waits) show(new Blob([fromBase64(waits)], { type: 'image/jpeg' }));
-    else api.picture(currentOwner()!, id).then(show, () => undefined);
-    return () => {
-      left = true;
-      if (made) URL.revokeObjectURL(made);
-    };
-  }, [id, waits]);
-  return url;
-}
 
 const COLOURS: Record<FootName, string> = { lead: '#5eead4', trail: '#ffb38a' };
 

@@ -25,7 +25,7 @@ const SECRET_BYTES = 16;
 const base64url = (bytes: Uint8Array): string =>
   toBase64(bytes).replaceAll('+', '-').replaceAll('/', '_').replaceAll('=', '');
 
-type Wanted = Pick<NewCardLink, 'cardId' | 'wholeBag' | 'length' | 'endsOn'>;
+type Wanted = Pick<NewCardLink, 'cardId' | 'wholeBag' | 'length' | 'endsOn' | 'pictures'>;
 
 /** Makes a link to a card. Its secret stays on this device, which answers the whole address; the server has the hash. */
 export async function makeCardLink(student: Student, wanted: Wanted): Promise<string> {

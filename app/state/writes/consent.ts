@@ -5,7 +5,7 @@ import { post } from '../outbox';
 /** Notes a word on consent, today. */
 export async function noteConsent(
   { id: studentId, name }: Student,
-  said: Pick<NewConsent, 'given' | 'photos' | 'by' | 'guardian'>,
+  said: Pick<NewConsent, 'given' | 'photos' | 'sharing' | 'by' | 'guardian'>,
 ): Promise<void> {
   const madeAt = new Date().toISOString();
   const body: NewConsent = { id: newId(), studentId, madeAt, on: madeAt.slice(0, 10), ...said };
