@@ -159,8 +159,31 @@ function table() {
 const photoScript = (what, file, ...given) =>
   must(what, process.execPath, ['--import', 'tsx', join(ROOT, 'bench', 'photo', file), ...given]);
 
+async function automaticPart() {
+  await buildWeb();
+  const product = await serveForNow();
+  try {
+    const { measureAutomatic } = await import(join(ROOT, 'bench', 'photo', 'automatic.mjs'));
+    const ms = (value) => `${value.toFixed(0)} ms`;
+    for (const { slowed, sheetMs, sheetWorstMs, figuresMs } of await measureAutomatic(product.origin)) {
+      const [usual, worst] = slowed === 1 ? [1000, 1500] : [5000, 5000];
+      figure(
+        `12 megapixels, decoded to the sheet shown, slowed ${slowed} times, median`,
+        ms(sheetMs),
+        `under ${usual} ms; 95th percentile under ${worst} ms`,
+        sheetMs < usual && sheetWorstMs < worst,
+        `95th percentile ${ms(sheetWorstMs)}; from the last tap to the figures ${ms(figuresMs)}`,
+      );
+    }
+  } finally {
+    await product.stop();
+  }
+}
+
 /** Feet from photos: simulated point sets by stratum, a vision library on the same points, rendered photographs. */
 async function benchPhoto(sets) {
+  await automaticPart();
+  table();
   await photoScript('A homography beside a vision library’s', 'vision.ts');
   await photoScript('Point sets, by stratum', 'run.ts', sets);
   await photoScript('Rendered photographs with a sheet', 'rendered.ts', '1', sets, 'with');

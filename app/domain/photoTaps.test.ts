@@ -87,7 +87,7 @@ test('a photo is measured when every tap is there, with its own doubts', () => {
   const whole = photo({ sheets: [sheet], taps: tapped(tapsAsked(photo({ sheets: [sheet] }))) });
   const ready = readyPhoto(whole, build())!;
   expect(ready.doubts).toMatchObject({
-    scale: 0.01,
+    scale: 0.02,
     focal: 0.012,
     line: 0.3,
     shoe: build().shoeLength.uncertainty,

@@ -129,8 +129,8 @@ async function open(
     checkedSize(new Uint8Array(bytes));
     const told = await focalTold(bytes);
     const bitmap = await decoded(file);
-    const grey = greyOf(bitmap);
     tell('looking for the sheet');
+    const grey = greyOf(bitmap);
     const found = await findSheets(grey, readCodes);
     if (found.some(({ mirrored }) => mirrored)) throw new Faulty('mirrored');
     tell('keeping it small');
