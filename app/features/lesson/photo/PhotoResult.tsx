@@ -60,10 +60,14 @@ function placedBy(item: Item): FeetFigure | null {
 }
 
 /** How good the photo is, and what to do about it. */
-function HowGood({ photo, measured, worker, fault }: ResultProps & { fault: PhotoFault | undefined }) {
+function HowGood({
+  photo,
+  worker,
+  fault,
+  tooUnsure,
+}: Omit<ResultProps, 'measured'> & { fault: PhotoFault | undefined; tooUnsure: FeetFigure | null }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const tooUnsure = useTooUnsure(measured);
   const club = byClub(photo);
   const about = tooUnsure ?? (club ? 'stanceWidth' : null);
   const advice = usePhotoAdvice(worker, photo, fault ? null : about);
@@ -119,6 +123,8 @@ function Figures({ photo, measured, worker }: ResultProps) {
     tapPx: TAP_PX,
     byClub: byClub(photo),
   });
+  const tooUnsure = useTooUnsure(measured);
+  const good = faults.length === 0 && tooUnsure === null;
   const use = () => {
     const stands = standAsPhotographed(measured);
     setNobody(!stands);
@@ -126,7 +132,7 @@ function Figures({ photo, measured, worker }: ResultProps) {
   };
   return (
     <View className="gap-2" testID="photo-result">
-      <HowGood photo={photo} measured={measured} worker={worker} fault={faults[0]} />
+      <HowGood photo={photo} worker={worker} fault={faults[0]} tooUnsure={tooUnsure} />
       {nobody && (
         <Notice kind="trouble" live>
           {messages.nobodyCanStand}
@@ -134,8 +140,8 @@ function Figures({ photo, measured, worker }: ResultProps) {
       )}
       {faults[0] !== 'mirrored' && (
         <Button
-          look={faults.length === 0 ? 'act' : 'plain'}
-          words={faults.length === 0 ? messages.use : messages.useAnyway}
+          look={good ? 'act' : 'plain'}
+          words={good ? messages.use : messages.useAnyway}
           onPress={use}
         />
       )}
