@@ -19,6 +19,7 @@ const CORE = [
   'phrases',
   'card',
   'photo',
+  'ladder',
 ];
 const APP = ['domain', 'workers', 'ui', 'plan', 'state', 'cards', 'features', 'app'];
 const SERVER = ['config', 'store', 'recompute', 'transfer', 'accounts', 'devices', 'demo', 'http'];

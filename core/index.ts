@@ -17,3 +17,4 @@ export * from './formats';
 export * from './phrases';
 export * from './card';
 export * from './photo';
+export * from './ladder';

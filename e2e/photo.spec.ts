@@ -55,7 +55,7 @@ test.describe('with the shell kept', () => {
     product,
   }) => {
     const scene = sceneWith(FERRIS, await printed('A4'));
-    const camera = phoneOver(scene, {}, 2600);
+    const camera = phoneOver(scene, {}, 1900);
     const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'a left-hander'), camera);
     const at = whereToTap(scene, camera);
     await signIn(page, product);
@@ -102,7 +102,7 @@ test('a plain sheet’s corners are tapped, a reload in the middle loses nothing
   product,
 }) => {
   const scene = sceneWith(FERRIS, plain('A4'));
-  const camera = phoneOver(scene, { around: 176, elevation: 58 }, 2048);
+  const camera = phoneOver(scene, { around: 176, elevation: 58 }, 1500);
   const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'from behind'), camera);
   const at = whereToTap(scene, camera);
   await signIn(page, product);
@@ -138,7 +138,7 @@ test('where only a club lies along the line, its ends and the ball’s two sides
   product,
 }) => {
   const scene = sceneWith(FERRIS, null);
-  const camera = phoneOver(scene, { elevation: 55 }, 2048);
+  const camera = phoneOver(scene, { elevation: 55 }, 1500);
   const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'a club'), camera);
   const at = whereToTap(scene, camera);
   await signIn(page, product);
@@ -174,7 +174,7 @@ test('what is no photo to measure by is told, and nothing is lost', async ({ pag
   await openLesson(page, 'Ferris Quillon', '7-iron');
   await step(page, 'photo');
   const scene = sceneWith({ ...STANDING, hand: 'right' }, null);
-  const camera = phoneOver(scene, { elevation: 26, around: 50 }, 1600);
+  const camera = phoneOver(scene, { elevation: 26, around: 50 }, 1200);
   const whole = await asPhoneWrites(photograph(scene, camera, LIGHT, 'low'), camera);
   const gif = Buffer.from('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7', 'base64');
   const huge = Buffer.from(whole);
@@ -208,6 +208,8 @@ test('what is no photo to measure by is told, and nothing is lost', async ({ pag
 
 /** Measures a photo whose sheet is found, and records what was read. */
 async function measureAndRecord(page: Page, file: Buffer, at: ReturnType<typeof whereToTap>): Promise<void> {
+  // What is being sent stands above the photo, and moves it while it is tapped.
+  await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
   await step(page, 'photo');
   await choosePhoto(page, file);
   await asks(page, /one end of the stick/);
@@ -231,7 +233,7 @@ test('before and after: two photos at one scale beside each other and one over t
     const camera = phoneOver(
       scene,
       { elevation: 60 - 8 * number, around: 10 * number, distance: 1400 },
-      2048,
+      1600,
     );
     const picture = photograph(scene, camera, LIGHT, `photo ${number}`);
     return { at: whereToTap(scene, camera), file: asPhoneWrites(picture, camera) };

@@ -35,4 +35,5 @@ test('a coach practises the eye with no connection: a guess, the truth, and how 
   await guess.fill('40');
   await press(page, 'See');
   await expect(page.getByTestId('eye-record')).toContainText('One guess');
+  await product.start();
 });

@@ -1,0 +1,4 @@
+export * from './ladders';
+export * from './threshold';
+export * from './plan';
+export * from './lowPoint';
