@@ -190,10 +190,19 @@ async function benchPhoto(sets) {
   await photoScript('Rendered photographs without one', 'rendered.ts', '100001', sets, 'without');
 }
 
+const ladderScript = (students) =>
+  must('Ladders', process.execPath, [
+    '--import',
+    'tsx',
+    join(ROOT, 'bench', 'ladder', 'simulated.ts'),
+    students,
+  ]);
+
 async function bench() {
   await installPackages();
   const [part, only] = process.argv.slice(2);
   if (part === 'photo') return benchPhoto(only ?? '200');
+  if (part === 'ladder') return ladderScript(only ?? '1000');
   await buildWeb();
   if (part === 'hard') {
     await benchHard(figure, only);

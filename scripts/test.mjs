@@ -1,5 +1,5 @@
-// All tests, in two lanes side by side: types and the core's own in one; the web build, what needs a database, lint and
-// format in the other; then Playwright against the real thing, on both cores.
+// All tests, in two lanes side by side: types, lint, format and the core's own in one, the web build
+// and what needs a database in the other; then Playwright against the real thing, on both cores.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { openThrowawayCluster } from './database.mjs';
@@ -103,17 +103,17 @@ async function playwright(environment) {
 /** What needs nothing but the sources. */
 async function readingLane(environment) {
   for (const room of TYPE_CHECKED) await check(`Types, ${room}`, 'npx', ['tsc', '-p', room]);
+  await check('Rooms and arrows', 'npx', ['depcruise', ...CRUISED, '--output-type', 'err']);
+  await check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
+  await check('Format', 'npx', ['prettier', '--check', '.']);
   await jest('core', environment);
 }
 
-/** What is built, what needs a database, and how the sources are written. */
+/** What is built, and what needs a database. */
 async function buildingLane(environment) {
   await attempt('The production web build', buildWeb);
   await size();
   for (const workspace of ['server', 'app', 'contract', 'card']) await jest(workspace, environment);
-  await check('Rooms and arrows', 'npx', ['depcruise', ...CRUISED, '--output-type', 'err']);
-  await check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
-  await check('Format', 'npx', ['prettier', '--check', '.']);
 }
 
 /** The databases that suites clone, filled once. */

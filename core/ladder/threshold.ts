@@ -9,7 +9,7 @@ export interface Threshold {
   high: number;
   /** The change lies beyond a rung that was tried, more likely than not: before the first, or after the last. */
   beyond: 'before the first' | 'after the last' | null;
-  /** The rung that most likely passes at four tries of five, and asks for no more than that. */
+  /** The rung that passes at three tries of five by all that is believed, and asks for no more than that. */
   standOn: number;
   /** Rungs that contradict each other: the one passed although the other, which asks for less, failed. */
   contradictions: readonly { passed: number; failed: number }[];
@@ -40,9 +40,10 @@ const WARM_UPS = [
   [1, 0.3],
   [1.8, 0.15],
 ] as const;
-/** A four in five chance is the least that counts as comfortable (starting value). */
-const COMFORTABLE = 0.8;
-const STEPS_A_RUNG = 10;
+const ALWAYS_WARM = [[0, 1]] as const;
+/** Three tries of five are the least that counts as doing it, and a little more (starting value). */
+const COMFORTABLE = 0.6;
+const STEPS_A_RUNG = 5;
 /** Beyond the ends of a ladder a change is looked for as far as this, in spreads. */
 const REACH = 4;
 
@@ -70,8 +71,21 @@ export interface Belief {
   weights: readonly number[];
 }
 
-const logOf = (chance: number, passed: number, count: number): number =>
-  passed * Math.log(chance) + (count - passed) * Math.log(1 - chance);
+/** Logarithms of the chance that a try passes, by how many spreads it is over the change: as fine as matters to a curve. */
+const FURTHEST = 8;
+const A_SPREAD = 50;
+const passes = (over: number): number => LAPSE + (1 - 2 * LAPSE) * normalProbability(over);
+const LOG_PASSES = Array.from({ length: 2 * FURTHEST * A_SPREAD + 1 }, (_, at) =>
+  Math.log(passes(at / A_SPREAD - FURTHEST)),
+);
+
+function logPasses(over: number): number {
+  const within = Math.min(FURTHEST, Math.max(-FURTHEST, over));
+  return LOG_PASSES[Math.round((within + FURTHEST) * A_SPREAD)]!;
+}
+
+const logOf = (over: number, { passed, count }: Tried): number =>
+  passed * logPasses(over) + (count - passed) * logPasses(-over);
 
 /**
  * What is believed of where a ladder changes: a psychometric function with lapses, its spread and its drift unknown, by
@@ -87,21 +101,22 @@ export function believed(ladder: Ladder, tries: readonly Try[]): Belief {
   const at = Array.from({ length: Math.round((to - from) / step) + 1 }, (_, index) => from + index * step);
   const rungs = byRung(tries);
   const sign = passing === 'from' ? 1 : -1;
-  const logs = at.map(() => [] as number[]);
-  for (const [spreads, spreadChance] of SPREADS)
-    for (const [warmths, warmChance] of warmUp === 0 ? ([[0, 1]] as const) : WARM_UPS) {
-      const prior = Math.log(spreadChance * warmChance);
-      for (const [index, change] of at.entries()) {
-        let sum = prior;
-        for (const { rung, passed, count, cold } of rungs) {
-          const over = sign * (rung - change) - warmths * warmUp * cold;
-          const chance = LAPSE + (1 - 2 * LAPSE) * normalProbability(over / (spreads * spread));
-          sum += logOf(chance, passed, count);
-        }
-        logs[index]!.push(sum);
-      }
-    }
-  const most = logs.reduce((largest, each) => Math.max(largest, ...each), -Infinity);
+  const bodies = SPREADS.flatMap(([spreads, likely]) =>
+    (warmUp === 0 ? ALWAYS_WARM : WARM_UPS).map(([warmUps, chance]) => ({
+      ownSpread: spreads * spread,
+      ownWarmUp: warmUps * warmUp,
+      prior: Math.log(likely * chance),
+    })),
+  );
+  const logs = at.map((change) =>
+    bodies.map(({ ownSpread, ownWarmUp, prior }) =>
+      rungs.reduce((sum, tried) => {
+        const over = sign * (tried.rung - change) - ownWarmUp * tried.cold;
+        return sum + logOf(over / ownSpread, tried);
+      }, prior),
+    ),
+  );
+  const most = Math.max(...logs.flat());
   const raw = logs.map((each) => each.reduce((sum, log) => sum + Math.exp(log - most), 0));
   const total = raw.reduce((sum, weight) => sum + weight, 0);
   return { at, weights: raw.map((weight) => weight / total) };
