@@ -250,6 +250,7 @@ export const student = (page: Page, name: string) =>
 const STEPS = {
   who: ['Student', 'Came for'],
   legs: ['Student', 'Legs and trunk'],
+  ladder: ['Student', 'Ladders'],
   feet: ['Address', 'Plan'],
   tape: ['Address', 'Tape'],
   photo: ['Address', 'Photo'],

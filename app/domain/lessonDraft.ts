@@ -2,12 +2,13 @@ import type { Screen } from '@pedastance/core/body';
 import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import type { MoveName } from '@pedastance/core/fit';
+import type { LadderName, Try } from '@pedastance/core/ladder';
 import { differences, type Setup } from '@pedastance/core/setup';
 import type { PhotoDraft } from './photoTaps';
 
 /** The five places of a lesson, each with the steps that are done there; the first is where it opens. */
 export const PLACES = {
-  student: ['who', 'legs'],
+  student: ['who', 'legs', 'ladder'],
   address: ['feet', 'tape', 'photo', 'quickLook', 'body', 'club'],
   read: ['read'],
   change: ['change'],
@@ -49,6 +50,8 @@ export interface LessonDraft {
   methodId: string | null;
   /** How far the shoulders are to turn at the top, degrees. */
   shoulderGoal: number;
+  /** Ladders gone up in this lesson, by their names; absent where none was. */
+  ladders?: Partial<Record<LadderName, readonly Try[]>>;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
   club: ClubId | null;

@@ -36,5 +36,7 @@ export const Heading = (props: Words) => <HeadingWords role="heading" aria-level
 export const Body = words('font-text text-base', 'ink');
 export const Quiet = words('font-text text-sm', 'pencil');
 export const FigureWords = words('figures font-text text-xl font-semibold', 'ink');
+/** A figure to be read from three metres. */
+export const HugeFigure = words('figures font-text text-[104px] leading-[112px] font-bold', 'ink');
 /** A figure to be read from the ball. It takes its size from here alone, for the same reason as its colour. */
 export const LargeFigure = words('figures font-text text-4xl font-bold', 'ink');

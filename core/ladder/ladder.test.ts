@@ -1,4 +1,4 @@
-import { divotsTell, insideLeadHeel, marksTell } from './lowPoint';
+import { insideLeadHeel, marksTell } from './lowPoint';
 import { LADDERS, type Try, type TryResult } from './ladders';
 import { MOST_SCORED, nextOn } from './plan';
 import { thresholdOf } from './threshold';
@@ -124,22 +124,6 @@ describe('where it changes', () => {
 });
 
 describe('where a club is lowest', () => {
-  test('by hand: divots from 10 to 90 and from 30 to 130 are lowest at 65, and begin at 20', () => {
-    const told = divotsTell([
-      { start: 10, end: 90 },
-      { start: 30, end: 130 },
-    ])!;
-    expect(told.lowPoint.middle).toBe(65);
-    expect(told.start.middle).toBe(20);
-    // Two low points 30 apart: 12.706 standard errors of 15 (t table, one degree of freedom).
-    expect(told.lowPoint.high - 65).toBeCloseTo(12.706 * 15, 0);
-  });
-
-  test('one divot tells nothing, and one that ends before it starts is refused', () => {
-    expect(divotsTell([{ start: 0, end: 80 }])).toBeNull();
-    expect(() => divotsTell([{ start: 40, end: 10 }])).toThrow(RangeError);
-  });
-
   test('marks: all ahead lies toward the target, as many to either side lies at the ball', () => {
     expect(marksTell([])).toBeNull();
     expect(marksTell(Array(10).fill('ahead'))!.low).toBeGreaterThan(10);

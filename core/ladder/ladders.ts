@@ -5,7 +5,7 @@ export interface Ladder {
   figure: FeetFigure;
   /** What it is for, in one sentence. */
   purpose: string;
-  /** When a try passes, as it is asked of the eye. */
+  /** When a try passes, as it is asked of the eye: the end of a sentence. */
   passes: string;
   /** From some rung on every try passes, or up to some rung. */
   passing: 'from' | 'up to';
@@ -25,7 +25,7 @@ export const LADDERS = {
   'trail flare': {
     figure: 'trailFlare',
     purpose: 'Finds how far out the trail toe has to point for a full turn back.',
-    passes: 'A full turn, shoulders level, and the foot stays where it is.',
+    passes: 'the shoulders turn fully and level, and the foot stays where it is.',
     passing: 'from',
     first: 0,
     last: 40,
@@ -37,7 +37,7 @@ export const LADDERS = {
   'lead flare': {
     figure: 'leadFlare',
     purpose: 'Finds how far out the lead toe has to point to turn through.',
-    passes: 'The hips face the target, and the foot is not dragged round.',
+    passes: 'the hips face the target, and the foot is not dragged round.',
     passing: 'from',
     first: 0,
     last: 50,
@@ -49,7 +49,7 @@ export const LADDERS = {
   width: {
     figure: 'stanceWidth',
     purpose: 'Finds how wide the student can stand and still finish on the lead foot.',
-    passes: 'The trail foot lifts at the finish, and nothing falls back.',
+    passes: 'the trail foot lifts at the finish, and nothing falls back.',
     passing: 'up to',
     first: 240,
     last: 660,
@@ -85,3 +85,14 @@ export interface Limits {
   most: number;
 }
 export const wholeLadder = ({ first, last }: Ladder): Limits => ({ least: first, most: last });
+
+/**
+ * As far as a student may go: a growing body, or one that something hurts or was operated on, does not go to the end of the range.
+ * @param ladder the ladder
+ * @param spared whether it is one of those
+ * @returns its limits, the ladder's unit
+ */
+export const limitsFor = (ladder: Ladder, spared: boolean): Limits => {
+  const whole = wholeLadder(ladder);
+  return spared ? { ...whole, most: whole.most - ladder.coarse } : whole;
+};

@@ -1,48 +1,11 @@
-import { normalProbability, studentQuantile } from '../statistics';
+import { normalProbability } from '../statistics';
 import { quantileOf, type Belief } from './threshold';
-
-/** A divot as it was measured along the target line, mm from the ball; toward the target is positive. */
-export interface Divot {
-  start: number;
-  end: number;
-}
 
 /** Where something lies along the target line, mm from the ball, with its 95% interval; toward the target is positive. */
 export interface AlongTheLine {
   middle: number;
   low: number;
   high: number;
-}
-
-/** A mean with its 95% interval (Student's t; NIST/SEMATECH e-Handbook of Statistical Methods, section 1.3.5.2). */
-function meanOf(values: readonly number[]): AlongTheLine | null {
-  if (values.length < 2) return null;
-  const middle = values.reduce((sum, value) => sum + value, 0) / values.length;
-  const variance = values.reduce((sum, value) => sum + (value - middle) ** 2, 0) / (values.length - 1);
-  const reach = studentQuantile(0.025, values.length - 1) * Math.sqrt(variance / values.length);
-  return { middle, low: middle - reach, high: middle + reach };
-}
-
-/** What divots tell: where the arc is lowest, and where they begin. */
-export interface DivotsTell {
-  lowPoint: AlongTheLine;
-  /** The ball goes here, or just behind it (common practice, no source). */
-  start: AlongTheLine;
-}
-
-/**
- * What divots tell of a club's arc: on level ground an arc goes in as far before its lowest point as it comes out behind it.
- * @param divots measured start and end, mm
- * @returns null for fewer than two
- * @throws RangeError for a divot that ends before it starts
- */
-export function divotsTell(divots: readonly Divot[]): DivotsTell | null {
-  for (const { start, end } of divots)
-    if (!(end > start))
-      throw new RangeError(`a divot: expected an end beyond its start, found ${start} to ${end}`);
-  const lowPoint = meanOf(divots.map(({ start, end }) => (start + end) / 2));
-  const start = meanOf(divots.map((divot) => divot.start));
-  return lowPoint && start && { lowPoint, start };
 }
 
 export const MARKS = ['ahead', 'at', 'behind'] as const;

@@ -187,3 +187,14 @@ export function thresholdOf(ladder: Ladder, tries: readonly Try[]): Threshold | 
     contradictions: contradictionsOf(rungs, ladder),
   };
 }
+
+/**
+ * The student's own band that a change makes, for a foot that has to point out so far at least.
+ * @param threshold the change
+ * @param ladder one that passes from some rung on
+ * @returns from the rung to stand on to as far as the change may be, a step at least; the ladder's unit
+ */
+export const ownBand = (
+  { standOn, high }: Pick<Threshold, 'standOn' | 'high'>,
+  { fine }: Ladder,
+): { low: number; high: number } => ({ low: standOn, high: Math.max(standOn + fine, Math.round(high)) });

@@ -1,5 +1,4 @@
 import {
-  divotsTell,
   LADDERS,
   marksTell,
   nextOn,
@@ -8,6 +7,7 @@ import {
   type Mark,
   type Try,
 } from '@pedastance/core/ladder';
+import { lowPointOfShots } from '@pedastance/core/trial';
 import { bell, chanceFrom } from '../devices/chance';
 import { ladderTry, type LadderBody } from '../devices/ladderStudent';
 
@@ -101,9 +101,9 @@ describe('where a club is lowest', () => {
     const share = near((low, chance) => {
       const divots = Array.from({ length: 10 }, () => {
         const [middle, half] = [low + 20 * bell(chance), 35 + 20 * chance()];
-        return { start: middle - half, end: middle + half };
+        return { mishit: false, divotStart: middle - half, divotEnd: middle + half };
       });
-      return Math.abs(divotsTell(divots)!.lowPoint.middle - low) <= 15;
+      return Math.abs(lowPointOfShots(divots)!.value - low) <= 15;
     });
     expect(share).toBeGreaterThanOrEqual(0.9);
   });

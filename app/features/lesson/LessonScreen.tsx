@@ -22,6 +22,7 @@ import { ClubStep } from './ClubStep';
 import { LessonContext, useLessonContext, useMethod, useNewJudge, type LessonFacts } from './context';
 import { FeetStep } from './FeetStep';
 import { KeepStep } from './KeepStep';
+import { LadderStep } from './ladder/LadderStep';
 import { LessonPlan } from './LessonPlan';
 import { LegsStep } from './LegsStep';
 import { ReadStep } from './ReadStep';
@@ -40,6 +41,7 @@ import { messages } from './LessonScreen.messages';
 const STEPS: Record<Step, ComponentType> = {
   who: WhoStep,
   legs: LegsStep,
+  ladder: LadderStep,
   club: ClubStep,
   feet: FeetStep,
   tape: TapeStep,

@@ -3,6 +3,7 @@ export const messages = {
   plan: 'Plan',
   tape: 'Tape',
   photo: 'Photo',
+  ladders: 'Ladders',
   body: 'Body',
   record: 'Record',
   tryIt: 'Try',
