@@ -41,8 +41,38 @@ test('a flare ladder: left-handed, by one thumb, broken off by a reload without 
     'select item, low from exception_entry order by id desc limit 1',
   );
   expect(kept).toEqual({ item: 'trailFlare', low: 25 });
+  const [logged] = await product.sql<{ turns: number }>(
+    `select jsonb_array_length(turns) as turns from ladder_entry order by id desc limit 1`,
+  );
+  expect(logged!.turns).toBe(stood.length + 3);
   await step(page, 'read');
   await expect(page.getByText(/This student’s own: trail flare 25 to/).first()).toBeVisible();
+});
+
+test('a ladder that was kept is gone on with in the next lesson, warmed up anew, and tells what it told before', async ({
+  page,
+  product,
+}) => {
+  await signIn(page, product);
+  await student(page, 'Gunnar Oxthwaite').click();
+  await press(page, 'Start a lesson');
+  await step(page, 'ladder');
+  for (let turn = 0; turn < 3; turn += 1) await press(page, 'Turned');
+  for (const result of ['Not yet', 'Not yet', 'Not yet', 'Did it']) await press(page, result);
+  await press(page, 'Keep it for another day');
+  await expect(page.getByText('Kept. It goes on from here within two weeks.')).toBeVisible();
+  await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
+  await step(page, 'keep');
+  await press(page, 'Finish the lesson');
+  await page.goto(`${product.origin}/students`);
+  await student(page, 'Gunnar Oxthwaite').click();
+  await press(page, 'Start a lesson');
+  await step(page, 'ladder');
+  await expect(page.getByTestId('ladder-earlier')).toContainText('Today goes on from there.');
+  await expect(page.getByText('Warm up, 1 of 3')).toBeVisible();
+  for (let turn = 0; turn < 3; turn += 1) await press(page, 'Turned');
+  // Up to 30 it was done; so it goes down again from there.
+  await expect(page.getByTestId('rung-figure')).toHaveText('30°');
 });
 
 test('what is barred is not offered to a minor, and scores that contradict each other are told', async ({

@@ -2,8 +2,9 @@ import type { Screen } from '@pedastance/core/body';
 import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import type { MoveName } from '@pedastance/core/fit';
-import type { LadderName, Try } from '@pedastance/core/ladder';
+import type { LadderName } from '@pedastance/core/ladder';
 import { differences, type Setup } from '@pedastance/core/setup';
+import type { LadderTurn } from './ladders';
 import type { PhotoDraft } from './photoTaps';
 
 /** The five places of a lesson, each with the steps that are done there; the first is where it opens. */
@@ -51,7 +52,7 @@ export interface LessonDraft {
   /** How far the shoulders are to turn at the top, degrees. */
   shoulderGoal: number;
   /** Ladders gone up in this lesson, by their names; absent where none was. */
-  ladders?: Partial<Record<LadderName, readonly Try[]>>;
+  ladders?: Partial<Record<LadderName, readonly LadderTurn[]>>;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
   club: ClubId | null;

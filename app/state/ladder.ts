@@ -1,26 +1,22 @@
-import type { LadderName, Try, TryResult } from '@pedastance/core/ladder';
+import type { LadderName, TryResult } from '@pedastance/core/ladder';
+import type { LadderTurn } from '../domain/ladders';
 import { changeDraft, lesson } from './lesson';
 
-/** The open lesson has one sitting of a ladder. */
-export const SITTING = 0;
-const NONE: readonly Try[] = [];
+const NONE: readonly LadderTurn[] = [];
 
-/** The turns on a ladder in the open lesson, in time. */
-export const triesOf = (name: LadderName): readonly Try[] => lesson.getState().draft?.ladders?.[name] ?? NONE;
+const turnsOf = (name: LadderName): readonly LadderTurn[] => lesson.getState().draft?.ladders?.[name] ?? NONE;
 
-const change = (name: LadderName, tries: readonly Try[]): void => {
+const change = (name: LadderName, turns: readonly LadderTurn[]): void => {
   const ladders = lesson.getState().draft?.ladders;
-  changeDraft({ ladders: { ...ladders, [name]: tries } });
+  changeDraft({ ladders: { ...ladders, [name]: turns } });
 };
 
 /** Notes a turn on a rung; null is one that only warmed up. */
-export function noteTry(name: LadderName, rung: number, result: TryResult | null): void {
-  const tries = triesOf(name);
-  change(name, [...tries, { rung, result, sitting: SITTING, turn: tries.length }]);
-}
+export const noteTurn = (name: LadderName, rung: number, result: TryResult | null): void =>
+  change(name, [...turnsOf(name), { rung, result }]);
 
 /** Takes the last turn back. */
-export const takeBackTry = (name: LadderName): void => change(name, triesOf(name).slice(0, -1));
+export const takeBackTurn = (name: LadderName): void => change(name, turnsOf(name).slice(0, -1));
 
-/** Begins a ladder anew. */
-export const beginLadderAnew = (name: LadderName): void => change(name, []);
+/** Begins today's turns on a ladder anew. */
+export const beginLadderAnew = (name: LadderName): void => change(name, NONE);

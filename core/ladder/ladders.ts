@@ -60,6 +60,7 @@ export const LADDERS = {
   },
 } as const satisfies Record<string, Ladder>;
 export type LadderName = keyof typeof LADDERS;
+export const LADDER_NAMES = Object.keys(LADDERS) as [LadderName, ...LadderName[]];
 
 export const TRY_RESULTS = ['passed', 'failed', 'worse', 'pain'] as const;
 /** How a try went: worse is a failure that was worse than the one before. */

@@ -50,6 +50,9 @@ const entryAsJson = ({ findings, check }: Inside): string => `
          when 'exception' then (
            select jsonb_build_object('item', item, 'low', low, 'high', high, 'club', club, 'ended', ended)
            from exception_entry where exception_entry.academy_id = entry.academy_id and exception_entry.id = entry.id)
+         when 'ladder' then (
+           select jsonb_build_object('ladder', ladder, 'turns', turns)
+           from ladder_entry where ladder_entry.academy_id = entry.academy_id and ladder_entry.id = entry.id)
          when 'address' then (
            select jsonb_build_object('standing', standing, 'club', club, 'clubLengthInches', club_length_inches, 'shot', shot,
              'setup', jsonb_build_object(

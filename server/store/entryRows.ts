@@ -5,6 +5,7 @@ import type {
   EntryCheck,
   ExceptionEntry,
   IntakeEntry,
+  LadderEntry,
   LookEntry,
   NewEntry,
   ReadingEntry,
@@ -22,6 +23,8 @@ export function entryRows(key: EntryKey, entry: NewEntry): TableRows[] {
       return intakeRows(key, entry);
     case 'exception':
       return exceptionRows(key, entry);
+    case 'ladder':
+      return ladderRows(key, entry);
     case 'address':
       return addressRows(key, entry);
     case 'reading':
@@ -45,6 +48,10 @@ const intakeRows = (key: EntryKey, { cameFor, sore, words, sport }: IntakeEntry)
 
 const exceptionRows = (key: EntryKey, { item, low, high, club, ended }: ExceptionEntry): TableRows[] => [
   ['exception_entry', [{ ...key, item, low, high, club, ended }]],
+];
+
+const ladderRows = (key: EntryKey, { ladder, turns }: LadderEntry): TableRows[] => [
+  ['ladder_entry', [{ ...key, ladder, turns }]],
 ];
 
 function addressRows(key: EntryKey, entry: AddressEntry): TableRows[] {

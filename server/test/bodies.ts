@@ -4,6 +4,7 @@ import type {
   CardEntry,
   ChangeEntry,
   ExceptionEntry,
+  LadderEntry,
   IntakeEntry,
   LookEntry,
   NewBuild,
@@ -183,6 +184,19 @@ export const newException = (lessonId: string, over: Partial<ExceptionEntry> = {
   high: 28,
   club: '7-iron',
   ended: false,
+  ...over,
+});
+
+export const newLadder = (lessonId: string, over: Partial<LadderEntry> = {}): LadderEntry => ({
+  ...entry(lessonId),
+  kind: 'ladder',
+  ladder: 'trail flare',
+  turns: [
+    { rung: 0, result: null },
+    { rung: 0, result: 'failed' },
+    { rung: 10, result: 'worse' },
+    { rung: 20, result: 'passed' },
+  ],
   ...over,
 });
 
@@ -438,6 +452,7 @@ export async function landRecord(world: World, coach: Coach) {
   const agreed = newAddress(lesson.id, { standing: 'agreed', setup: agreedSetup });
   const intake = newIntake(lesson.id);
   const exception = newException(lesson.id);
+  const ladder = newLadder(lesson.id);
   const change = newChange(reading, agreed.id);
   const card = newCard(change);
   const consent = newConsent(student.id, { photos: true, by: 'student', guardian: '' });
@@ -449,6 +464,7 @@ export async function landRecord(world: World, coach: Coach) {
     ['/api/lessons', lesson],
     ['/api/entries', intake],
     ['/api/entries', exception],
+    ['/api/entries', ladder],
     ['/api/entries', address],
     ['/api/entries', reading],
     ['/api/entries', agreed],
@@ -461,7 +477,21 @@ export async function landRecord(world: World, coach: Coach) {
     const answer = await coach.ask('POST', path, body);
     if (answer.status !== 201) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
-  return { student, build, screen, lesson, intake, exception, address, reading, agreed, change, card, photo };
+  return {
+    student,
+    build,
+    screen,
+    lesson,
+    intake,
+    exception,
+    ladder,
+    address,
+    reading,
+    agreed,
+    change,
+    card,
+    photo,
+  };
 }
 
 /** A trial of what was agreed, with a shot, a look, and shots of the stand-in. */

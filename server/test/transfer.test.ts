@@ -104,6 +104,7 @@ describe('a file of records', () => {
         'end',
         'exception',
         'intake',
+        'ladder',
         'lesson',
         'look',
         'method',

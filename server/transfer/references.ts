@@ -49,6 +49,7 @@ function referencesOf(entry: NewEntry): Reference[] {
 const KIND_WORDS: Record<Kind, string> = {
   intake: 'an intake',
   exception: 'an exception',
+  ladder: 'a ladder',
   address: 'an address',
   reading: 'a reading',
   change: 'a change',

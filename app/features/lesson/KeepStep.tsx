@@ -186,7 +186,7 @@ export function KeepStep() {
             className="flex-1"
             look={nothingOpen && draft.recorded.length > 0 ? 'act' : 'plain'}
             words={messages.finishTheLesson}
-            disabled={!nothingOpen && draft.recorded.length === 0}
+            disabled={!nothingOpen && draft.recorded.length === 0 && !draft.begun}
             onPress={() => void finish(student.id)}
           />
         </View>

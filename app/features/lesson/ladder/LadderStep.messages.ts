@@ -40,6 +40,10 @@ export const messages = {
     `${passed} did it, ${failed} did not. Try one of them again.`,
   take: (band: Said) => `Take it: ${band}`,
   taken: 'Taken: from now on this student is judged by it.',
+  keepForLater: 'Keep it for another day',
+  keptForLater: 'Kept. It goes on from here within two weeks.',
+  earlier: (when: Said, found: Said) => `On ${when}: ${found}`,
+  goesOn: 'Today goes on from there.',
   anew: 'Begin anew',
   curve: 'Each turn, by how far the toe pointed out: done above, not done below',
 };

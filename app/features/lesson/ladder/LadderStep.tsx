@@ -1,3 +1,4 @@
+import type { LadderEntry, Logged } from '@pedastance/contract';
 import { flareMark } from '@pedastance/core/card';
 import {
   isScored,
@@ -14,19 +15,26 @@ import {
 } from '@pedastance/core/ladder';
 import { ownBandWords } from '@pedastance/core/phrases';
 import UndoIcon from 'lucide-react-native/icons/undo-2';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useStore } from 'zustand';
 import { common } from '../../../domain/common.messages';
-import { sparedOnLadders } from '../../../domain/ladders';
+import {
+  asTries,
+  climbOf,
+  laddersIn,
+  sparedOnLadders,
+  type Climb,
+  type LadderTurn,
+} from '../../../domain/ladders';
 import { figure, spoken } from '../../../domain/sentences';
-import { dayOf } from '../../../domain/students';
+import { day, dayOf } from '../../../domain/students';
 import { standingExceptions } from '../../../domain/exceptions';
-import { beginLadderAnew, noteTry, SITTING, takeBackTry } from '../../../state/ladder';
+import { beginLadderAnew, noteTurn, takeBackTurn } from '../../../state/ladder';
 import { lesson } from '../../../state/lesson';
 import { useRecords } from '../../../state/records';
 import { useSpeech } from '../../../state/useSpeech';
-import { keepException } from '../../../state/writes/exception';
+import { keepLadder } from '../../../state/writes/ladder';
 import { Button, IconButton } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { INK } from '../../../ui/colours';
@@ -40,8 +48,19 @@ const FLARES = ['trail flare', 'lead flare'] as const;
 type Flare = (typeof FLARES)[number];
 const FOOT: Record<Flare, 'trail' | 'lead'> = { 'trail flare': 'trail', 'lead flare': 'lead' };
 
-const NONE = [] as const;
-const useTries = (name: Flare) => useStore(lesson, (state) => state.draft?.ladders?.[name] ?? NONE);
+const NONE: readonly LadderTurn[] = [];
+
+/** A ladder of the open lesson with what was kept of it before. */
+function useClimb(name: Flare): Climb & { turns: readonly LadderTurn[] } {
+  const { student } = useLessonContext();
+  const lessonId = useStore(lesson, (state) => state.draft?.id ?? '');
+  const turns = useStore(lesson, (state) => state.draft?.ladders?.[name] ?? NONE);
+  const entries = useRecords((state) => state.entries);
+  return useMemo(() => {
+    const kept = laddersIn(Object.values(entries), student.id);
+    return { turns, ...climbOf(kept, { name, lessonId, turns }, new Date()) };
+  }, [entries, student.id, name, lessonId, turns]);
+}
 
 const SCORES: readonly { result: TryResult; look: 'act' | 'plain' | 'quiet' }[] = [
   { result: 'passed', look: 'act' },
@@ -68,21 +87,21 @@ function Turn({
 }) {
   const { student, build } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const tries = useTries(name);
+  const { turns } = useClimb(name);
   const [moved, setMoved] = useState(0);
   const { fine } = LADDERS[name];
   const rung = Math.min(limits.most, Math.max(limits.least, next.rung + moved * fine));
   const { shoeLength, shoeBreadth } = build.figures;
   const mark = flareMark(rung, { length: shoeLength.value, breadth: shoeBreadth.value });
   const note = (result: TryResult | null) => {
-    noteTry(name, rung, result);
+    noteTurn(name, rung, result);
     setMoved(0);
   };
-  const done = tries.filter(isScored).length;
+  const done = turns.filter(({ result }) => result !== null).length;
   return (
     <View className="gap-3" testID="rung">
       <Quiet>
-        {next.scored ? messages.tryNumber(done + 1, MOST_SCORED) : messages.warmUp(tries.length + 1)}
+        {next.scored ? messages.tryNumber(done + 1, MOST_SCORED) : messages.warmUp(turns.length + 1)}
       </Quiet>
       {next.rest && <Notice kind="plain">{messages.rest}</Notice>}
       <View className="flex-row flex-wrap items-center justify-between gap-3">
@@ -120,30 +139,36 @@ function Turn({
 function Found({ name, threshold }: { name: Flare; threshold: Threshold }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const tries = useTries(name);
+  const { tries, turns } = useClimb(name);
   const draft = useStore(lesson, (state) => state.draft);
   const entries = useRecords((state) => state.entries);
-  const [kept, setKept] = useState<{ of: unknown; fault: string } | null>(null);
+  const [kept, setKept] = useState<{ of: unknown; words: string; fault: string } | null>(null);
   const ladder = LADDERS[name];
   const item = ladder.figure;
   const degrees = (value: number) => figure(value, 'degrees', speech);
   const band = ownBand(threshold, ladder);
   const { standOn, low, high, beyond, contradictions } = threshold;
-  const take = async () => {
-    const earlier = standingExceptions(Object.values(entries), student.id).findLast(
+  const keep = async (taken: boolean) => {
+    const all = Object.values(entries);
+    const before = laddersIn(all, student.id).find(
+      (each) => each.ladder === name && each.lessonId === draft!.id,
+    );
+    const own = standingExceptions(all, student.id).findLast(
       (each) => each.item === item && each.club === null,
     );
+    const words = taken ? messages.taken : messages.keptForLater;
     try {
-      await keepException(
-        { item, ...band, club: null, ended: false, replaces: earlier?.id ?? null },
+      await keepLadder(
+        { ladder: name, turns: [...turns], replaces: before?.id ?? null },
+        taken ? { item, ...band, replaces: own?.id ?? null } : null,
         { draft: draft!, student },
       );
-      setKept({ of: tries, fault: '' });
+      setKept({ of: turns, words, fault: '' });
     } catch (error) {
-      setKept({ of: tries, fault: common.notKept((error as Error).message) });
+      setKept({ of: turns, words, fault: common.notKept((error as Error).message) });
     }
   };
-  const taken = kept?.of === tries ? kept : null;
+  const told = kept?.of === turns ? kept : null;
   return (
     <View className="gap-2" testID="ladder-found">
       <Body className="text-lg font-semibold">
@@ -156,19 +181,40 @@ function Found({ name, threshold }: { name: Flare; threshold: Threshold }) {
         </Notice>
       ))}
       <LadderCurve ladder={ladder} tries={tries} threshold={threshold} />
-      {taken?.fault === '' ? (
+      {told?.fault === '' && (
         <Notice kind="good" live>
-          {messages.taken}
+          {told.words}
         </Notice>
-      ) : (
-        <Button
-          look="plain"
-          words={messages.take(ownBandWords({ item, ...band }, speech))}
-          onPress={() => void take()}
-        />
       )}
-      {taken && taken.fault !== '' && <Notice kind="trouble">{taken.fault}</Notice>}
+      {turns.length > 0 && told?.fault !== '' && (
+        <View className="flex-row flex-wrap gap-2">
+          <Button
+            look="plain"
+            words={messages.take(ownBandWords({ item, ...band }, speech))}
+            onPress={() => void keep(true)}
+          />
+          <Button look="quiet" words={messages.keepForLater} onPress={() => void keep(false)} />
+        </View>
+      )}
+      {told && told.fault !== '' && <Notice kind="trouble">{told.fault}</Notice>}
     </View>
+  );
+}
+
+/** What the same ladder told before. */
+function Earlier({ entry, goesOn }: { entry: Logged<LadderEntry>; goesOn: boolean }) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const before = thresholdOf(LADDERS[entry.ladder], asTries(entry.turns, 0));
+  if (!before) return null;
+  const [stood, low, high] = [before.standOn, before.low, before.high].map((value) =>
+    figure(value, 'degrees', speech),
+  ) as [string, string, string];
+  return (
+    <Quiet testID="ladder-earlier">
+      {messages.earlier(day(entry.madeAt), messages.found(stood, low, high))}
+      {goesOn ? ` ${messages.goesOn}` : ''}
+    </Quiet>
   );
 }
 
@@ -178,16 +224,17 @@ const LEAST_SHOWN = 4;
 function OnLadder({ name }: { name: Flare }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const tries = useTries(name);
+  const { tries, turns, sitting, earlier, goesOn } = useClimb(name);
   const ladder = LADDERS[name];
   const spared = sparedOnLadders(student, dayOf(new Date()));
   const limits = limitsFor(ladder, spared);
-  const next = nextOn(ladder, tries, SITTING, limits);
+  const next = nextOn(ladder, tries, sitting, limits);
   const threshold = tries.filter(isScored).length >= LEAST_SHOWN ? thresholdOf(ladder, tries) : null;
   return (
     <View className="gap-4">
       <Body>{spoken(ladder.purpose, speech)}</Body>
       <Quiet>{messages.counts(spoken(ladder.passes, speech))}</Quiet>
+      {earlier && <Earlier entry={earlier} goesOn={goesOn} />}
       {spared && <Notice kind="caution">{messages.spared}</Notice>}
       {next.kind === 'turn' ? (
         <Turn name={name} next={next} limits={limits} />
@@ -196,12 +243,12 @@ function OnLadder({ name }: { name: Flare }) {
           {messages.stops[next.why]}
         </Notice>
       )}
-      {tries.length > 0 && (
+      {turns.length > 0 && (
         <View className="flex-row flex-wrap items-center gap-2">
           <IconButton
             label={messages.takeBack}
             icon={<UndoIcon color={INK} size={22} />}
-            onPress={() => takeBackTry(name)}
+            onPress={() => takeBackTurn(name)}
           />
           <Button look="quiet" words={messages.anew} onPress={() => beginLadderAnew(name)} />
         </View>
