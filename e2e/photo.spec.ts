@@ -28,6 +28,14 @@ async function allowPhotos(page: Page, product: Product, name: string): Promise<
   await page.goto(`${product.origin}/students`);
 }
 
+/** A lesson with a left-hander who said yes to photos, at its photo. */
+async function toPhotoStep(page: Page, product: Product): Promise<void> {
+  await signIn(page, product);
+  await allowPhotos(page, product, 'Ferris Quillon');
+  await openLesson(page, 'Ferris Quillon', '7-iron');
+  await step(page, 'photo');
+}
+
 async function choosePhoto(page: Page, buffer: Buffer, name = 'feet.jpg', mimeType = 'image/jpeg') {
   const [chooser] = await Promise.all([page.waitForEvent('filechooser'), press(page, 'Choose a photo')]);
   await chooser.setFiles({ name, mimeType, buffer });
@@ -105,10 +113,7 @@ test('a plain sheet’s corners are tapped, a reload in the middle loses nothing
   const camera = phoneOver(scene, { around: 176, elevation: 58 }, 1500);
   const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'from behind'), camera);
   const at = whereToTap(scene, camera);
-  await signIn(page, product);
-  await allowPhotos(page, product, 'Ferris Quillon');
-  await openLesson(page, 'Ferris Quillon', '7-iron');
-  await step(page, 'photo');
+  await toPhotoStep(page, product);
   await choosePhoto(page, file);
   await asks(page, /Tap a corner/);
   for (const corner of at.corners) await tap(page, { x: corner.x + 0.003, y: corner.y + 0.002 });
@@ -141,10 +146,7 @@ test('where only a club lies along the line, its ends and the ball’s two sides
   const camera = phoneOver(scene, { elevation: 55 }, 1500);
   const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'a club'), camera);
   const at = whereToTap(scene, camera);
-  await signIn(page, product);
-  await allowPhotos(page, product, 'Ferris Quillon');
-  await openLesson(page, 'Ferris Quillon', '7-iron');
-  await step(page, 'photo');
+  await toPhotoStep(page, product);
   await choosePhoto(page, file);
   await asks(page, /Tap a corner/);
   await page.getByRole('radio', { name: 'Only a club' }).click();
@@ -169,10 +171,7 @@ test('where only a club lies along the line, its ends and the ball’s two sides
 });
 
 test('what is no photo to measure by is told, and nothing is lost', async ({ page, product }) => {
-  await signIn(page, product);
-  await allowPhotos(page, product, 'Ferris Quillon');
-  await openLesson(page, 'Ferris Quillon', '7-iron');
-  await step(page, 'photo');
+  await toPhotoStep(page, product);
   const scene = sceneWith({ ...STANDING, hand: 'right' }, null);
   const camera = phoneOver(scene, { elevation: 26, around: 50 }, 1200);
   const whole = await asPhoneWrites(photograph(scene, camera, LIGHT, 'low'), camera);
