@@ -66,6 +66,7 @@ test('a ladder that was kept is gone on with in the next lesson, warmed up anew,
   await press(page, 'Finish the lesson');
   await page.goto(`${product.origin}/students`);
   await student(page, 'Gunnar Oxthwaite').click();
+  await expect(page.getByTestId('ladder-card')).toContainText(/Trail flare, .*°\. Could be /);
   await press(page, 'Start a lesson');
   await step(page, 'ladder');
   await expect(page.getByTestId('ladder-earlier')).toContainText('Today goes on from there.');

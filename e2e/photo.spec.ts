@@ -110,7 +110,7 @@ test('a plain sheet’s corners are tapped, a reload in the middle loses nothing
   product,
 }) => {
   const scene = sceneWith(FERRIS, plain('A4'));
-  const camera = phoneOver(scene, { around: 176, elevation: 58 }, 1500);
+  const camera = phoneOver(scene, { around: 176, elevation: 58 }, 2048);
   const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'from behind'), camera);
   const at = whereToTap(scene, camera);
   await toPhotoStep(page, product);
@@ -143,7 +143,7 @@ test('where only a club lies along the line, its ends and the ball’s two sides
   product,
 }) => {
   const scene = sceneWith(FERRIS, null);
-  const camera = phoneOver(scene, { elevation: 55 }, 1500);
+  const camera = phoneOver(scene, { elevation: 55 }, 2048);
   const file = await asPhoneWrites(photograph(scene, camera, LIGHT, 'a club'), camera);
   const at = whereToTap(scene, camera);
   await toPhotoStep(page, product);
@@ -232,7 +232,7 @@ test('before and after: two photos at one scale beside each other and one over t
     const camera = phoneOver(
       scene,
       { elevation: 60 - 8 * number, around: 10 * number, distance: 1400 },
-      1600,
+      2048,
     );
     const picture = photograph(scene, camera, LIGHT, `photo ${number}`);
     return { at: whereToTap(scene, camera), file: asPhoneWrites(picture, camera) };

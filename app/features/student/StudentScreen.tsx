@@ -24,6 +24,7 @@ import type { LogRecord } from '../../domain/records';
 import { Waiting } from '../../ui/Waiting';
 import { BackTo } from '../../ui/Page';
 import { HeldCard } from './HeldCard';
+import { LadderCard } from './LadderCard';
 import { ShotsCard } from './ShotsCard';
 import { KnownCard } from './KnownCard';
 import { TurnCard } from './TurnCard';
@@ -119,6 +120,7 @@ export function StudentScreen() {
         <ShotsCard studentId={student.id} />
         <KnownCard student={student} />
         <TurnCard student={student} records={records} speech={speech} />
+        <LadderCard studentId={student.id} speech={speech} />
         <View>
           <Heading>{messages.log}</Heading>
           {logged.length === 0 && <Body className="py-3">{messages.nothingRecordedYetALesson}</Body>}

@@ -16,7 +16,6 @@ export const messages = {
   stops,
   title: 'Ladders',
   which: 'Which foot',
-  names: { 'trail flare': 'Trail flare', 'lead flare': 'Lead flare' },
   counts: (words: Said) => `It counts when ${words}`,
   warmUp: (number: number) => `Warm up, ${number} of 3`,
   tryNumber: (number: number, most: number) => `Try ${number}, at most ${most}`,
@@ -31,7 +30,6 @@ export const messages = {
   worse: 'Worse',
   hurts: 'It hurts',
   takeBack: 'Take the last one back',
-  found: (rung: Said, low: Said, high: Said) => `${rung}. Could be ${low} to ${high}.`,
   beyond: {
     'before the first': 'It was done on every rung: less may do too.',
     'after the last': 'It was done on no rung: more is needed than was tried.',

@@ -27,6 +27,7 @@ import {
   type Climb,
   type LadderTurn,
 } from '../../../domain/ladders';
+import { foundWords, ladderName } from '../../../domain/ladderWords';
 import { figure, spoken } from '../../../domain/sentences';
 import { day, dayOf } from '../../../domain/students';
 import { standingExceptions } from '../../../domain/exceptions';
@@ -147,7 +148,7 @@ function Found({ name, threshold }: { name: Flare; threshold: Threshold }) {
   const item = ladder.figure;
   const degrees = (value: number) => figure(value, 'degrees', speech);
   const band = ownBand(threshold, ladder);
-  const { standOn, low, high, beyond, contradictions } = threshold;
+  const { beyond, contradictions } = threshold;
   const keep = async (taken: boolean) => {
     const all = Object.values(entries);
     const before = laddersIn(all, student.id).find(
@@ -171,9 +172,7 @@ function Found({ name, threshold }: { name: Flare; threshold: Threshold }) {
   const told = kept?.of === turns ? kept : null;
   return (
     <View className="gap-2" testID="ladder-found">
-      <Body className="text-lg font-semibold">
-        {messages.found(degrees(standOn), degrees(low), degrees(high))}
-      </Body>
+      <Body className="text-lg font-semibold">{foundWords(name, threshold, speech)}</Body>
       {beyond && <Notice kind="caution">{messages.beyond[beyond]}</Notice>}
       {contradictions.slice(0, 1).map(({ passed, failed }) => (
         <Notice key={passed} kind="caution" live>
@@ -207,12 +206,9 @@ function Earlier({ entry, goesOn }: { entry: Logged<LadderEntry>; goesOn: boolea
   const speech = useSpeech(student.hand);
   const before = thresholdOf(LADDERS[entry.ladder], asTries(entry.turns, 0));
   if (!before) return null;
-  const [stood, low, high] = [before.standOn, before.low, before.high].map((value) =>
-    figure(value, 'degrees', speech),
-  ) as [string, string, string];
   return (
     <Quiet testID="ladder-earlier">
-      {messages.earlier(day(entry.madeAt), messages.found(stood, low, high))}
+      {messages.earlier(day(entry.madeAt), foundWords(entry.ladder, before, speech))}
       {goesOn ? ` ${messages.goesOn}` : ''}
     </Quiet>
   );
@@ -272,7 +268,7 @@ export function LadderStep() {
     >
       <Choice
         label={messages.which}
-        options={FLARES.map((value) => ({ value, words: spoken(messages.names[value], speech) }))}
+        options={FLARES.map((value) => ({ value, words: ladderName(value, speech) }))}
         value={name}
         onChange={setName}
       />

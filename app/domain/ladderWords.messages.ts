@@ -1,0 +1,14 @@
+import type { LadderName } from '@pedastance/core/ladder';
+import type { Said } from './said';
+
+const names: Record<LadderName, string> = {
+  'trail flare': 'Trail flare',
+  'lead flare': 'Lead flare',
+  width: 'Width',
+};
+
+/** What is said of a ladder wherever one is told. */
+export const messages = {
+  names,
+  found: (rung: Said, low: Said, high: Said) => `${rung}. Could be ${low} to ${high}.`,
+};
