@@ -1,5 +1,6 @@
 /** Measures from simulated point sets: taps and known points with scatter, tips at heights of their own, a lens that bends. */
 import {
+  LAID_UP_MM,
   measureFeet,
   USUAL_DOUBTS,
   USUAL_HEIGHTS,
@@ -10,6 +11,7 @@ import {
 import { seeded } from '@pedastance/core/statistics';
 import { cameraThat, seenBy, type Camera } from '../../server/devices/camera/lens';
 import {
+  BALL_RADIUS,
   sidesOfBall,
   STICK_HALF,
   truthOf,
@@ -114,7 +116,9 @@ function onePhoto(stratum: Stratum, random: () => number): { standing: Standing;
     heel: see(heel, heights.heel + USUAL_DOUBTS.heightEach * normal(), USUAL_DOUBTS.tap),
   });
   const turn = 0.3 * normal();
-  const stick = truth.stick!.map((end) => see(end, 6 + 3 * normal(), USUAL_DOUBTS.tap)) as [Spot, Spot];
+  // A stick lies on the ground; the ends of a club are as high as its grip and its head.
+  const up = () => (stratum.known === 'club' ? LAID_UP_MM + 3 * normal() : 0);
+  const stick = truth.stick!.map((end) => see(end, up(), USUAL_DOUBTS.tap)) as [Spot, Spot];
   const ball = sidesOfBall(camera).map(({ x, y }) => ({
     x: x + USUAL_DOUBTS.tap * normal(),
     y: y + USUAL_DOUBTS.tap * normal(),
@@ -137,16 +141,20 @@ function onePhoto(stratum: Stratum, random: () => number): { standing: Standing;
     taps: {
       lead: tapped(truth.lead),
       trail: tapped(truth.trail),
-      ball: {
-        x: (ball[0].x + ball[1].x) / 2,
-        y: (ball[0].y + ball[1].y) / 2,
-      },
+      ball:
+        stratum.known === 'club'
+          ? { x: (ball[0].x + ball[1].x) / 2, y: (ball[0].y + ball[1].y) / 2 }
+          : see(truth.ball, BALL_RADIUS, USUAL_DOUBTS.tap),
       stick,
     },
   };
   return {
     standing,
-    measured: measureFeet(photo, USUAL_HEIGHTS, { ...USUAL_DOUBTS, known, line: 0.05 }),
+    measured: measureFeet(photo, USUAL_HEIGHTS, {
+      ...USUAL_DOUBTS,
+      known,
+      line: stratum.known === 'club' ? 0.25 : 0.05,
+    }),
   };
 }
 
