@@ -55,6 +55,7 @@ async function dial(page, row, press, times = 1) {
 const PLACES = {
   who: ['Student', 'Came for'],
   legs: ['Student', 'Legs and trunk'],
+  ladder: ['Student', 'Ladders'],
   feet: ['Address', 'Plan'],
   tape: ['Address', 'Tape'],
   photo: ['Address', 'Photo'],
@@ -177,6 +178,18 @@ async function photoPicture(page, shot) {
   await shot('photo');
 }
 
+/** A flare ladder nearly at its end, by a body that turns freely from 22° on. */
+async function ladderPicture(page, shot) {
+  await step(page, 'ladder');
+  for (let turn = 0; turn < 3; turn += 1) await page.getByRole('button', { name: 'Turned' }).click();
+  for (let turn = 0; turn < 12; turn += 1) {
+    const degrees = parseInt(await page.getByTestId('rung-figure').innerText(), 10);
+    await page.getByRole('button', { name: degrees >= 22 ? 'Did it' : 'Not yet' }).click();
+  }
+  await page.getByTestId('ladder-found').waitFor();
+  await shot('ladder');
+}
+
 async function phonePictures(page, shot) {
   await shot('students');
   await student(page, /Odile Brandvold/).click();
@@ -190,6 +203,7 @@ async function phonePictures(page, shot) {
   await shot('feet');
   await step(page, 'legs');
   await shot('legs');
+  await ladderPicture(page, shot);
   await step(page, 'feet');
   await dial(page, 'trailHeelToe', 'Heel to toe, right foot plus 5%', 3);
   await step(page, 'tape');
@@ -248,7 +262,6 @@ async function widePictures(page, shot) {
   await page.goto(new URL('/students', page.url()).href);
   await lessonFromFirstRecord(page, /Ferris Quillon/);
   await standAsDrawn(page);
-  await shot('feet-wide');
   await page.goto(new URL('/settings', page.url()).href);
   await page.getByRole('radio', { name: 'Dusk' }).click();
   await page.goBack();
