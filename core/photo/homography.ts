@@ -75,7 +75,8 @@ function moved(points: readonly Point[], { x, y, scale }: Normal): Float64Array 
 /** Eight of the nine numbers; the ninth is one, which in normal places it can always be made. */
 const SIZE = 8;
 const ROUNDS = 20;
-const SETTLED = 1e-10;
+/** A round that changes the sum of squares by less than this share ends it: far below what any pixel tells. */
+const SETTLED = 1e-8;
 
 /** Eight equations: the square and the right side of each, row after row. */
 type Equations = Float64Array;
