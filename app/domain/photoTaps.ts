@@ -121,7 +121,7 @@ export function withoutLastTap(photo: PhotoDraft): PhotoDraft {
 const CORNERS = ['corner1', 'corner2', 'corner3', 'corner4'] as const;
 
 /** How far an edge may be from a tap that goes to it, pixels of a photo as it is kept (starting value). */
-export const SNAP_PX = 14;
+export const SNAP_PX = 10;
 
 /**
  * The end of a shoe that an edge of the picture can tell better than a finger: the one that faces the camera, lower in

@@ -220,13 +220,18 @@ const WORK: Work = {
   advise: ({ photo, heights, doubts, figure }) => photoAdvice(photo, heights, doubts, figure),
 };
 
-self.onmessage = async ({ data }: MessageEvent<PhotoQuestion>) => {
-  const { number, ask, of } = data;
+async function answer({ number, ask, of }: PhotoQuestion): Promise<void> {
   try {
     const work = WORK[ask] as (of: unknown, tell: (stage: PhotoStage) => void) => unknown;
-    const answer = await work(of, (stage) => self.postMessage({ number, stage }));
-    self.postMessage({ number, answer });
+    const told = await work(of, (stage) => self.postMessage({ number, stage }));
+    self.postMessage({ number, answer: told });
   } catch (error) {
     self.postMessage({ number, failed: (error as Error).message });
   }
+}
+
+/** Questions are answered one after another: what is asked of a photo's pixels waits until that photo is open. */
+let before = Promise.resolve();
+self.onmessage = ({ data }: MessageEvent<PhotoQuestion>) => {
+  before = before.then(() => answer(data));
 };

@@ -109,7 +109,12 @@ export function refinedCorners(grey: Grey, tapped: readonly Point[]): Corners {
 }
 
 /** A change of grey that is an edge. */
-const LEAST_EDGE = 20;
+const LEAST_EDGE = 12;
+/**
+ * How soon an edge counts less for being further from the tap, as a share of the reach: on rendered shoes a careful tap is
+ * then moved off its place no further than it was, and a careless one gets a quarter nearer (starting value).
+ */
+const NEAR = 0.3;
 /** Greys are taken across so many pixels beside the line, so that grass makes no edge. */
 const BESIDE_PX = 3;
 
@@ -141,7 +146,7 @@ export function snappedAlong(grey: Grey, tapped: Point, toward: Point, reach: nu
   let [best, most] = [0, 0];
   for (let far = -off; far <= off; far += 0.5) {
     const change = Math.abs(meanAt(far + 2) - meanAt(far - 2));
-    const counts = change * (1 - (0.6 * Math.abs(far)) / off);
+    const counts = change * Math.exp(-((far / (NEAR * off)) ** 2) / 2);
     if (change >= LEAST_EDGE && counts > most) [best, most] = [far, counts];
   }
   return at(best);
