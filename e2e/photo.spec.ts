@@ -16,6 +16,9 @@ import { expect, openLesson, press, shellKept, signIn, step, student, test, type
 /** As Ferris Quillon of the demo stands here: left-handed, in shoes of that build. */
 const FERRIS = { ...STANDING, hand: 'left' as const, shoe: { length: 305, breadth: 112 } };
 
+/** Nobody else here photographs Ruben Dandelisle: his two photos are those of one test. */
+const RUBEN = { ...STANDING, hand: 'left' as const, shoe: { length: 308, breadth: 114 } };
+
 type Spot = { x: number; y: number };
 
 /** Notes a yes to photos. */
@@ -224,8 +227,8 @@ test('before and after: two photos at one scale beside each other and one over t
   page,
   product,
 }) => {
-  const before = sceneWith(FERRIS, await printed('A4'));
-  const after = sceneWith({ ...FERRIS, trailFlare: 20, stanceWidth: 470 }, await printed('A4'), {
+  const before = sceneWith(RUBEN, await printed('A4'));
+  const after = sceneWith({ ...RUBEN, trailFlare: 20, stanceWidth: 470 }, await printed('A4'), {
     turned: -12,
   });
   const photos = [before, after].map((scene, number) => {
@@ -238,8 +241,8 @@ test('before and after: two photos at one scale beside each other and one over t
     return { at: whereToTap(scene, camera), file: asPhoneWrites(picture, camera) };
   });
   await signIn(page, product);
-  await allowPhotos(page, product, 'Ferris Quillon');
-  await openLesson(page, 'Ferris Quillon', '7-iron');
+  await allowPhotos(page, product, 'Ruben Dandelisle');
+  await openLesson(page, 'Ruben Dandelisle', '7-iron');
   const lesson = page.url();
   await measureAndRecord(page, await photos[0]!.file, photos[0]!.at);
   await page.goto(lesson);
@@ -249,7 +252,7 @@ test('before and after: two photos at one scale beside each other and one over t
   await measureAndRecord(page, await photos[1]!.file, photos[1]!.at);
   await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
   await page.goto(`${product.origin}/students`);
-  await student(page, 'Ferris Quillon').click();
+  await student(page, 'Ruben Dandelisle').click();
   await page.getByTestId('log-card').first().getByRole('link').first().click();
   const card = page.getByTestId('photos');
   await expect(card.getByRole('img')).toBeVisible();
