@@ -1,7 +1,7 @@
 import type { LadderEntry, LogEntry, Logged, Student } from '@pedastance/contract';
-import { isKind } from '@pedastance/contract/trialLog';
 import { isMinor, type CautionFact } from '@pedastance/core/body';
 import type { LadderName, Try } from '@pedastance/core/ladder';
+import { standingOf } from './standing';
 
 /** One turn on a ladder, in its place in time. */
 export type LadderTurn = LadderEntry['turns'][number];
@@ -23,13 +23,8 @@ export const sparedOnLadders = (student: Student, today: string): boolean =>
   isMinor(student, today) || student.facts.some(spares);
 
 /** The ladders of a student that stand in the log, newest first: what was gone further up replaces what was kept before. */
-export function laddersIn(entries: readonly LogEntry[], studentId: string): Logged<LadderEntry>[] {
-  const own = entries.filter(isKind('ladder')).filter((entry) => entry.studentId === studentId);
-  const replaced = new Set(own.map(({ replaces }) => replaces));
-  return (own as Logged<LadderEntry>[])
-    .filter(({ id }) => !replaced.has(id))
-    .sort((a, b) => b.madeAt.localeCompare(a.madeAt));
-}
+export const laddersIn = (entries: readonly LogEntry[], studentId: string): Logged<LadderEntry>[] =>
+  standingOf(entries, 'ladder', studentId).reverse();
 
 export const asTries = (turns: readonly LadderTurn[], sitting: number): Try[] =>
   turns.map((each, turn) => ({ ...each, sitting, turn }));

@@ -5,3 +5,6 @@ export const GRID = 'rgb(var(--grid))';
 export const PAPER = 'rgb(var(--paper))';
 export const ON_DESK = 'rgb(var(--on-desk))';
 export const ON_LAGOON = 'rgb(var(--on-lagoon))';
+
+/** Soles drawn over a photo of the ground. */
+export const SOLES = { lead: '#5eead4', trail: '#ffb38a' } as const;

@@ -93,16 +93,23 @@ function greyOf(bitmap: ImageBitmap): Grey {
   return greyFrom(context.getImageData(0, 0, width, height).data, width, height);
 }
 
+/** A canvas as a JPEG, as good as fits; null where none does. */
+async function jpegWithin(canvas: OffscreenCanvas, mostBytes: number): Promise<Blob | null> {
+  for (const quality of QUALITIES) {
+    const jpeg = await canvas.convertToBlob({ type: 'image/jpeg', quality });
+    if (jpeg.size <= mostBytes) return jpeg;
+  }
+  return null;
+}
+
 /** The picture made anew from its pixels alone, small enough to be kept. @throws Faulty */
 async function keptSmall(bitmap: ImageBitmap) {
   for (let side = KEPT_SIDE; side >= 1024; side *= 0.8) {
     const by = Math.min(1, side / Math.max(bitmap.width, bitmap.height));
     const [width, height] = [Math.round(bitmap.width * by), Math.round(bitmap.height * by)];
     const { canvas } = canvasOf(bitmap, width, height);
-    for (const quality of QUALITIES) {
-      const jpeg = await canvas.convertToBlob({ type: 'image/jpeg', quality });
-      if (jpeg.size <= MOST_PHOTO_BYTES) return { jpeg, width, height };
-    }
+    const jpeg = await jpegWithin(canvas, MOST_PHOTO_BYTES);
+    if (jpeg) return { jpeg, width, height };
   }
   throw new Faulty('not kept small');
 }
@@ -211,11 +218,9 @@ const WORK: Work = {
       context.closePath();
       context.stroke();
     }
-    for (const quality of QUALITIES) {
-      const flat = await canvas.convertToBlob({ type: 'image/jpeg', quality });
-      if (flat.size <= (LONGEST_CARD_PICTURE * 3) / 4) return flat;
-    }
-    throw new Error('the picture could not be made small enough');
+    const flat = await jpegWithin(canvas, (LONGEST_CARD_PICTURE * 3) / 4);
+    if (!flat) throw new Error('the picture could not be made small enough');
+    return flat;
   },
   advise: ({ photo, heights, doubts, figure }) => photoAdvice(photo, heights, doubts, figure),
 };

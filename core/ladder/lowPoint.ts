@@ -1,5 +1,5 @@
 import { normalProbability } from '../statistics';
-import { quantileOf, type Belief } from './threshold';
+import { beliefOf, intervalOf } from './threshold';
 
 /** Where something lies along the target line, mm from the ball, with its 95% interval; toward the target is positive. */
 export interface AlongTheLine {
@@ -44,9 +44,7 @@ export function marksTell(marks: readonly Mark[]): AlongTheLine | null {
       return sum + chance * marks.reduce((product, mark) => product * chances[mark], 1);
     }, 0),
   );
-  const total = raw.reduce((sum, weight) => sum + weight, 0);
-  const belief: Belief = { at, weights: raw.map((weight) => weight / total) };
-  return { middle: quantileOf(belief, 0.5), low: quantileOf(belief, 0.025), high: quantileOf(belief, 0.975) };
+  return intervalOf(beliefOf(at, raw));
 }
 
 /**

@@ -71,6 +71,19 @@ export interface Belief {
   weights: readonly number[];
 }
 
+/** A belief from weights that sum to anything. */
+export function beliefOf(at: readonly number[], raw: readonly number[]): Belief {
+  const total = raw.reduce((sum, weight) => sum + weight, 0);
+  return { at, weights: raw.map((weight) => weight / total) };
+}
+
+/** The middle of a belief, and the ends of its 95% interval. */
+export const intervalOf = (belief: Belief): Pick<Threshold, 'middle' | 'low' | 'high'> => ({
+  middle: quantileOf(belief, 0.5),
+  low: quantileOf(belief, 0.025),
+  high: quantileOf(belief, 0.975),
+});
+
 /** Logarithms of the chance that a try passes, by how many spreads it is over the change: as fine as matters to a curve. */
 const FURTHEST = 8;
 const A_SPREAD = 50;
@@ -118,8 +131,7 @@ export function believed(ladder: Ladder, tries: readonly Try[]): Belief {
   );
   const most = Math.max(...logs.flat());
   const raw = logs.map((each) => each.reduce((sum, log) => sum + Math.exp(log - most), 0));
-  const total = raw.reduce((sum, weight) => sum + weight, 0);
-  return { at, weights: raw.map((weight) => weight / total) };
+  return beliefOf(at, raw);
 }
 
 /** The value below which a share of a belief lies. */
@@ -172,11 +184,11 @@ export function thresholdOf(ladder: Ladder, tries: readonly Try[]): Threshold | 
   const rungs = byRung(tries);
   if (rungs.length === 0) return null;
   const belief = believed(ladder, tries);
-  const middle = quantileOf(belief, 0.5);
+  const { middle, low, high } = intervalOf(belief);
   return {
     middle,
-    low: quantileOf(belief, 0.025),
-    high: quantileOf(belief, 0.975),
+    low,
+    high,
     beyond:
       middle < rungs[0]!.rung
         ? 'before the first'

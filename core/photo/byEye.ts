@@ -1,3 +1,4 @@
+import { mean, rootMeanSquare, sampleVariance } from 'simple-statistics';
 import { studentQuantile } from '../statistics';
 import type { FeetFigure } from '../setup';
 
@@ -35,10 +36,8 @@ export function eyeRecord(guesses: readonly Guess[], figure: FeetFigure): EyeRec
     .map(({ guessed, truth }) => guessed - truth);
   const count = errors.length;
   if (count === 0) return null;
-  const bias = errors.reduce((sum, error) => sum + error, 0) / count;
-  const off = Math.sqrt(errors.reduce((sum, error) => sum + error ** 2, 0) / count);
+  const [bias, off] = [mean(errors), rootMeanSquare(errors)];
   if (count < LEAST_GUESSES) return { count, off, bias, biased: false };
-  const variance = errors.reduce((sum, error) => sum + (error - bias) ** 2, 0) / (count - 1);
-  const reach = studentQuantile(0.025, count - 1) * Math.sqrt(variance / count);
-  return { count, off, bias, biased: Math.abs(bias) > Math.abs(reach) };
+  const reach = studentQuantile(0.025, count - 1) * Math.sqrt(sampleVariance(errors) / count);
+  return { count, off, bias, biased: Math.abs(bias) > reach };
 }

@@ -1,3 +1,4 @@
+import { dot } from '../statistics';
 import {
   FEET_FIGURES,
   groundFigure,
@@ -66,9 +67,6 @@ const diagonal = (size: number, value: number): number[][] =>
   Array.from({ length: size }, (_, row) =>
     Array.from({ length: size }, (_each, at) => (at === row ? value : 0)),
   );
-const dotOf = (a: readonly number[], b: readonly number[]): number =>
-  a.reduce((sum, value, at) => sum + value * b[at]!, 0);
-
 /** Numbers in runs of the lengths given, and those that are left. */
 function split(
   numbers: readonly number[],
@@ -110,7 +108,7 @@ function byPoints(known: Known, doubts: Doubts): Basis {
       const key = [...errors, scale, camera.focal, bend].join();
       const kept = poses.get(key);
       if (kept) return kept;
-      const seen = numbersOf(known.image).map((value, at) => value + dotOf(spread[at]!, errors));
+      const seen = numbersOf(known.image).map((value, at) => value + dot(spread[at]!, errors));
       const ground = known.ground.map(({ x, y }) => ({ x: x * scale, y: y * scale }));
       const pose = poseOf({ ground, image: pointsOf(seen) }, camera, bend);
       poses.set(key, pose);

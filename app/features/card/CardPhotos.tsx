@@ -1,14 +1,7 @@
 import type { CardPictures, Student } from '@pedastance/contract';
 import { mayBeShown } from '@pedastance/contract/takenHome';
 import type { MeasuredFeet } from '@pedastance/core/photo';
-import {
-  FIGURES,
-  footPoints,
-  soleOutline,
-  type FeetFigure,
-  type FootName,
-  type Shoe,
-} from '@pedastance/core/setup';
+import { FIGURES, footPoints, soleOutline, type FeetFigure, type Shoe } from '@pedastance/core/setup';
 import { CARD_PICTURE_PX } from '@pedastance/contract/cardLimits';
 import type { LengthUnit } from '@pedastance/core/units';
 import type { Speech } from '@pedastance/core/phrases';
@@ -22,6 +15,7 @@ import { figure, figureName } from '../../domain/sentences';
 import { day, dayAndTime, dayOf } from '../../domain/students';
 import { troubleOf } from '../../state/useAsked';
 import { pictureOf, usePhotos, type Photo } from '../../state/usePhotos';
+import { SOLES } from '../../ui/colours';
 import { Notice } from '../../ui/Notice';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { Select } from '../../ui/Select';
@@ -31,7 +25,6 @@ import { messages } from './CardPhotos.messages';
 
 /** What a card tells of two photos. */
 const TOLD: readonly FeetFigure[] = ['stanceWidth', 'leadFlare', 'trailFlare', 'setback', 'ballAlong'];
-const COLOURS: Record<FootName, string> = { lead: '#5eead4', trail: '#ffb38a' };
 
 type Picture = CardPictures['earlier'];
 
@@ -50,7 +43,7 @@ async function flatOf(
     toPicture: boxToPicture(measured, student.hand, perMm),
     lines: (['trail', 'lead'] as const).map((foot) => ({
       points: footPoints(address, foot, soleOutline(address.shoe)).map(toPixels),
-      colour: COLOURS[foot],
+      colour: SOLES[foot],
     })),
   });
   return { on: photo.madeAt.slice(0, 10), jpeg: toBase64(new Uint8Array(await flat.arrayBuffer())) };

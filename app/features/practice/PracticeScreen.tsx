@@ -10,6 +10,7 @@ import { keepGuess, pictureAddress, practicePictures, readGuesses, useGuesses } 
 import { useSpeech } from '../../state/useSpeech';
 import { Button } from '../../ui/Button';
 import { Chips } from '../../ui/Chips';
+import { SOLES } from '../../ui/colours';
 import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Page } from '../../ui/Page';
@@ -17,7 +18,6 @@ import { Body, Quiet } from '../../ui/Words';
 import { messages, type Guessed } from './PracticeScreen.messages';
 
 const GUESSED = Object.keys(messages.asked) as Guessed[];
-const COLOURS = { lead: '#5eead4', trail: '#ffb38a' };
 
 const pathOf = (points: readonly Point[]): string => `M${points.map(({ x, y }) => `${x} ${y}`).join('L')}Z`;
 
@@ -34,8 +34,8 @@ function Shown({ picture, seen }: { picture: PracticePicture; seen: boolean }) {
       <image href={pictureAddress(picture)} width={width} height={height} />
       {seen &&
         (['trail', 'lead'] as const).map((foot) => (
-          <g key={foot} data-testid={`true-${foot}`} stroke={COLOURS[foot]} strokeWidth={4}>
-            <path d={pathOf(soles[foot])} fill={COLOURS[foot]} fillOpacity={0.25} />
+          <g key={foot} data-testid={`true-${foot}`} stroke={SOLES[foot]} strokeWidth={4}>
+            <path d={pathOf(soles[foot])} fill={SOLES[foot]} fillOpacity={0.25} />
             <line x1={taps[foot].heel.x} y1={taps[foot].heel.y} x2={taps[foot].toe.x} y2={taps[foot].toe.y} />
           </g>
         ))}

@@ -13,7 +13,7 @@ import { common } from '../../domain/common.messages';
 import { AROUND_MM, measuredAgain, pictureOnGround, toBox } from '../../domain/groundView';
 import { figure, figureName } from '../../domain/sentences';
 import { day, dayAndTime } from '../../domain/students';
-import { LAGOON } from '../../ui/colours';
+import { LAGOON, SOLES } from '../../ui/colours';
 import { currentOwner } from '../../state/account';
 import { api } from '../../state/api';
 import { usePhotos, usePicture } from '../../state/usePhotos';
@@ -24,8 +24,6 @@ import { Notice } from '../../ui/Notice';
 import { Select } from '../../ui/Select';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './Photos.messages';
-
-const COLOURS: Record<FootName, string> = { lead: '#5eead4', trail: '#ffb38a' };
 
 const BOX = {
   width: 2 * AROUND_MM.aside,
@@ -78,7 +76,7 @@ function OnGround({ photo, student, address, width, opacity = 1 }: OnGroundProps
         aria-hidden
       >
         {(['trail', 'lead'] as const).map((foot) => (
-          <path key={foot} d={path(foot)} fill="none" stroke={COLOURS[foot]} strokeWidth={2} />
+          <path key={foot} d={path(foot)} fill="none" stroke={SOLES[foot]} strokeWidth={2} />
         ))}
         <circle
           cx={at({ x: 0, y: 0 }).x}

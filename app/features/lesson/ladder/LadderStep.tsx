@@ -11,6 +11,7 @@ import {
   type Limits,
   type NextTurn,
   type Threshold,
+  type Try,
   type TryResult,
 } from '@pedastance/core/ladder';
 import { ownBandWords } from '@pedastance/core/phrases';
@@ -81,14 +82,15 @@ function Turn({
   name,
   next,
   limits,
+  turns,
 }: {
   name: Flare;
   next: Extract<NextTurn, { kind: 'turn' }>;
   limits: Limits;
+  turns: readonly LadderTurn[];
 }) {
   const { student, build } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const { turns } = useClimb(name);
   const [moved, setMoved] = useState(0);
   const { fine } = LADDERS[name];
   const rung = Math.min(limits.most, Math.max(limits.least, next.rung + moved * fine));
@@ -137,10 +139,19 @@ function Turn({
 }
 
 /** What the ladder tells so far, and the student's own band by it. */
-function Found({ name, threshold }: { name: Flare; threshold: Threshold }) {
+function Found({
+  name,
+  threshold,
+  tries,
+  turns,
+}: {
+  name: Flare;
+  threshold: Threshold;
+  tries: readonly Try[];
+  turns: readonly LadderTurn[];
+}) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const { tries, turns } = useClimb(name);
   const draft = useStore(lesson, (state) => state.draft);
   const entries = useRecords((state) => state.entries);
   const [kept, setKept] = useState<{ of: unknown; words: string; fault: string } | null>(null);
@@ -233,7 +244,7 @@ function OnLadder({ name }: { name: Flare }) {
       {earlier && <Earlier entry={earlier} goesOn={goesOn} />}
       {spared && <Notice kind="caution">{messages.spared}</Notice>}
       {next.kind === 'turn' ? (
-        <Turn name={name} next={next} limits={limits} />
+        <Turn name={name} next={next} limits={limits} turns={turns} />
       ) : (
         <Notice kind={next.why === 'pain' || next.why === 'two worse in a row' ? 'caution' : 'good'} live>
           {messages.stops[next.why]}
@@ -249,7 +260,7 @@ function OnLadder({ name }: { name: Flare }) {
           <Button look="quiet" words={messages.anew} onPress={() => beginLadderAnew(name)} />
         </View>
       )}
-      {threshold && <Found name={name} threshold={threshold} />}
+      {threshold && <Found name={name} threshold={threshold} tries={tries} turns={turns} />}
     </View>
   );
 }

@@ -1,4 +1,5 @@
 import { photoFaults, type MeasuredFeet, type PhotoFault } from '@pedastance/core/photo';
+import { SD_IN_95_PERCENT } from '@pedastance/core/statistics';
 import { FEET_FIGURES, FIGURES, setupByPhoto, type FeetFigure, type Item } from '@pedastance/core/setup';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -15,9 +16,6 @@ import type { PhotoWorker } from '../../../workers/photoWorker';
 import { useJudge, useLessonContext } from '../context';
 import { usePhotoAdvice } from './usePhotoWorker';
 import { messages } from './PhotoResult.messages';
-
-/** A 95% interval reaches so many standard deviations to either side. */
-const TO_95 = 1.96;
 
 /** What was found of the sheet. */
 export function SheetSeen({ photo }: { photo: PhotoDraft }) {
@@ -46,7 +44,7 @@ function useTooUnsure(measured: MeasuredFeet): FeetFigure | null {
     const [worst] = findings
       .flatMap(({ item, uncertainty, low, high }) => {
         const figure = placedBy(item);
-        return figure ? [{ figure, reach: (2 * TO_95 * uncertainty) / (high - low) }] : [];
+        return figure ? [{ figure, reach: (2 * SD_IN_95_PERCENT * uncertainty) / (high - low) }] : [];
       })
       .sort((a, b) => b.reach - a.reach);
     return worst && worst.reach > 1 ? worst.figure : null;
@@ -87,7 +85,9 @@ function HowGood({
         </Notice>
       )}
       {club && about === 'stanceWidth' && (
-        <Quiet testID="by-club">{messages.byClub(figure(TO_95 * advice.uncertainty, 'mm', speech))}</Quiet>
+        <Quiet testID="by-club">
+          {messages.byClub(figure(SD_IN_95_PERCENT * advice.uncertainty, 'mm', speech))}
+        </Quiet>
       )}
     </>
   );
@@ -155,7 +155,10 @@ function Figures({ photo, measured, worker }: ResultProps) {
           >
             <Body className="flex-1">{figureName(name, speech)}</Body>
             <Body className="figures font-semibold" testID={`photo-${name}`}>
-              {messages.give(figure(value, unit, speech), figure(TO_95 * uncertainty, unit, speech))}
+              {messages.give(
+                figure(value, unit, speech),
+                figure(SD_IN_95_PERCENT * uncertainty, unit, speech),
+              )}
             </Body>
           </View>
         );

@@ -4,6 +4,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { spoken } from '../../../domain/sentences';
 import { nextTap, tapsAsked, type PhotoDraft, type TapName } from '../../../domain/photoTaps';
 import { useSpeech } from '../../../state/useSpeech';
+import { SOLES } from '../../../ui/colours';
 import { useLessonContext } from '../context';
 import { messages } from './TapPicture.messages';
 
@@ -21,8 +22,7 @@ const LOUPE_ZOOM = 2;
 const COLOURS: Record<'sheet' | 'ball' | FootName, string> = {
   sheet: '#ffffff',
   ball: '#ffd166',
-  lead: '#5eead4',
-  trail: '#ffb38a',
+  ...SOLES,
 };
 const colourOf = (name: TapName): string =>
   name.startsWith('lead')
