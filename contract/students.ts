@@ -164,7 +164,6 @@ export const NewScreen = z
     madeAt: Moment,
     items: z
       .array(z.discriminatedUnion('item', [screened(firstItem), ...otherItems.map(screened)]))
-      .min(1)
       .max(SCREEN_ITEMS.length)
       .refine((items) => new Set(items.map(({ item }) => item)).size === items.length, {
         error: 'each item once',
@@ -174,6 +173,10 @@ export const NewScreen = z
     stoppedThrough: leg,
     earlierTurns: z.array(EarlierTurnShape).max(MOST_EARLIER_TURNS),
     soreKnee: z.strictObject({ lead: z.boolean(), trail: z.boolean() }),
+  })
+  .refine(({ items, earlierTurns }) => items.length + earlierTurns.length > 0, {
+    path: ['items'],
+    error: 'at least one test or one measured turn',
   })
   .refine(
     ({ items, turnedOn }) =>

@@ -206,6 +206,27 @@ export function carriedOver(today: Screen, last: (Screen & { madeAt: string }) |
 }
 
 /**
+ * A screen with turns that were measured by themselves: each test as it was last taken, and the turns beside those there are.
+ * @param last the screen before it, with when it was made; null where there is none, or its legs no longer hold
+ * @param turns measured on known feet, oldest first
+ * @param hand the student's
+ * @returns the whole of what is known; null where every one of the turns is known already
+ */
+export function withTurns(
+  last: (Screen & { madeAt: string }) | null,
+  turns: readonly EarlierTurn[],
+  hand: Hand,
+): Screen | null {
+  const soreKnee = last ? screenFor(last, hand).soreKnee : { lead: false, trail: false };
+  const nothing = { items: [], turnedOn: null, stoppedBack: null, stoppedThrough: null, earlierTurns: [] };
+  const whole = carriedOver({ hand, ...nothing, soreKnee }, last);
+  const known = new Set(whole.earlierTurns.map(({ takenAt }) => takenAt));
+  const told = turns.filter(({ takenAt }) => !known.has(takenAt));
+  if (told.length === 0) return null;
+  return { ...whole, earlierTurns: [...whole.earlierTurns, ...told].slice(-MOST_EARLIER_TURNS) };
+}
+
+/**
  * The mean of the tries, at least as unsure as one try is by the way it was taken, and as the tries differ.
  * @param screen the screen
  * @param item which item

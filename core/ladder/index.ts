@@ -2,3 +2,8 @@ export * from './ladders';
 export * from './threshold';
 export * from './plan';
 export * from './lowPoint';
+export * from './measured';
+export * from './oneMore';
+export * from './changed';
+export * from './own';
+export * from './setback';

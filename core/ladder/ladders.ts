@@ -1,4 +1,10 @@
-import type { FeetFigure } from '../setup';
+import type { AngleWay } from '../body';
+import type { FeetFigure, FootName } from '../setup';
+import type { Turn } from '../turn';
+
+/** What is swung on a rung: a turn without a ball, or part of a swing. */
+export const LADDER_SWINGS = ['turn', 'half swing', 'full swing'] as const;
+export type LadderSwing = (typeof LADDER_SWINGS)[number];
 
 /** What is moved a step at a time until something changes. Rungs in mm or degrees. */
 export interface Ladder {
@@ -9,6 +15,9 @@ export interface Ladder {
   passes: string;
   /** From some rung on every try passes, or up to some rung. */
   passing: 'from' | 'up to';
+  swing: LadderSwing;
+  /** The turn of the hips that may be measured on its rungs, and tells of a leg; null where none does. */
+  measures: Turn | null;
   /** The rungs there are; the first is where it begins. */
   first: number;
   last: number;
@@ -27,6 +36,8 @@ export const LADDERS = {
     purpose: 'Finds how far out the trail toe has to point for a full turn back.',
     passes: 'the shoulders turn fully and level, and the foot stays where it is.',
     passing: 'from',
+    swing: 'turn',
+    measures: 'back',
     first: 0,
     last: 40,
     coarse: 10,
@@ -39,6 +50,22 @@ export const LADDERS = {
     purpose: 'Finds how far out the lead toe has to point to turn through.',
     passes: 'the hips face the target, and the foot is not dragged round.',
     passing: 'from',
+    swing: 'turn',
+    measures: 'through',
+    first: 0,
+    last: 50,
+    coarse: 10,
+    fine: 5,
+    spread: 5,
+    warmUp: 5,
+  },
+  'easy lead flare': {
+    figure: 'leadFlare',
+    purpose: 'Finds how far out the lead toe has to point where the trail hip is sore.',
+    passes: 'the move onto the lead foot is smooth.',
+    passing: 'from',
+    swing: 'half swing',
+    measures: null,
     first: 0,
     last: 50,
     coarse: 10,
@@ -51,6 +78,8 @@ export const LADDERS = {
     purpose: 'Finds how wide the student can stand and still finish on the lead foot.',
     passes: 'the trail foot lifts at the finish, and nothing falls back.',
     passing: 'up to',
+    swing: 'full swing',
+    measures: null,
     first: 240,
     last: 660,
     coarse: 60,
@@ -66,6 +95,19 @@ export const TRY_RESULTS = ['passed', 'failed', 'worse', 'pain'] as const;
 /** How a try went: worse is a failure that was worse than the one before. */
 export type TryResult = (typeof TRY_RESULTS)[number];
 
+/** A turn of the hips that was measured on a rung. */
+export interface MeasuredOnRung {
+  /** degrees from square */
+  hips: number;
+  /** One standard deviation, degrees. */
+  uncertainty: number;
+  by: AngleWay;
+  /** The leg that was felt to stop it; null where none was, and then it tells of no leg. */
+  stoppedBy: FootName | null;
+  /** When it was taken, which tells it from every other. */
+  at: string;
+}
+
 /** One turn on a rung. */
 export interface Try {
   /** mm or degrees */
@@ -75,10 +117,11 @@ export interface Try {
   /** Which sitting it was in, and which turn of that, each from 0. */
   sitting: number;
   turn: number;
+  measured?: MeasuredOnRung | null;
 }
 
 /** A try that says something of where the change is: pain says that it hurts, and no more. */
-export const isScored = ({ result }: Try): boolean => result !== null && result !== 'pain';
+export const isScored = ({ result }: Pick<Try, 'result'>): boolean => result !== null && result !== 'pain';
 
 /** As far as a student may go on a ladder: within it, and short of the end of the range where something bars it. */
 export interface Limits {
@@ -95,5 +138,5 @@ export const wholeLadder = ({ first, last }: Ladder): Limits => ({ least: first,
  */
 export const limitsFor = (ladder: Ladder, spared: boolean): Limits => {
   const whole = wholeLadder(ladder);
-  return spared ? { ...whole, most: whole.most - ladder.coarse } : whole;
+  return spared ? { ...whole, most: Math.max(whole.least, whole.most - ladder.coarse) } : whole;
 };

@@ -53,8 +53,14 @@ function coarsePart(
   return next < lowest ? { rung: next, tries: scored.length } : { rung: null, tries: scored.length };
 }
 
-/** The three rungs around where the change is believed to be: the middle one first. */
-function around(ladder: Ladder, { least, most }: Limits, tries: readonly Try[]): number[] {
+/**
+ * The three rungs around where the change is believed to be.
+ * @param ladder the ladder
+ * @param limits as far as the student may go
+ * @param tries all there were
+ * @returns the rungs, the middle one first; fewer at the ends
+ */
+export function roundAround(ladder: Ladder, { least, most }: Limits, tries: readonly Try[]): number[] {
   const { first, fine } = ladder;
   const rung = first + fine * Math.round((quantileOf(believed(ladder, tries), 0.5) - first) / fine);
   const middle = Math.min(most - fine, Math.max(least + fine, rung));
@@ -67,7 +73,7 @@ function nextScored(ladder: Ladder, limits: Limits, scored: readonly Try[]): num
   const fine = scored.length - tries;
   if (fine >= FINE_ROUNDS * RUNGS_A_ROUND) return null;
   const before = scored.slice(0, tries + fine - (fine % RUNGS_A_ROUND));
-  const rungs = around(ladder, limits, before);
+  const rungs = roundAround(ladder, limits, before);
   return rungs[fine % RUNGS_A_ROUND] ?? rungs[0]!;
 }
 

@@ -144,8 +144,14 @@ export function quantileOf({ at, weights }: Belief, share: number): number {
   return at[at.length - 1]!;
 }
 
-/** The chance that a try of a warm body passes on a rung, by all that is believed of the change and the usual spread. */
-const chanceOn = ({ at, weights }: Belief, { passing, spread }: Ladder, rung: number): number =>
+/**
+ * The chance that a try of a warm body passes on a rung, by all that is believed of the change and the usual spread.
+ * @param belief of where the change lies
+ * @param ladder the ladder
+ * @param rung mm or degrees
+ * @returns 0 to 1
+ */
+export const chanceOn = ({ at, weights }: Belief, { passing, spread }: Ladder, rung: number): number =>
   at.reduce((sum, change, index) => {
     const over = passing === 'from' ? rung - change : change - rung;
     return sum + weights[index]! * normalProbability(over / spread);

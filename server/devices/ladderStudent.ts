@@ -31,3 +31,36 @@ export function ladderTry(body: LadderBody, rung: number, turn: number, seed: st
   const over = body.passing === 'from' ? rung - body.change : body.change - rung;
   return over - cold + body.spread * bell(chance) >= 0;
 }
+
+/** Where a simulated student's legs stop the hips going back, degrees. */
+export interface TurningLegs {
+  /** What the trail leg reaches with its foot square: a rung of flare adds as much. */
+  trailReach: number;
+  /** Where the lead leg stops, whatever the trail foot does. */
+  leadStop: number;
+  /** As far as a full turn needs: nobody turns on beyond it. */
+  needed: number;
+}
+
+/** One standard deviation of how well a foot is put on its rung, and of a gauge on the belt (starting values), degrees. */
+const PLACED = 2;
+const GAUGE = 4;
+
+/**
+ * A measured turn back of the hips on a rung of the trail foot.
+ * @param legs the student's
+ * @param rung degrees of flare
+ * @param seed of this student and try
+ * @returns what the gauge says, degrees, and the leg that was felt to stop it; null where none did
+ */
+export function turnOn(
+  { trailReach, leadStop, needed }: TurningLegs,
+  rung: number,
+  seed: string,
+): { hips: number; stoppedBy: 'lead' | 'trail' | null } {
+  const chance = chanceFrom('turn', seed);
+  const trailStop = trailReach + rung + PLACED * bell(chance);
+  const hips = Math.min(trailStop, leadStop, needed);
+  const stoppedBy = hips === needed ? null : hips === trailStop ? 'trail' : 'lead';
+  return { hips: hips + GAUGE * bell(chance), stoppedBy };
+}

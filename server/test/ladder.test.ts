@@ -1,7 +1,7 @@
 import { LADDERS, marksTell, thresholdOf, type Mark } from '@pedastance/core/ladder';
 import { lowPointOfShots } from '@pedastance/core/trial';
 import { bell, chanceFrom } from '../devices/chance';
-import { anyChange, goneThrough, succeeds } from './ladders';
+import { anyChange, goneThrough, stopsTold, succeeds } from './ladders';
 
 const STUDENTS = 150;
 
@@ -37,6 +37,15 @@ describe('on simulated students, who cannot see the analysis', () => {
       return all.reduce((sum, width) => sum + width, 0) / all.length;
     });
     expect([...widths].sort((a, b) => b - a)).toEqual(widths);
+  });
+});
+
+describe('turns measured on rungs', () => {
+  test('two or more that the trail leg stopped halve the interval of its stop, which still holds it', () => {
+    const told = stopsTold(500);
+    expect(told.narrowed).toBeLessThanOrEqual(0.5);
+    expect(told.held).toBeGreaterThanOrEqual(0.92);
+    expect(told.offAfter).toBeLessThan(told.offBefore);
   });
 });
 

@@ -1,6 +1,16 @@
-import { LADDERS, nextOn, thresholdOf, type LadderName, type Try } from '@pedastance/core/ladder';
+import type { Screen } from '@pedastance/core/body';
+import {
+  LADDERS,
+  nextOn,
+  thresholdOf,
+  turnsThatTell,
+  type LadderName,
+  type Try,
+} from '@pedastance/core/ladder';
+import { SD_IN_95_PERCENT } from '@pedastance/core/statistics';
+import { stopOf, turningBody } from '@pedastance/core/turn';
 import { bell, chanceFrom } from '../devices/chance';
-import { ladderTry, type LadderBody } from '../devices/ladderStudent';
+import { ladderTry, turnOn, type LadderBody, type TurningLegs } from '../devices/ladderStudent';
 
 /** Ladders gone up by simulated students, who cannot see the analysis. */
 
@@ -59,4 +69,100 @@ export function succeeds(name: LadderName, drift: number, within: number, studen
     counts.push(tries.filter(({ result }) => result !== null).length);
   }
   return { near: near / students, held: held / students, width: median(widths), tries: median(counts) };
+}
+
+/** What turns measured on rungs do to what is known of the trail leg's stop. */
+export interface StopSuccess {
+  /** Students whose leg stopped two turns or more. */
+  students: number;
+  /** Median of the interval's width with the turns, by its width without. */
+  narrowed: number;
+  /** Share of the intervals with the turns that hold the stop. */
+  held: number;
+  /** Median of how far the stop was off, without and with, degrees. */
+  offBefore: number;
+  offAfter: number;
+}
+
+const NEEDED = 50;
+/** Beginning to end, the coach measures a turn on each of these rungs. */
+const MEASURED_ON = [0, 10, 20];
+const FEET = { leadFlare: 20, trailFlare: 0, toeLine: 0 };
+
+/** A student whose leg is as unlike its test as legs are, and a screen of it. */
+function legOf(chance: () => number): { legs: TurningLegs; screen: Screen } {
+  const test = 15 + 25 * chance();
+  const give = 10 + 6 * bell(chance);
+  const legs = { trailReach: test + give, leadStop: 60 + 5 * bell(chance), needed: NEEDED };
+  const tested = Math.max(0, Math.round(test + 5 * bell(chance)));
+  const item = {
+    item: 'turnInTrail',
+    tries: [tested],
+    by: 'gauge',
+    uncertainty: null,
+    pain: '',
+    takenAt: null,
+  };
+  return {
+    legs,
+    screen: {
+      hand: 'right',
+      items: [item as Screen['items'][number]],
+      turnedOn: null,
+      stoppedBack: null,
+      stoppedThrough: null,
+      earlierTurns: [],
+      soreKnee: { lead: false, trail: false },
+    },
+  };
+}
+
+/**
+ * Measures turns of many students on rungs of the trail flare, and sees what they tell of the trail leg's stop.
+ * @param students how many of whom the leg stops two turns or more
+ */
+export function stopsTold(students: number): StopSuccess {
+  const chance = chanceFrom('stops');
+  const [narrowed, before, after]: number[][] = [[], [], []];
+  let held = 0;
+  for (let at = 0; narrowed!.length < students; at += 1) {
+    const { legs, screen } = legOf(chance);
+    const tries = MEASURED_ON.map((rung, turn): Try => {
+      const { hips, stoppedBy } = turnOn(legs, rung, `${at} ${rung}`);
+      const measured = {
+        hips,
+        stoppedBy,
+        uncertainty: 4,
+        by: 'gauge' as const,
+        at: `2026-01-01T00:00:0${turn}.000Z`,
+      };
+      return { rung, result: 'failed', sitting: 0, turn, measured };
+    });
+    const earlierTurns = turnsThatTell(LADDERS['trail flare'], tries, FEET);
+    if (earlierTurns.filter(({ stoppedBack }) => stoppedBack === 'trail').length < 2) continue;
+    const stopOn = (of: Screen) => {
+      const body = turningBody(of, 'right');
+      const feet = {
+        flare: { lead: 20, trail: 20 },
+        flareUncertainty: { lead: 2, trail: 2 },
+        toeLine: { value: 0, uncertainty: 1 },
+        ownDifference: 0,
+        leadHeelLift: 0,
+      };
+      return stopOf('trail back', body, feet).at!;
+    };
+    const [then, now] = [stopOn(screen), stopOn({ ...screen, earlierTurns })];
+    const truth = legs.trailReach + 20;
+    narrowed!.push(now.uncertainty / then.uncertainty);
+    before!.push(Math.abs(then.value - truth));
+    after!.push(Math.abs(now.value - truth));
+    held += Math.abs(now.value - truth) <= SD_IN_95_PERCENT * now.uncertainty ? 1 : 0;
+  }
+  return {
+    students,
+    narrowed: median(narrowed!),
+    held: held / students,
+    offBefore: median(before!),
+    offAfter: median(after!),
+  };
 }
