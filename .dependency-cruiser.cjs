@@ -15,11 +15,11 @@ const CORE = [
   'fit',
   'advice',
   'trial',
+  'ladder',
   'formats',
   'phrases',
   'card',
   'photo',
-  'ladder',
 ];
 const APP = ['domain', 'workers', 'ui', 'plan', 'state', 'cards', 'features', 'app'];
 const SERVER = ['config', 'store', 'recompute', 'transfer', 'accounts', 'devices', 'demo', 'http'];

@@ -1,10 +1,12 @@
 import { THINGS } from '@pedastance/core/advice';
 import { CAME_FOR, FACT_STATES, JOINTS } from '@pedastance/core/body';
 import { BALLS, DAYS_A_WEEK, DOSED, DOSES, ROUTINE_STEPS, SWINGS_A_ROUND } from '@pedastance/core/card';
+import { OWN_LADDER_RUNGS } from '@pedastance/core/ladder';
 import { FEET_FIGURES, SWING_PATHS, TELL_TALE_NAMES, type TellTale } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { LONGEST_CARD_PICTURE, MOST_TICKS_AT_ONCE } from './cardLimits';
 import { entryCommon, figure, Id, Moment, text, whole } from './common';
+import { OwnLadderShape } from './ladders';
 
 const Day = z.iso.date().regex(/^20/, { error: 'a day from 2000 on' });
 
@@ -58,6 +60,8 @@ export const CardEntry = z.strictObject({
     .strictObject({ daysAWeek: counted(DAYS_A_WEEK), balls: counted(BALLS), warmUp: z.boolean() })
     .nullable(),
   nextLook: Day.nullable(),
+  /** A ladder to go up alone, as it was when it was given. */
+  ladder: OwnLadderShape.nullable(),
 });
 export type CardEntry = z.infer<typeof CardEntry>;
 
@@ -118,6 +122,8 @@ export const Tick = z.strictObject({
   on: Day,
   rounds: z.int().min(0).max(40),
   hurts: z.boolean(),
+  /** A rung of the card's ladder that was tried; null for anything else, as pages from before there were any send nothing. */
+  rung: z.strictObject({ at: figure, done: z.boolean() }).nullable().default(null),
 });
 export type Tick = z.infer<typeof Tick>;
 
@@ -186,6 +192,15 @@ export const CardShape = z.strictObject({
     .max(2),
   cue: words,
   nextLook: Day.nullable(),
+  /** Cards from before there were any have none. */
+  ladder: z
+    .strictObject({
+      name: words,
+      purpose: words,
+      counts: words,
+      rungs: z.array(z.strictObject({ at: figure, words })).max(OWN_LADDER_RUNGS.most),
+    })
+    .nullish(),
   care: lines,
 });
 
@@ -199,5 +214,10 @@ export const OpenedCard = z.strictObject({
   endsOn: Day,
   /** The rounds of each day that were ticked from this link. */
   ticked: z.array(z.strictObject({ on: Day, rounds: whole(0), hurts: z.boolean() })).max(400),
+  /** The rungs that were ticked, in the order in which they came in. */
+  rungs: z
+    .array(z.strictObject({ on: Day, at: figure, done: z.boolean() }))
+    .max(200)
+    .optional(),
 });
 export type OpenedCard = z.infer<typeof OpenedCard>;

@@ -6,6 +6,8 @@ import type { CautionFact, Screen } from '@pedastance/core/body';
 import type { Finding } from '@pedastance/core/reading';
 import { upgradedSetup, type ChangeName, type Setup } from '@pedastance/core/setup';
 import { isRecord } from './isRecord';
+import type { CardEntry } from './cards';
+import type { LadderEntry } from './ladders';
 import type { ChangeEntry, LogEntry, NewEntry, ReadingEntry } from './lessons';
 import type { Person, StudentEdit } from './students';
 import type { LookEntry, TrialEntry } from './trials';
@@ -60,6 +62,17 @@ function upgradedTrial(entry: TrialEntry): TrialEntry {
   return { ...whole, apart: { ...entry.apart, changes: entry.apart.changes.map(renamedChange) } };
 }
 
+/** A ladder from before turns were measured on it, and before there were any of one's own. */
+function upgradedLadder(entry: LadderEntry): LadderEntry {
+  const turns = Array.isArray(entry.turns)
+    ? entry.turns.map((turn) => (isRecord(turn) ? { ...turn, measured: turn.measured ?? null } : turn))
+    : entry.turns;
+  return { ...entry, own: entry.own ?? null, turns };
+}
+
+/** A card from before a ladder could go home with it. */
+const CARD_DEFAULTS: Pick<CardEntry, 'ladder'> = { ladder: null };
+
 /** An entry of any earlier shape in today's. */
 export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
   if (entry.kind === 'address') {
@@ -69,6 +82,8 @@ export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): 
   if (entry.kind === 'trial') return upgradedTrial(entry) as Entry;
   if (entry.kind === 'change') return { ...CHANGE_DEFAULTS, ...entry };
   if (entry.kind === 'look') return { ...LOOK_DEFAULTS, ...entry };
+  if (entry.kind === 'ladder') return upgradedLadder(entry) as Entry;
+  if (entry.kind === 'card') return { ...CARD_DEFAULTS, ...entry };
   return entry.kind === 'reading' ? (upgradedReading(entry) as Entry) : entry;
 }
 

@@ -1,5 +1,5 @@
 import { ADVISED_FIGURES, BEFORE_ALL, GOALS, THINGS } from '@pedastance/core/advice';
-import { EXCEPTION_ITEMS } from '@pedastance/core/method';
+import { PARTING_ITEMS } from '@pedastance/core/method';
 import { MOVES } from '@pedastance/core/fit';
 import { MOST_LIFT_MM } from '@pedastance/core/turn';
 import { z } from 'zod';
@@ -52,7 +52,7 @@ export const JudgementShape = z.strictObject({
   through: TurnBoughtShape,
   path: z.strictObject({ from: degrees, to: degrees, byEye: z.boolean(), simulated: z.boolean() }).nullable(),
   partings: z
-    .array(z.strictObject({ item: z.enum(EXCEPTION_ITEMS), low: figure, high: figure, needs: figure }))
+    .array(z.strictObject({ item: z.enum(PARTING_ITEMS), low: figure, high: figure, needs: figure }))
     .max(4),
   pulledBothWays: z.boolean(),
   leadHeelLift: z.number().min(0).max(MOST_LIFT_MM),

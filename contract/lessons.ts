@@ -2,6 +2,7 @@ import { anythingAsked, BUILD_FIGURES, CAME_FOR, HANDS } from '@pedastance/core/
 import { CLUB_IDS, SHOTS, canPitch } from '@pedastance/core/club';
 import {
   EXCEPTION_ITEMS,
+  exceptionRange,
   FIGURE_MARKS,
   FIGURE_QUESTION_NAMES,
   questionOf,
@@ -9,12 +10,12 @@ import {
 } from '@pedastance/core/method';
 import { CHOICES, CHOICE_QUESTIONS, ITEMS, FIGURES } from '@pedastance/core/setup';
 import { MOST_LIFT_MM, SHOULDER_GOALS } from '@pedastance/core/turn';
-import { LADDER_NAMES, LADDERS, TRY_RESULTS } from '@pedastance/core/ladder';
 import { z } from 'zod';
 import { CardEntry } from './cards';
 import { entryCommon, figure, Id, ModelVersion, Moment, text, whole } from './common';
 import { LONGEST_CAUTIONS, LONGEST_FACT_TEXT, LONGEST_INTAKE, LONGEST_PAIN, MOST_FACTS } from './limits';
 import { JudgementShape } from './judgement';
+import { LadderEntry, TestEntry } from './ladders';
 import { SetupShape } from './setup';
 import { CautionFactShape } from './students';
 import { LookEntry, ShotsEntry, TrialEntry } from './trials';
@@ -194,7 +195,7 @@ export const ChangeEntry = z.strictObject({
 });
 
 const within = (item: ExceptionItem, value: number): boolean => {
-  const { least, most } = FIGURES[item].asked!;
+  const { least, most } = exceptionRange(item);
   return value >= least && value <= most;
 };
 
@@ -233,29 +234,11 @@ export const ExceptionEntry = z
     error: 'a band that the figure can have',
   });
 
-const MOST_TURNS = 60;
-
-/** A ladder that was gone up in a lesson: every turn on its rungs, in time; null is one that only warmed up. */
-export const LadderEntry = z
-  .strictObject({
-    ...entryCommon,
-    kind: z.literal('ladder'),
-    ladder: z.enum(LADDER_NAMES),
-    turns: z
-      .array(z.strictObject({ rung: z.number(), result: z.enum(TRY_RESULTS).nullable() }))
-      .min(1)
-      .max(MOST_TURNS),
-  })
-  .refine(
-    ({ ladder, turns }) =>
-      turns.every(({ rung }) => rung >= LADDERS[ladder].first && rung <= LADDERS[ladder].last),
-    { path: ['turns'], error: 'rungs that the ladder has' },
-  );
-
 export const NewEntry = z.discriminatedUnion('kind', [
   IntakeEntry,
   ExceptionEntry,
   LadderEntry,
+  TestEntry,
   AddressEntry,
   ReadingEntry,
   ChangeEntry,
@@ -267,7 +250,6 @@ export const NewEntry = z.discriminatedUnion('kind', [
 export type NewEntry = z.infer<typeof NewEntry>;
 export type IntakeEntry = z.infer<typeof IntakeEntry>;
 export type ExceptionEntry = z.infer<typeof ExceptionEntry>;
-export type LadderEntry = z.infer<typeof LadderEntry>;
 export type AddressEntry = z.infer<typeof AddressEntry>;
 export type ReadingEntry = z.infer<typeof ReadingEntry>;
 export type ChangeEntry = z.infer<typeof ChangeEntry>;

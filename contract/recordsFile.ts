@@ -4,6 +4,7 @@
  */
 import { z } from 'zod';
 import { NewDrill, TickRecord } from './cards';
+import { NewOwnLadder } from './ladders';
 import { Id, ModelVersion, Moment, text, whole } from './common';
 import { LONGEST_NAME } from './limits';
 import { NewEntry, NewLesson, type EntryCheck } from './lessons';
@@ -61,6 +62,8 @@ export const MethodLine = z.strictObject({
 
 export const DrillLine = z.strictObject({ kind: z.literal('drill'), ...made, record: NewDrill });
 
+export const OwnLadderLine = z.strictObject({ kind: z.literal('own ladder'), ...made, record: NewOwnLadder });
+
 export const StudentLine = z.strictObject({
   kind: z.literal('student'),
   ...made,
@@ -93,6 +96,7 @@ export const RecordsLine = z.discriminatedUnion('kind', [
   ColleagueLine,
   MethodLine,
   DrillLine,
+  OwnLadderLine,
   StudentLine,
   BuildLine,
   ScreenLine,

@@ -1,4 +1,5 @@
-import type { AgreedClub, TakenHome } from '@pedastance/core/card';
+import type { AgreedClub, FoundOnLadder, TakenHome } from '@pedastance/core/card';
+import { LADDER_NAMES, LADDERS, thresholdOf, triesOf } from '@pedastance/core/ladder';
 import { isMinor, type Born } from '@pedastance/core/body/person';
 import type { LengthUnit } from '@pedastance/core/units';
 import type { CardEntry } from './cards';
@@ -74,6 +75,26 @@ export const mayBeSent = ({ consent, ...born }: Born & Pick<Student, 'consent'>,
 export const mayBeShown = ({ consent, ...born }: Born & Pick<Student, 'consent'>, today: string): boolean =>
   !isMinor(born, today) && consent?.given === true && consent.photos && consent.sharing;
 
+/** What is known no better than to so many fine steps is not told on a card (starting value). */
+const TOLD_WITHIN_STEPS = 4;
+
+/** What ladders found of a student, the newest of each, as the log has it; a ladder of the academy's own is not told on a card. */
+function foundOn(log: Log): FoundOnLadder[] {
+  const ladders = log.filter(isKind('ladder'));
+  const replaced = new Set(ladders.map(({ replaces }) => replaces));
+  const newest = ladders.filter(({ id }) => !replaced.has(id)).sort((a, b) => inTime(b, a));
+  return LADDER_NAMES.flatMap((name): FoundOnLadder[] => {
+    const entry = newest.find(({ ladder }) => ladder === name);
+    const threshold = entry && thresholdOf(LADDERS[name], triesOf(entry.turns, 0));
+    if (!entry || !threshold || threshold.beyond) return [];
+    const { standOn, low, high } = threshold;
+    if (high - low > TOLD_WITHIN_STEPS * LADDERS[name].fine) return [];
+    return [
+      { ladder: name, figure: LADDERS[name].figure, on: entry.madeAt.slice(0, 10), standOn, low, high },
+    ];
+  });
+}
+
 /** What a card is composed for. */
 export interface CardFor {
   cardId: string;
@@ -87,7 +108,7 @@ export interface CardFor {
 /**
  * What a student takes home by a card: by the newest one for its club, where it was brought up to date since.
  * @param student the student
- * @param log the student's cards, changes and addresses
+ * @param log the student's cards, changes, addresses and ladders
  * @param wanted which card, and how it is said
  * @returns what the card is made from; null where the log has not all of it
  */
@@ -101,7 +122,7 @@ export function takenHome(
   const others = wholeBag
     ? standingCards(log).filter((each) => each !== named && !sameShot(each, named))
     : [];
-  const { routine, drills, cue, practice, nextLook } = named.card;
+  const { routine, drills, cue, practice, nextLook, ladder } = named.card;
   const { name, hand, birthYear, bornOn, facts } = student;
   return {
     student: { name, hand, birthYear, bornOn, facts },
@@ -111,6 +132,8 @@ export function takenHome(
     cue,
     practice,
     nextLook,
+    ladder,
+    found: foundOn(log),
     length,
     today,
   };

@@ -20,15 +20,20 @@ const plain = (missing: Missing): Measured => ({
 });
 
 /**
- * How getting onto the lead foot is judged: how far the lead hip has to go.
+ * How getting onto the lead foot is judged: how far the lead hip has to go, or by how wide this student was found to be able
+ * to stand.
  * @param given the case
  * @returns the measure, in steps of a tenth of a hip breadth
  */
 export function posting(given: Case): Measured {
-  const { build, club } = given;
+  const { build, club, widest } = given;
   const [width, bump] = [slotOf('stanceWidth'), slotOf('hipBump')];
   const limit = postingLimit(club);
+  // Half of what a stance is narrowed by comes off the way of the lead hip.
+  const stepOfWidth = 2 * POSTING_STEP * build.hipBreadth.value;
   const measured: Missing = (state) => {
+    if (widest !== undefined && widest !== null)
+      return Number.isNaN(state[width]!) ? 0 : (state[width]! - widest) / stepOfWidth;
     const pushed = state[bump]!;
     const travel = travelToPost(build, state[width]!, Number.isNaN(pushed) ? 0 : pushed);
     return Number.isNaN(travel) ? 0 : (travel - limit) / POSTING_STEP;

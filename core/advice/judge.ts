@@ -1,5 +1,5 @@
 import { isCleared } from '../body';
-import { EXCEPTION_ITEMS, ownFlareDifference } from '../method';
+import { ownFlareDifference, PARTING_ITEMS } from '../method';
 import { FIGURES, ITEMS, measureSetup, measuredFigure, withFigure, type Item, type Setup } from '../setup';
 import { DRAWS, turnBudget, turningFeet, type Turn } from '../turn';
 import { candidatesOf, COARSE, FINE, near, type Candidate } from './candidates';
@@ -178,7 +178,7 @@ const outsideBy = (value: number, { low, high }: { low: number; high: number }):
 function partingsOf(given: Case, after: Setup): Parting[] {
   const before = measureSetup(given.setup);
   const measured = measureSetup(after);
-  return EXCEPTION_ITEMS.flatMap((item) => {
+  return PARTING_ITEMS.flatMap((item) => {
     const ends = endsOf(given, item);
     const now = measuredFigure(before, item)?.value;
     const needs = measuredFigure(measured, item)?.value;

@@ -1,6 +1,6 @@
 import type { Build, CameFor, Caution, CautionFact, Hand, Remedy } from '../body';
 import type { ClubId, ShotType } from '../club';
-import type { Bands, ExceptionItem } from '../method';
+import type { Bands, PartingItem } from '../method';
 import type { PersonalPath } from '../path';
 import type { FigureName, FootName, Setup } from '../setup';
 import type { Goal, TurningBody } from '../turn';
@@ -60,6 +60,8 @@ export interface Case {
   body: TurningBody | null;
   /** What the house method asks of this body, a student's exceptions in it. */
   bands: Bands;
+  /** As wide as this student was found to be able to stand and still post, mm; null or absent where that was not tried. */
+  widest?: number | null;
   club: ClubId;
   shot: ShotType;
   hand: Hand;
@@ -141,7 +143,7 @@ export interface TurnBought {
 
 /** A figure that this body needs where the method would not have it. */
 export interface Parting {
-  item: ExceptionItem;
+  item: PartingItem;
   low: number;
   high: number;
   needs: number;

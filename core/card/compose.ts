@@ -1,5 +1,6 @@
 import { cautionsOf, NOT_MEDICAL_ADVICE, isMinor, agesOn, type CautionFact, type Hand } from '../body';
 import { clubAndShot, type ClubId, type ShotType } from '../club';
+import { ladderFrom, rungsOf, type LadderName, type OwnLadder, type OwnLadderFigure } from '../ladder';
 import { capitalised, inFootWords, liftWords } from '../phrases';
 import {
   alongFoot,
@@ -11,9 +12,11 @@ import {
   type ChangeName,
   type Difference,
   type MeasuredSetup,
+  withFigure,
+  type FeetFigure,
   type Setup,
 } from '../setup';
-import type { LengthUnit } from '../units';
+import { figureWithUnit, type LengthUnit } from '../units';
 import { DOSES, setupForDose, type Dose, type DosedFigure } from './doses';
 import { drawCard, type CardDrawing } from './drawing';
 import type { Drill } from './drills';
@@ -60,9 +63,32 @@ export interface TakenHome {
   practice: Practice | null;
   /** YYYY-MM-DD; null where no next look was agreed. */
   nextLook: string | null;
+  /** A ladder to go up alone; null where none was given. */
+  ladder: OwnLadder | null;
+  /** What ladders found of this student, the newest first. */
+  found: readonly FoundOnLadder[];
   length: LengthUnit;
   /** YYYY-MM-DD */
   today: string;
+}
+
+/** What a ladder found, its figure's unit. */
+export interface FoundOnLadder {
+  ladder: LadderName;
+  figure: FeetFigure;
+  /** YYYY-MM-DD */
+  on: string;
+  standOn: number;
+  low: number;
+  high: number;
+}
+
+/** A ladder to go up alone: each rung with how to stand on it. */
+export interface CardLadder {
+  name: string;
+  purpose: string;
+  counts: string;
+  rungs: { at: number; words: string }[];
 }
 
 export interface CardDose {
@@ -104,6 +130,7 @@ export interface Card {
   drills: CardDrill[];
   cue: string;
   nextLook: string | null;
+  ladder?: CardLadder | null;
   care: string[];
 }
 
@@ -178,6 +205,47 @@ function dosesOf(agreed: AgreedClub, say: (words: string) => string): CardDose[]
   });
 }
 
+/**
+ * How to stand for a figure of the feet, by what can be checked from above.
+ * @param figure which one
+ * @param value mm or degrees
+ * @param setup the feet it is put into
+ * @param length what lengths are read in
+ * @returns one sentence in lead and trail
+ */
+export function standWords(figure: OwnLadderFigure, value: number, setup: Setup, length: LengthUnit): string {
+  const stood = withFigure(setup, figure, value);
+  return STAND[figure]?.(measureSetup(stood), length) ?? '';
+}
+
+/** What each ladder found, as a student reads it. */
+const FOUND_NAMES: Record<LadderName, string> = {
+  'trail flare': 'trail toe out',
+  'lead flare': 'lead toe out',
+  'easy lead flare': 'lead toe out',
+  width: 'heels apart',
+};
+
+function foundWords({ ladder, figure, standOn, low, high }: FoundOnLadder, length: LengthUnit): string {
+  const { unit } = FIGURES[figure];
+  const say = (value: number): string => figureWithUnit(value, unit, length);
+  return `Your test found: ${FOUND_NAMES[ladder]} ${say(standOn)}. It could be ${say(low)} to ${say(high)}.`;
+}
+
+/** A ladder to go up alone, from the feet that were agreed. */
+function ladderOf(own: OwnLadder, { agreed }: AgreedClub, hand: Hand, length: LengthUnit): CardLadder {
+  const say = (words: string): string => capitalised(inFootWords(words, 'left and right', hand));
+  return {
+    name: say(own.name),
+    purpose: say(own.purpose),
+    counts: say(`it counts when ${own.passes}`),
+    rungs: rungsOf(ladderFrom(own)).map((at) => ({
+      at,
+      words: say(standWords(own.figure, at, agreed, length)),
+    })),
+  };
+}
+
 function clubOf(agreed: AgreedClub, hand: Hand, length: LengthUnit): CardClub {
   const say = (words: string): string => capitalised(inFootWords(words, 'left and right', hand));
   const measured = measureSetup(agreed.agreed);
@@ -217,14 +285,25 @@ const daysWords = (days: number): string =>
  * @returns the card, in the student's own left and right
  */
 export function composeCard(home: TakenHome): Card {
-  const { student, clubs, routine, drills, cue, practice, nextLook, length, today } = home;
+  const { student, clubs, routine, drills, cue, practice, nextLook, ladder, found, length, today } = home;
   const { hand } = student;
   const say = (words: string): string => inFootWords(words, 'left and right', hand);
   const who = practising(student, today);
   const asked = who.cautions.some(({ deferTo }) => deferTo !== '');
   return {
     firstName: firstNameOf(student.name),
-    clubs: clubs.map((each) => clubOf(each, hand, length)),
+    clubs: clubs.map((each, at) => {
+      const club = clubOf(each, hand, length);
+      // What was found stands with the first club, with what is to be done.
+      return at === 0
+        ? {
+            ...club,
+            because: [club.because, ...found.map((one) => say(foundWords(one, length)))]
+              .filter(Boolean)
+              .join(' '),
+          }
+        : club;
+    }),
     odd: IT_LOOKS_ODD,
     routine: routine.map((step) => capitalised(say(ROUTINE_WORDS[step]))),
     practice: practice && {
@@ -243,6 +322,7 @@ export function composeCard(home: TakenHome): Card {
     cue: say(cue),
     // A day that is over is no day to look forward to.
     nextLook: nextLook && nextLook >= today ? nextLook : null,
+    ladder: ladder && ladderOf(ladder, clubs[0]!, hand, length),
     care: [IF_IT_HURTS, asked ? ASK_FIRST : STILL_HURTS, NOT_MEDICAL_ADVICE],
   };
 }

@@ -1,6 +1,7 @@
 import type { Thing } from '../advice';
 import type { CameFor } from '../body';
 import type { ClubId } from '../club';
+import type { OwnLadder } from '../ladder';
 import { differences, type ChangeName, type FootName, type Setup } from '../setup';
 import { practising, type CardStudent } from './compose';
 import { exaggeratedDose, isSetBack, type Dose, type DosedFigure } from './doses';
@@ -23,6 +24,8 @@ export interface CardDraft {
   practice: Practice | null;
   /** YYYY-MM-DD */
   nextLook: string | null;
+  /** A ladder to go up alone; null where none is sent along. */
+  ladder: OwnLadder | null;
 }
 
 /** What was agreed with a student, and what came of looking at it. */
@@ -115,5 +118,6 @@ export function proposeCard(agreement: Agreement, drills: readonly Drill[] = DRI
     cue: cueFrom(agreement.sport, thingsTaught(agreement)) ?? '',
     practice: usualPractice(who),
     nextLook: daysAfter(today, daysToNextLook(looks)),
+    ladder: null,
   };
 }

@@ -7,3 +7,4 @@ export * from './oneMore';
 export * from './changed';
 export * from './own';
 export * from './setback';
+export * from './settled';

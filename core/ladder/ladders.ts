@@ -120,6 +120,18 @@ export interface Try {
   measured?: MeasuredOnRung | null;
 }
 
+/** A turn on a ladder as the log keeps it, in its place in time. */
+export type LadderTurn = Pick<Try, 'rung' | 'result'> & { measured: MeasuredOnRung | null };
+
+/**
+ * Turns of one sitting as tries.
+ * @param turns in time
+ * @param sitting from 0
+ * @returns a try for each
+ */
+export const triesOf = (turns: readonly LadderTurn[], sitting: number): Try[] =>
+  turns.map((each, turn) => ({ ...each, sitting, turn }));
+
 /** A try that says something of where the change is: pain says that it hurts, and no more. */
 export const isScored = ({ result }: Pick<Try, 'result'>): boolean => result !== null && result !== 'pain';
 

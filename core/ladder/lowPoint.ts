@@ -1,4 +1,5 @@
-import { normalProbability } from '../statistics';
+import { normalProbability, SD_IN_95_PERCENT } from '../statistics';
+import { ballMoveBy, lowPointOfShots } from '../trial';
 import { beliefOf, intervalOf } from './threshold';
 
 /** Where something lies along the target line, mm from the ball, with its 95% interval; toward the target is positive. */
@@ -55,3 +56,80 @@ export function marksTell(marks: readonly Mark[]): AlongTheLine | null {
  * @example insideLeadHeel(90, 50) // -40
  */
 export const insideLeadHeel = (fromBall: number, ballAlong: number): number => ballAlong - fromBall;
+
+export const STRIKE_HEIGHTS = ['high', 'middle', 'low'] as const;
+/** How high on the face a ball was struck. */
+export type StrikeHeight = (typeof STRIKE_HEIGHTS)[number];
+
+/** One shot as its mark on the ground tells it: mm from the ball, toward the target positive; null where not looked at. */
+export interface MarkedShot {
+  mark: Mark | null;
+  start: number | null;
+  end: number | null;
+  strike: StrikeHeight | null;
+}
+
+export interface LowPointTold {
+  /** mm inside the lead heel; a negative one is outside. */
+  inside: AlongTheLine;
+  /** Whether divots were measured, or marks only looked at. */
+  by: 'divots' | 'marks';
+  shots: number;
+  /** Where the ball goes by where the divots start, mm inside the lead heel; null where none was measured. */
+  ballInside: number | null;
+}
+
+/** Fewer measured divots than this tell less than all marks together (starting value). */
+const FEWEST_DIVOTS = 3;
+
+const fromHeel = ({ middle, low, high }: AlongTheLine, ballAlong: number): AlongTheLine => ({
+  middle: insideLeadHeel(middle, ballAlong),
+  low: insideLeadHeel(high, ballAlong),
+  high: insideLeadHeel(low, ballAlong),
+});
+
+/** What an eye would have said of a divot that was measured. */
+function markOf({ mark, start, end }: MarkedShot): Mark | null {
+  if (mark !== null || start === null || end === null) return mark;
+  const low = (start + end) / 2;
+  return low > AT_MM ? 'ahead' : low < -AT_MM ? 'behind' : 'at';
+}
+
+/**
+ * Where a club is lowest, from the lead heel: by divots that were measured, start and end, where there are enough of them,
+ * else by what an eye told of every mark. The ball's place goes by where the divots start, the arc by the low point.
+ * @param shots with one club, the ball in one place
+ * @param ballAlong how far the ball lay inside the lead heel, mm
+ * @returns null where nothing was seen on the ground
+ */
+export function lowPointTold(shots: readonly MarkedShot[], ballAlong: number): LowPointTold | null {
+  const divots = shots.flatMap(({ start, end }) =>
+    start === null || end === null ? [] : [{ mishit: false, divotStart: start, divotEnd: end }],
+  );
+  const measured = divots.length >= FEWEST_DIVOTS ? lowPointOfShots(divots) : null;
+  if (measured) {
+    const half = SD_IN_95_PERCENT * measured.uncertainty;
+    const { value: middle, start, shots: count } = measured;
+    const inside = fromHeel({ middle, low: middle - half, high: middle + half }, ballAlong);
+    return { inside, by: 'divots', shots: count, ballInside: ballAlong - ballMoveBy(start) };
+  }
+  const marks = shots.flatMap((shot) => markOf(shot) ?? []);
+  const told = marksTell(marks);
+  return told && { inside: fromHeel(told, ballAlong), by: 'marks', shots: marks.length, ballInside: null };
+}
+
+/** Most strikes are said to be high or low from this share on (starting value). */
+const MOST_STRIKES = 0.6;
+
+/**
+ * Where a driver is struck on its face, more often than not.
+ * @param shots any
+ * @returns null where it is neither, or too few were looked at
+ * @example strikesLean([]) // null
+ */
+export function strikesLean(shots: readonly Pick<MarkedShot, 'strike'>[]): 'high' | 'low' | null {
+  const seen = shots.flatMap(({ strike }) => strike ?? []);
+  if (seen.length < FEWEST_DIVOTS) return null;
+  const share = (height: StrikeHeight) => seen.filter((each) => each === height).length / seen.length;
+  return share('high') >= MOST_STRIKES ? 'high' : share('low') >= MOST_STRIKES ? 'low' : null;
+}

@@ -1,7 +1,7 @@
 import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../advice';
 import { questionOf, type BandException } from '../method';
 import { alongFoot, FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
-import { angleFigure, saidLength } from '../units';
+import { angleFigure, saidLength, type LengthUnit } from '../units';
 import { chanceWords } from './chance';
 import { bandWords, questionFigure } from './figures';
 import { inFootWords } from './feet';
@@ -312,13 +312,14 @@ export const pulledSentence = ({ pulledBothWays }: ToldJudgement, speech: Speech
  * @example ownBandWords({ item: 'trailFlare', low: 22, high: 28 }, { length: 'cm', feet: 'lead and trail', hand: 'right' }) // 'trail flare 22 to 28°'
  */
 export const ownBandWords = ({ item, low, high }: BandException, speech: Speech): string =>
-  inFootWords(
-    item === 'stanceWidth'
-      ? `width ${saidLength(low, speech.length)} to ${saidLength(high, speech.length)}`
-      : `${FIGURE_WORDS[item].name.toLowerCase()} ${bandWords(item, { low, high }, speech.length)}`,
-    speech.feet,
-    speech.hand,
-  );
+  inFootWords(plainOwnBand({ item, low, high }, speech.length), speech.feet, speech.hand);
+
+function plainOwnBand({ item, low, high }: BandException, length: LengthUnit): string {
+  if (item === 'widest') return `no wider than ${saidLength(high, length)}`;
+  if (item === 'stanceWidth') return `width ${saidLength(low, length)} to ${saidLength(high, length)}`;
+  const name = item === 'heelToe' ? 'weight from the heel' : FIGURE_WORDS[item].name.toLowerCase();
+  return `${name} ${bandWords(item, { low, high }, length)}`;
+}
 
 /**
  * The same as a sentence of its own.

@@ -30,7 +30,15 @@ export async function addDemoCard(
   for (const days of ticked) {
     const on = daysAfter(today, days);
     const at = new Date(`${on}${EVENING}`);
-    const tick = { id: idAt(at), studentId, cardId: card.id, on, rounds: ROUNDS_A_DAY, hurts: false };
+    const tick = {
+      id: idAt(at),
+      studentId,
+      cardId: card.id,
+      on,
+      rounds: ROUNDS_A_DAY,
+      hurts: false,
+      rung: null,
+    };
     await insertRow(client, 'card_tick', tickRow(tick, land.academyId, at.toISOString()));
   }
 }

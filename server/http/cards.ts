@@ -56,7 +56,7 @@ export const withCards =
   (add: (client: ClientBase, entry: NewEntry, writer: Writer) => Promise<LogEntry>) =>
   async (client: ClientBase, entry: NewEntry, writer: Writer): Promise<LogEntry> => {
     const added = await add(client, entry, writer);
-    if (['card', 'change'].includes(entry.kind))
+    if (['card', 'change', 'ladder'].includes(entry.kind))
       await refreshCardLinks(client, added.studentId, writer.receivedAt);
     return added;
   };

@@ -7,6 +7,7 @@ import {
   NewEntry,
   NewLesson,
   NewMethodVersion,
+  NewOwnLadder,
   NewPhoto,
   NewScreen,
   NewStudent,
@@ -17,7 +18,7 @@ import type { RequestHandler } from 'express';
 import { simulateShots } from '../devices/simulateShots';
 import { addCheckedEntry } from '../recompute/check';
 import { addBuild } from '../store/builds';
-import { addDrill, standingDrills } from '../store/drills';
+import { addOwn, standingOwn } from '../store/ownThings';
 import { addLesson, landedEntry } from '../store/lessons';
 import { addMethodVersion } from '../store/methods';
 import { addScreen } from '../store/screens';
@@ -201,7 +202,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       handler: landing(services, {
         route: 'drill',
         schema: NewDrill,
-        add: addDrill,
+        add: addOwn('drill'),
         again: async (_client, body) => body,
       }),
     },
@@ -210,7 +211,26 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       path: '/api/drills',
       access: instructor,
       handler: reading(services, async (client) =>
-        (await standingDrills(client)).map(({ record }) => record),
+        (await standingOwn(client, 'drill')).map(({ record }) => record),
+      ),
+    },
+    {
+      method: 'post',
+      path: '/api/ladders',
+      access: instructor,
+      handler: landing(services, {
+        route: 'ladder',
+        schema: NewOwnLadder,
+        add: addOwn('ladder'),
+        again: async (_client, body) => body,
+      }),
+    },
+    {
+      method: 'get',
+      path: '/api/ladders',
+      access: instructor,
+      handler: reading(services, async (client) =>
+        (await standingOwn(client, 'ladder')).map(({ record }) => record),
       ),
     },
     {

@@ -18,12 +18,12 @@ import { insertRow, type Writer } from './rows';
 import { scrubbedJpeg } from './scrubbedJpeg';
 import { findStudent } from './students';
 
-/** What cards of a student rest on: the cards, the changes, and the addresses those go between. */
+/** What cards of a student rest on: the cards, the changes, the addresses those go between, and the ladders. */
 async function cardLog(client: ClientBase, studentId: string): Promise<LogEntry[]> {
   const { rows } = await client.query(
     `select entry.student_id, entry.received_at, entry.made_at, ${ENTRY_AS_JSON} as entry
      from log_entry as entry
-     where entry.academy_id = current_academy() and entry.student_id = $1 and (entry.kind in ('card', 'change')
+     where entry.academy_id = current_academy() and entry.student_id = $1 and (entry.kind in ('card', 'change', 'ladder')
        or entry.kind = 'address' and exists (
          select from change_entry as change where change.academy_id = entry.academy_id
            and change.student_id = entry.student_id and entry.id in (change.from_address_id, change.to_address_id)))`,
@@ -130,7 +130,8 @@ export async function revokeCardLink(client: ClientBase, id: string, at: Date): 
 /** What students ticked, oldest first. */
 export async function ticksOf(client: ClientBase, studentIds: string[]): Promise<CardTick[]> {
   const { rows } = await client.query(
-    `select id, student_id as "studentId", card_id as "cardId", ticked_on as "on", rounds, hurts, received_at
+    `select id, student_id as "studentId", card_id as "cardId", ticked_on as "on", rounds, hurts,
+       case when rung_at is not null then jsonb_build_object('at', rung_at, 'done', rung_done) end as rung, received_at
      from card_tick where academy_id = current_academy() and student_id = any($1) order by ticked_on, id`,
     [studentIds],
   );
@@ -138,7 +139,7 @@ export async function ticksOf(client: ClientBase, studentIds: string[]): Promise
 }
 
 export const tickRow = (
-  { id, studentId, cardId, on, rounds, hurts }: TickRecord,
+  { id, studentId, cardId, on, rounds, hurts, rung }: TickRecord,
   academyId: string,
   receivedAt: string,
 ): Record<string, unknown> => ({
@@ -149,6 +150,8 @@ export const tickRow = (
   ticked_on: on,
   rounds,
   hurts,
+  rung_at: rung?.at,
+  rung_done: rung?.done,
   received_at: receivedAt,
 });
 
@@ -166,7 +169,7 @@ export async function cardsOf(client: ClientBase, studentId: string): Promise<St
 /** The card that a link's hash opens; null for any link that is not open. */
 export async function openCard(pool: Pool, tokenHash: Buffer, at: Date): Promise<OpenedCard | null> {
   const { rows } = await pool.query(
-    `select contents as card, pictured, changed_on as "changedOn", ends_on as "endsOn", ticked from card_open($1, $2)`,
+    `select contents as card, pictured, changed_on as "changedOn", ends_on as "endsOn", ticked, rungs from card_open($1, $2)`,
     [tokenHash, dayOf(at)],
   );
   return rows[0] ?? null;

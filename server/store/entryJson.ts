@@ -51,8 +51,13 @@ const entryAsJson = ({ findings, check }: Inside): string => `
            select jsonb_build_object('item', item, 'low', low, 'high', high, 'club', club, 'ended', ended)
            from exception_entry where exception_entry.academy_id = entry.academy_id and exception_entry.id = entry.id)
          when 'ladder' then (
-           select jsonb_build_object('ladder', ladder, 'turns', turns)
+           select jsonb_build_object('ladder', ladder, 'own', own, 'turns', turns)
            from ladder_entry where ladder_entry.academy_id = entry.academy_id and ladder_entry.id = entry.id)
+         when 'test' then (
+           select jsonb_build_object('test', test, 'tries', tries)
+             || case when test <> 'settled' then jsonb_build_object('club', club) else '{}' end
+             || case when test = 'low point' then jsonb_build_object('ballAlong', ball_along, 'teeHeight', tee_height) else '{}' end
+           from test_entry where test_entry.academy_id = entry.academy_id and test_entry.id = entry.id)
          when 'address' then (
            select jsonb_build_object('standing', standing, 'club', club, 'clubLengthInches', club_length_inches, 'shot', shot,
              'setup', jsonb_build_object(
@@ -81,7 +86,7 @@ const entryAsJson = ({ findings, check }: Inside): string => `
            select jsonb_build_object('changeId', change_id, 'dose', dose, 'further', further,
              'rounds', jsonb_build_object('feel', feel_swings, 'play', play_swings), 'routine', to_jsonb(routine),
              'drills', drills, 'cue', cue, 'practice', case when balls is not null then jsonb_build_object(
-               'daysAWeek', days_a_week, 'balls', balls, 'warmUp', warm_up) end, 'nextLook', next_look)
+               'daysAWeek', days_a_week, 'balls', balls, 'warmUp', warm_up) end, 'nextLook', next_look, 'ladder', ladder)
            from card_entry where card_entry.academy_id = entry.academy_id and card_entry.id = entry.id)
          ${TRIAL_KINDS_AS_JSON}
          ${lookAsJson(check)}

@@ -10,6 +10,7 @@ import type {
   NewEntry,
   ReadingEntry,
   ShotsEntry,
+  TestEntry,
   TrialEntry,
 } from '@pedastance/contract';
 import { ITEMS } from '@pedastance/core';
@@ -25,6 +26,8 @@ export function entryRows(key: EntryKey, entry: NewEntry): TableRows[] {
       return exceptionRows(key, entry);
     case 'ladder':
       return ladderRows(key, entry);
+    case 'test':
+      return testRows(key, entry);
     case 'address':
       return addressRows(key, entry);
     case 'reading':
@@ -50,9 +53,17 @@ const exceptionRows = (key: EntryKey, { item, low, high, club, ended }: Exceptio
   ['exception_entry', [{ ...key, item, low, high, club, ended }]],
 ];
 
-const ladderRows = (key: EntryKey, { ladder, turns }: LadderEntry): TableRows[] => [
-  ['ladder_entry', [{ ...key, ladder, turns }]],
+const ladderRows = (key: EntryKey, { ladder, own, turns }: LadderEntry): TableRows[] => [
+  ['ladder_entry', [{ ...key, ladder, own: own ?? undefined, turns }]],
 ];
+
+const testRows = (key: EntryKey, entry: TestEntry): TableRows[] => {
+  const low = entry.test === 'low point' ? entry : null;
+  const club = entry.test === 'settled' ? undefined : entry.club;
+  const { test, tries } = entry;
+  const places = { ball_along: low?.ballAlong, tee_height: low?.teeHeight ?? undefined };
+  return [['test_entry', [{ ...key, test, club, ...places, tries }]]];
+};
 
 function addressRows(key: EntryKey, entry: AddressEntry): TableRows[] {
   const { shoe, lead, trail } = entry.setup.address;
@@ -174,6 +185,7 @@ const cardRows = (key: EntryKey, { practice, ...entry }: CardEntry): TableRows[]
         balls: practice?.balls,
         warm_up: practice?.warmUp,
         next_look: entry.nextLook,
+        ladder: entry.ladder ?? undefined,
       },
     ],
   ],

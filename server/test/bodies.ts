@@ -13,16 +13,21 @@ import type {
   NewDrill,
   NewLesson,
   NewMethodVersion,
+  NewOwnLadder,
   NewPhoto,
   NewScreen,
   NewStudent,
   ReadingEntry,
   ShotsEntry,
   StandIn,
+  TestEntry,
+  TestName,
+  TestOf,
   TrialEntry,
 } from '@pedastance/contract';
 import { bandsFor, judge, personalPath, readSetup, USUAL_GOAL, type Posture } from '@pedastance/core';
 import { DRILL_LIBRARY } from '@pedastance/core/card';
+import type { OwnLadder } from '@pedastance/core/ladder';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
@@ -191,14 +196,78 @@ export const newLadder = (lessonId: string, over: Partial<LadderEntry> = {}): La
   ...entry(lessonId),
   kind: 'ladder',
   ladder: 'trail flare',
+  own: null,
   turns: [
-    { rung: 0, result: null },
-    { rung: 0, result: 'failed' },
-    { rung: 10, result: 'worse' },
-    { rung: 20, result: 'passed' },
+    { rung: 0, result: null, measured: null },
+    {
+      rung: 0,
+      result: 'failed',
+      measured: {
+        hips: 31.5,
+        uncertainty: 4,
+        by: 'gauge',
+        stoppedBy: 'trail',
+        at: '2026-05-01T09:58:00.000Z',
+      },
+    },
+    { rung: 10, result: 'worse', measured: null },
+    { rung: 20, result: 'passed', measured: null },
   ],
   ...over,
 });
+
+export const ownLadder = (over: Partial<OwnLadder> = {}): OwnLadder => ({
+  id: 'own-ball-back',
+  name: 'Ball back',
+  figure: 'ballAlong',
+  purpose: 'Finds how far back the ball may lie.',
+  passes: 'the strike is clean.',
+  passing: 'up to',
+  swing: 'half swing',
+  first: 0,
+  last: 120,
+  step: 20,
+  minors: true,
+  ...over,
+});
+
+/** A whole ladder of an academy's own, as it is written. */
+export const newOwnLadder = (ladder = ownLadder(), over: Partial<NewOwnLadder> = {}): NewOwnLadder => ({
+  id: uuidv7(),
+  madeAt,
+  ladder,
+  gone: false,
+  ...over,
+});
+
+export const newTest = <Name extends TestName>(
+  lessonId: string,
+  of: Omit<TestOf<Name>, 'id' | 'lessonId' | 'madeAt' | 'replaces' | 'kind'>,
+): TestOf<Name> => ({ ...entry(lessonId), kind: 'test', ...of }) as unknown as TestOf<Name>;
+
+/** One of each test that stands beside the ladders. */
+export const everyTest = (lessonId: string): TestEntry[] => [
+  newTest<'setback'>(lessonId, {
+    test: 'setback',
+    club: '7-iron',
+    tries: [
+      { rung: 'fully forward', score: 'balance' },
+      { rung: 'middle', score: 'held' },
+    ],
+  }),
+  newTest<'low point'>(lessonId, {
+    test: 'low point',
+    club: '7-iron',
+    ballAlong: 50,
+    teeHeight: null,
+    tries: [
+      { mark: 'ahead', start: null, end: null, strike: null },
+      { mark: null, start: -10, end: 90, strike: 'low' },
+    ],
+  }),
+  newTest<'settled'>(lessonId, { test: 'settled', tries: [{ along: 45 }, { along: 50 }] }),
+  newTest<'finish'>(lessonId, { test: 'finish', club: 'driver', tries: [{ held: true }, { held: false }] }),
+];
 
 /** What would be judged of an address, as a record keeps it. */
 function judgementOf(
@@ -383,6 +452,7 @@ export const newCard = (change: ChangeEntry, over: Partial<CardEntry> = {}): Car
   cue: 'Lead foot as for a long throw.',
   practice: { daysAWeek: 3, balls: 40, warmUp: true },
   nextLook: '2026-05-08',
+  ladder: ownLadder(),
   ...over,
 });
 
@@ -453,6 +523,7 @@ export async function landRecord(world: World, coach: Coach) {
   const intake = newIntake(lesson.id);
   const exception = newException(lesson.id);
   const ladder = newLadder(lesson.id);
+  const tests = everyTest(lesson.id);
   const change = newChange(reading, agreed.id);
   const card = newCard(change);
   const consent = newConsent(student.id, { photos: true, by: 'student', guardian: '' });
@@ -465,6 +536,7 @@ export async function landRecord(world: World, coach: Coach) {
     ['/api/entries', intake],
     ['/api/entries', exception],
     ['/api/entries', ladder],
+    ...tests.map((each): [string, object] => ['/api/entries', each]),
     ['/api/entries', address],
     ['/api/entries', reading],
     ['/api/entries', agreed],
@@ -485,6 +557,7 @@ export async function landRecord(world: World, coach: Coach) {
     intake,
     exception,
     ladder,
+    tests,
     address,
     reading,
     agreed,

@@ -72,6 +72,11 @@ const TOLD = [
   '.card.drills[].needs',
   '.card.drills[].right',
   '.card.firstName',
+  '.card.ladder.counts',
+  '.card.ladder.name',
+  '.card.ladder.purpose',
+  '.card.ladder.rungs[].at',
+  '.card.ladder.rungs[].words',
   '.card.nextLook',
   '.card.odd',
   '.card.practice.days',
@@ -81,6 +86,9 @@ const TOLD = [
   '.changedOn',
   '.endsOn',
   '.pictured',
+  '.rungs[].at',
+  '.rungs[].done',
+  '.rungs[].on',
   '.ticked[].hurts',
   '.ticked[].on',
   '.ticked[].rounds',
@@ -91,7 +99,8 @@ describe('a link to a card', () => {
     const { token, answer } = await linked();
     expect(answer.status).toBe(201);
     const tick = { id: uuidv7(), on: '2026-05-02', rounds: 1, hurts: false };
-    expect((await world.ask('POST', '/api/card/ticks', { token, ticks: [tick] })).status).toBe(204);
+    const tried = { ...tick, id: uuidv7(), rounds: 0, rung: { at: 40, done: true } };
+    expect((await world.ask('POST', '/api/card/ticks', { token, ticks: [tick, tried] })).status).toBe(204);
     const opened = await open(token);
     expect(opened.status).toBe(200);
     expect(OpenedCard.safeParse(opened.body).error).toBeUndefined();

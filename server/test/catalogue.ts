@@ -11,6 +11,7 @@ export const WITHOUT_STUDENTS: Record<string, string> = {
   recovery_code: 'coaches',
   house_method: 'what an academy teaches',
   drill: 'what an academy teaches',
+  own_ladder: 'what an academy teaches',
   academy_counter: 'a number an academy',
   audit_entry: 'an identifier alone',
   erasure: 'an identifier alone',

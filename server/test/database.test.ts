@@ -7,7 +7,7 @@ import { applicationUrl } from '../config/settings';
 import { loadDemoWhenEmpty } from '../demo/load';
 import { inAcademy, openDatabase } from '../store/database';
 import { migrate } from '../store/migrate';
-import { landRecord, landTrial } from './bodies';
+import { landCard, landRecord, landTrial, newOwnLadder } from './bodies';
 import { APPLICATION_PASSWORD, asAdmin, createDatabase, openWorld, type World } from './world';
 
 let world: World;
@@ -16,6 +16,8 @@ beforeAll(async () => {
   world = await openWorld();
   landed = await landRecord(world, world.lantern);
   await landTrial(world.lantern, landed);
+  await landCard(world, world.lantern, landed);
+  await world.lantern.ask('POST', '/api/ladders', newOwnLadder());
   expect((await world.lantern.ask('POST', '/api/invites', { role: 'instructor' })).status).toBe(201);
 }, 60_000);
 afterAll(() => world.close());
@@ -108,6 +110,8 @@ describe('separation', () => {
     'intake_entry',
     'exception_entry',
     'ladder_entry',
+    'test_entry',
+    'own_ladder',
     'earlier_turn',
     'stand_in_shot',
     'house_method',
@@ -237,12 +241,24 @@ describe('constraints guard what Zod guards', () => {
     ['exception_entry', "club = 'putter'", 'exception_entry_club'],
     ['exception_entry', 'low = high + 1', 'exception_entry_band'],
     ['exception_entry', 'high = 70', 'exception_entry_band'],
-    ['exception_entry', "item = 'ballAlong'", 'exception_entry_item'],
+    ['exception_entry', "item = 'ballOut'", 'exception_entry_item'],
+    ['exception_entry', "item = 'widest', low = 20, high = 300", 'exception_entry_band'],
     ['ladder_entry', "ladder = 'luck'", 'ladder_entry_ladder'],
     ['ladder_entry', "turns = '[]'", 'ladder_entry_turns'],
-    ['ladder_entry', `turns = '[{"rung": 45, "result": "passed"}]'`, 'ladder_entry_turns'],
-    ['ladder_entry', `turns = '[{"rung": 10, "result": "luck"}]'`, 'ladder_entry_turns'],
-    ['ladder_entry', `turns = '[{"rung": 10}]'`, 'ladder_entry_turns'],
+    ['ladder_entry', `turns = '[{"rung": 45, "result": "passed", "measured": null}]'`, 'ladder_entry_turns'],
+    ['ladder_entry', `turns = '[{"rung": 10, "result": "luck", "measured": null}]'`, 'ladder_entry_turns'],
+    ['ladder_entry', `turns = '[{"rung": 10, "measured": null}]'`, 'ladder_entry_turns'],
+    ['ladder_entry', `turns = '[{"rung": 10, "result": "failed"}]'`, 'ladder_entry_turns'],
+    ['ladder_entry', `turns = jsonb_set(turns, '{1,measured,hips}', '140')`, 'ladder_entry_turns'],
+    ['ladder_entry', `turns = jsonb_set(turns, '{1,measured,stoppedBy}', '"arm"')`, 'ladder_entry_turns'],
+    ['ladder_entry', "ladder = 'own'", 'ladder_entry_own'],
+    ['test_entry', "test = 'luck'", 'test_entry_test'],
+    ['test_entry', "tries = '[]'", 'test_entry_tries'],
+    ['test_entry', `tries = '[{"luck": 1}]'`, 'test_entry_tries'],
+    ['test_entry', 'tee_height = 500', 'test_entry_tee_height'],
+    ['card_entry', `ladder = jsonb_set(ladder, '{step}', '0')`, 'card_entry_ladder'],
+    ['card_entry', `ladder = jsonb_set(ladder, '{last}', '900')`, 'card_entry_ladder'],
+    ['card_tick', 'rung_done = true, rung_at = null', 'card_tick_rung_whole'],
     ['intake_entry', "came_for = array['luck']", 'intake_entry_came_for'],
     ['intake_entry', "came_for = '{}', words = '', sore = ''", 'intake_entry_something'],
     ['address_entry', "tell_tales = array['luck']", 'address_entry_tell_tales'],

@@ -7,6 +7,7 @@ import {
   newCardLink,
   newConsent,
   newDrill,
+  newOwnLadder,
   newLesson,
   newMethod,
   newPhoto,
@@ -92,6 +93,8 @@ const LISTED: Record<string, Listed> = {
   },
   'POST /api/drills': { path: '/api/drills', body: () => newDrill() },
   'GET /api/drills': { path: '/api/drills' },
+  'POST /api/ladders': { path: '/api/ladders', body: () => newOwnLadder() },
+  'GET /api/ladders': { path: '/api/ladders' },
   'DELETE /api/card-links': { path: '/api/card-links' },
   'GET /api/students/:studentId/cards': {
     path: '/api/students/:studentId/cards',

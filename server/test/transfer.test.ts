@@ -7,7 +7,16 @@ import { runErasures } from '../store/erasures';
 import { recordsSchema } from '../transfer/recordsSchema';
 import { addAccount } from '../store/accounts';
 import { hashPassword } from '../accounts/passwords';
-import { landCard, landRecord, landTrial, newConsent, newDrill, newMethod, newStudent } from './bodies';
+import {
+  landCard,
+  landRecord,
+  landTrial,
+  newConsent,
+  newDrill,
+  newOwnLadder,
+  newMethod,
+  newStudent,
+} from './bodies';
 import { rowsOf } from './catalogue';
 import { asAdmin, openWorld, PASSWORD, type Coach, type World } from './world';
 import { OWNER_HEADER, ownerOf } from '@pedastance/contract';
@@ -24,6 +33,7 @@ beforeAll(async () => {
   await landTrial(world.colleague, record);
   await landCard(world, world.lantern, record);
   await world.colleague.ask('POST', '/api/drills', newDrill());
+  await world.colleague.ask('POST', '/api/ladders', newOwnLadder());
   await world.lantern.ask('POST', '/api/consents', newConsent(record.student.id));
   await landRecord(world, world.colleague);
   await world.lantern.ask('POST', '/api/students', newStudent({ name: 'Únë “Quote”, Ltd;\tTab' }));
@@ -108,11 +118,13 @@ describe('a file of records', () => {
         'lesson',
         'look',
         'method',
+        'own ladder',
         'photo',
         'reading',
         'screen',
         'shots',
         'student',
+        'test',
         'tick',
         'trial',
       ].sort(),

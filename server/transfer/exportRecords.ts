@@ -12,7 +12,7 @@ import QueryStream from 'pg-query-stream';
 import { buildsOf } from '../store/builds';
 import { ticksOf } from '../store/cards';
 import { consentsOf } from '../store/consents';
-import { standingDrills } from '../store/drills';
+import { standingOwn } from '../store/ownThings';
 import { ENTRY_CORE_AS_JSON, FINDINGS_AS_TEXT } from '../store/entryJson';
 import { methodVersionsUsed } from '../store/methods';
 import { photographed, photosOf } from '../store/photos';
@@ -39,7 +39,8 @@ async function colleagueLines(client: ClientBase, scope: Scope): Promise<Records
     `select id, name from instructor where academy_id = current_academy() and id in (
        ${made.join(' union ')}
        union select made_by from house_method where academy_id = current_academy() and $1::uuid is null
-       union select made_by from drill where academy_id = current_academy() and $1::uuid is null)
+       union select made_by from drill where academy_id = current_academy() and $1::uuid is null
+       union select made_by from own_ladder where academy_id = current_academy() and $1::uuid is null)
      order by id`,
     [studentOf(scope)],
   );
@@ -238,8 +239,11 @@ export async function* recordLines(
     const by = scope === 'academy' ? method.by : null;
     yield counted(line({ kind: 'method', ...method, by }));
   }
-  if (scope === 'academy')
-    for (const drill of await standingDrills(client)) yield counted(line({ kind: 'drill', ...drill }));
+  if (scope === 'academy') {
+    for (const drill of await standingOwn(client, 'drill')) yield counted(line({ kind: 'drill', ...drill }));
+    for (const ladder of await standingOwn(client, 'ladder'))
+      yield counted(line({ kind: 'own ladder', ...ladder }));
+  }
   for (let after: string | null = null; ;) {
     const page: StudentRecord[] = await studentPage(client, scope, after);
     if (page.length === 0) break;

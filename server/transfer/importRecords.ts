@@ -10,7 +10,7 @@ import { buildRow } from '../store/builds';
 import { tickRow } from '../store/cards';
 import { consentRow } from '../store/consents';
 import { inAcademy } from '../store/database';
-import { drillRow } from '../store/drills';
+import { ownRow, ownTable } from '../store/ownThings';
 import { photoRow } from '../store/photos';
 import { checkRow, entryRows } from '../store/entryRows';
 import { insertOfMany, insertRows, type ManyRows, type TableRows, type Writer } from '../store/rows';
@@ -151,7 +151,7 @@ async function takeIn(
 async function takeStart(
   client: ClientBase,
   { academyId, instructorId }: Importer,
-  { colleagues, methods, drills }: FileStart,
+  { colleagues, methods, drills, ladders }: FileStart,
 ): Promise<void> {
   for (const { id, name } of colleagues)
     await client.query('select colleague_from_file($1, $2, $3)', [instructorId, id, name]);
@@ -168,10 +168,10 @@ async function takeStart(
   }));
   // One by one: a version refers to the one before it.
   for (const row of rows) await insertRows(client, 'house_method', [row], true);
-  const ownDrills = drills.map(({ record, by, receivedAt }) =>
-    drillRow(record, academyId, { by, receivedAt }),
-  );
-  await insertRows(client, 'drill', ownDrills, true);
+  const ownDrills = drills.map(({ record, ...made }) => ownRow('drill', record, academyId, made));
+  await insertRows(client, ownTable('drill'), ownDrills, true);
+  const ownLadders = ladders.map(({ record, ...made }) => ownRow('ladder', record, academyId, made));
+  await insertRows(client, ownTable('ladder'), ownLadders, true);
 }
 
 /** What of some students is here already. */

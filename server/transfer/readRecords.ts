@@ -20,6 +20,7 @@ export interface FileStart {
   colleagues: LineOf<'colleague'>[];
   methods: LineOf<'method'>[];
   drills: LineOf<'drill'>[];
+  ladders: LineOf<'own ladder'>[];
 }
 
 export interface Reader {
@@ -94,7 +95,7 @@ class RecordsFile {
     private readonly reader: Reader,
     private readonly checked: boolean,
   ) {
-    this.begun = { header, colleagues: [], methods: [], drills: [] };
+    this.begun = { header, colleagues: [], methods: [], drills: [], ladders: [] };
   }
 
   private fault(line: number, field: string, expected: string, found: string): void {
@@ -134,6 +135,9 @@ class RecordsFile {
       case 'drill':
         if (this.started) return this.fault(at, 'kind', 'drills before students', 'one after');
         return void this.begun.drills.push(line);
+      case 'own ladder':
+        if (this.started) return this.fault(at, 'kind', 'own ladders before students', 'one after');
+        return void this.begun.ladders.push(line);
       case 'student':
         await this.handOn();
         this.group = { student: line, parts: [] };

@@ -50,6 +50,7 @@ const KIND_WORDS: Record<Kind, string> = {
   intake: 'an intake',
   exception: 'an exception',
   ladder: 'a ladder',
+  test: 'a test',
   address: 'an address',
   reading: 'a reading',
   change: 'a change',
