@@ -1,8 +1,10 @@
 import type { AgreedClub, FoundOnLadder, TakenHome } from '@pedastance/core/card';
-import { LADDER_NAMES, LADDERS, thresholdOf, triesOf } from '@pedastance/core/ladder';
+import { LADDER_NAMES, LADDERS, thresholdOf } from '@pedastance/core/ladder';
 import { isMinor, type Born } from '@pedastance/core/body/person';
 import type { LengthUnit } from '@pedastance/core/units';
 import type { CardEntry } from './cards';
+import { climbedAt, triesBehind } from './climbed';
+import type { LadderEntry } from './ladders';
 import type { AddressEntry, ChangeEntry, LogEntry, Logged } from './lessons';
 import type { NewStudent, Student } from './students';
 import { inTime, isKind } from './trialLog';
@@ -80,17 +82,17 @@ const TOLD_WITHIN_STEPS = 4;
 
 /** What ladders found of a student, the newest of each, as the log has it; a ladder of the academy's own is not told on a card. */
 function foundOn(log: Log): FoundOnLadder[] {
-  const ladders = log.filter(isKind('ladder'));
+  const ladders = log.filter(isKind('ladder')) as Logged<LadderEntry>[];
   const replaced = new Set(ladders.map(({ replaces }) => replaces));
   const newest = ladders.filter(({ id }) => !replaced.has(id)).sort((a, b) => inTime(b, a));
   return LADDER_NAMES.flatMap((name): FoundOnLadder[] => {
     const entry = newest.find(({ ladder }) => ladder === name);
-    const threshold = entry && thresholdOf(LADDERS[name], triesOf(entry.turns, 0));
+    const threshold = entry && thresholdOf(LADDERS[name], triesBehind(entry, newest));
     if (!entry || !threshold || threshold.beyond) return [];
     const { standOn, low, high } = threshold;
     if (high - low > TOLD_WITHIN_STEPS * LADDERS[name].fine) return [];
     return [
-      { ladder: name, figure: LADDERS[name].figure, on: entry.madeAt.slice(0, 10), standOn, low, high },
+      { ladder: name, figure: LADDERS[name].figure, on: climbedAt(entry).slice(0, 10), standOn, low, high },
     ];
   });
 }

@@ -81,7 +81,8 @@ export const draftOf = ({
   cue,
   practice,
   nextLook,
-}: CardDraft): CardDraft => ({ dose, further, rounds, routine, drills, cue, practice, nextLook });
+  ladder,
+}: CardDraft): CardDraft => ({ dose, further, rounds, routine, drills, cue, practice, nextLook, ladder });
 
 /** A draft as the entry it would become. */
 export const entryOf = (

@@ -1,7 +1,13 @@
 import type { Student } from '@pedastance/contract';
 import type { Case } from '@pedastance/core/advice';
 import type { Build, CameFor, Caution } from '@pedastance/core/body';
-import { bandsFor, withExceptions, type BandException, type HouseMethod } from '@pedastance/core/method';
+import {
+  bandsFor,
+  ownWidest,
+  withExceptions,
+  type BandException,
+  type HouseMethod,
+} from '@pedastance/core/method';
 import type { PersonalPath } from '@pedastance/core/path';
 import type { Setup } from '@pedastance/core/setup';
 import type { Goal, TurningBody } from '@pedastance/core/turn';
@@ -34,6 +40,7 @@ export function caseOf(lesson: JudgedLesson): Case | null {
     build,
     body: legs,
     bands: withExceptions(bandsFor(method, { build, legs }, { club, shot, clubLengthInches }), exceptions),
+    widest: ownWidest(exceptions),
     club,
     shot,
     hand: student.hand,

@@ -4,6 +4,7 @@ import type { Said } from './said';
 const names: Record<LadderName, string> = {
   'trail flare': 'Trail flare',
   'lead flare': 'Lead flare',
+  'easy lead flare': 'Lead flare, easy',
   width: 'Width',
 };
 

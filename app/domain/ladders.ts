@@ -1,17 +1,30 @@
-import type { LadderEntry, LogEntry, Logged, Student } from '@pedastance/contract';
-import { isMinor, type CautionFact } from '@pedastance/core/body';
-import type { LadderName, Try } from '@pedastance/core/ladder';
+import { ladderKey, climbedAt, goneOnWith, isYetToCome } from '@pedastance/contract/climbed';
+import type { ExceptionEntry, LadderEntry, LogEntry, Logged, Student } from '@pedastance/contract';
+import { isMinor, legsOn, type CautionFact } from '@pedastance/core/body';
+import type { ClubId } from '@pedastance/core/club';
+import {
+  LADDERS,
+  ladderFrom,
+  ownBand,
+  triesOf,
+  type Ladder,
+  type LadderName,
+  type LadderTurn,
+  type OwnLadder,
+  type Threshold,
+  type Try,
+} from '@pedastance/core/ladder';
 import { standingOf } from './standing';
-
-/** One turn on a ladder, in its place in time. */
-export type LadderTurn = LadderEntry['turns'][number];
 
 /** What of a leg keeps a ladder from the end of its range. */
 const JOINTS: readonly string[] = ['hip', 'knee', 'ankle'];
 const STATES: readonly string[] = ['pain', 'operated', 'replaced'];
 
-const spares = ({ status, joint, state }: CautionFact): boolean =>
-  status === 'stands' && (state === 'growing' || (JOINTS.includes(joint ?? '') && STATES.includes(state)));
+const isSore = ({ status, state }: CautionFact): boolean => status === 'stands' && STATES.includes(state);
+
+const spares = (fact: CautionFact): boolean =>
+  (fact.status === 'stands' && fact.state === 'growing') ||
+  (isSore(fact) && JOINTS.includes(fact.joint ?? ''));
 
 /**
  * Whether a student's ladders stop short of the end: they grow, or something of a leg hurts or was operated on.
@@ -22,16 +35,47 @@ const spares = ({ status, joint, state }: CautionFact): boolean =>
 export const sparedOnLadders = (student: Student, today: string): boolean =>
   isMinor(student, today) || student.facts.some(spares);
 
+/** Whether the hip of the trail leg is sore or mended: then the lead foot is tried in half swings. */
+export const soreTrailHip = ({ facts, hand }: Student): boolean =>
+  facts.some((fact) => isSore(fact) && fact.joint === 'hip' && legsOn(fact.side, hand).includes('trail'));
+
+/** A ladder that a student can be taken up: which one it is, and what it is made of. */
+export interface OfferedLadder {
+  key: string;
+  name: LadderName | 'own';
+  own: OwnLadder | null;
+  ladder: Ladder;
+}
+
+const built = (name: LadderName): OfferedLadder => ({ key: name, name, own: null, ladder: LADDERS[name] });
+
+/**
+ * The ladders that a student is offered: in half swings where the trail hip is sore, and of an academy's own those that
+ * minors may go up, to a minor.
+ * @param student who
+ * @param owns the academy's own
+ * @param today YYYY-MM-DD
+ * @returns those of the product first
+ */
+export function laddersFor(student: Student, owns: readonly OwnLadder[], today: string): OfferedLadder[] {
+  const minor = isMinor(student, today);
+  const mine = owns.filter(({ minors }) => minors || !minor);
+  return [
+    built('trail flare'),
+    built(soreTrailHip(student) ? 'easy lead flare' : 'lead flare'),
+    built('width'),
+    ...mine.map((own): OfferedLadder => ({
+      key: `own ${own.id}`,
+      name: 'own',
+      own,
+      ladder: ladderFrom(own),
+    })),
+  ];
+}
+
 /** The ladders of a student that stand in the log, newest first: what was gone further up replaces what was kept before. */
 export const laddersIn = (entries: readonly LogEntry[], studentId: string): Logged<LadderEntry>[] =>
-  standingOf(entries, 'ladder', studentId).reverse();
-
-export const asTries = (turns: readonly LadderTurn[], sitting: number): Try[] =>
-  turns.map((each, turn) => ({ ...each, sitting, turn }));
-
-/** A ladder that was broken off is gone on with for so long: a body changes (starting value), days. */
-const GOES_ON_DAYS = 14;
-const DAY_MS = 24 * 60 * 60 * 1000;
+  standingOf(entries, 'ladder', studentId).sort((a, b) => climbedAt(b).localeCompare(climbedAt(a)));
 
 /** A ladder as it is gone up today. */
 export interface Climb {
@@ -39,6 +83,8 @@ export interface Climb {
   earlier: Logged<LadderEntry> | null;
   /** It is recent enough to be gone on with. */
   goesOn: boolean;
+  /** It was kept on a day that is yet to come. */
+  clockMoved: boolean;
   tries: Try[];
   /** Today's sitting. */
   sitting: number;
@@ -47,18 +93,47 @@ export interface Climb {
 /**
  * A ladder with what was kept of it before.
  * @param kept the student's ladders, newest first
- * @param of the ladder's name, the open lesson's id, and its turns
+ * @param of which ladder, the open lesson's id, and its turns
  * @param now the time
  * @returns all tries that count
  */
 export function climbOf(
   kept: readonly Logged<LadderEntry>[],
-  { name, lessonId, turns }: { name: LadderName; lessonId: string; turns: readonly LadderTurn[] },
+  { key, lessonId, turns }: { key: string; lessonId: string; turns: readonly LadderTurn[] },
   now: Date,
 ): Climb {
-  const earlier = kept.find((each) => each.ladder === name && each.lessonId !== lessonId) ?? null;
-  const goesOn = earlier !== null && now.getTime() - Date.parse(earlier.madeAt) < GOES_ON_DAYS * DAY_MS;
-  const before = goesOn ? asTries(earlier.turns, 0) : [];
-  const sitting = goesOn ? 1 : 0;
-  return { earlier, goesOn, tries: [...before, ...asTries(turns, sitting)], sitting };
+  const earlier = kept.find((each) => ladderKey(each) === key && each.lessonId !== lessonId) ?? null;
+  const before = goneOnWith(kept, { key, lessonId }, now.getTime());
+  const sitting = before.length;
+  return {
+    earlier,
+    goesOn: sitting > 0,
+    clockMoved: earlier !== null && isYetToCome(earlier, now.getTime()),
+    tries: [...before.map(({ turns: each }) => each), turns].flatMap((each, at) => triesOf(each, at)),
+    sitting,
+  };
+}
+
+/** A student's own band that a ladder makes. */
+export type OwnBand = Pick<ExceptionEntry, 'item' | 'low' | 'high' | 'club'>;
+
+/** Of an academy's own ladders those of these figures make a band; a stance's width is found by the ladder for it. */
+const BANDED: readonly string[] = ['trailFlare', 'leadFlare', 'ballAlong'];
+
+/**
+ * What is taken of a ladder: a band of the student's own, for all clubs but for the ball's place.
+ * @param offered the ladder
+ * @param threshold what it found
+ * @param club the lesson's
+ * @returns null where it makes no band
+ */
+export function takenOf(
+  { name, ladder }: OfferedLadder,
+  threshold: Threshold,
+  club: ClubId | null,
+): OwnBand | null {
+  if (name === 'width') return { item: 'widest', low: ladder.first, high: threshold.standOn, club: null };
+  const item = ladder.figure as OwnBand['item'];
+  if (!BANDED.includes(item) || (item === 'ballAlong' && club === null)) return null;
+  return { item, ...ownBand(threshold, ladder), club: item === 'ballAlong' ? club : null };
 }

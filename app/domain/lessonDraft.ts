@@ -2,9 +2,9 @@ import type { Screen } from '@pedastance/core/body';
 import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import type { MoveName } from '@pedastance/core/fit';
-import type { LadderName } from '@pedastance/core/ladder';
+import type { LadderTurn } from '@pedastance/core/ladder';
 import { differences, type Setup } from '@pedastance/core/setup';
-import type { LadderTurn } from './ladders';
+import type { TestTries } from './fieldTests';
 import type { PhotoDraft } from './photoTaps';
 
 /** The five places of a lesson, each with the steps that are done there; the first is where it opens. */
@@ -51,8 +51,12 @@ export interface LessonDraft {
   methodId: string | null;
   /** How far the shoulders are to turn at the top, degrees. */
   shoulderGoal: number;
-  /** Ladders gone up in this lesson, by their names; absent where none was. */
-  ladders?: Partial<Record<LadderName, readonly LadderTurn[]>>;
+  /** Ladders gone up in this lesson, by which they are; absent where none was. */
+  ladders?: Readonly<Record<string, readonly LadderTurn[]>>;
+  /** What was tried beside the ladders; absent where nothing was. */
+  tests?: TestTries;
+  /** The field test that is open; absent or null where they are listed. */
+  openTest?: string | null;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
   club: ClubId | null;

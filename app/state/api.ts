@@ -6,7 +6,6 @@ import type {
   ChangeColleague,
   ChangePassword,
   InviteTo,
-  NewDrill,
   NewInvite,
   OwnSession,
   PhotoListed,
@@ -197,7 +196,7 @@ export const api = {
     (await ask('POST', '/api/recovery-codes', owner, { password })).value as { codes: string[] },
   recover: (body: { email: string; code: string; password: string }) =>
     ask('PUT', '/api/recovery', null, body),
-  drills: (owner: string) => read<NewDrill[]>('/api/drills', owner),
+  own: <Thing>(kind: 'drill' | 'ladder', owner: string) => read<Thing[]>(ROUTES[kind].path, owner),
   photos: (owner: string, studentId: string) =>
     read<PhotoListed[]>(`/api/students/${studentId}/photos`, owner),
   picture,

@@ -9,7 +9,7 @@ type Store = StoreNames<Schema>;
 export const COPIES = ['students', 'methods', 'builds', 'screens', 'entries'] as const;
 
 const NAME = 'pedastance';
-const VERSION = 8;
+const VERSION = 9;
 
 /** The key of who is signed in, in the store `device`. */
 export const KEPT_IDENTITY = 'identity';
@@ -19,8 +19,8 @@ export const methodDraftsKey = (owner: string): string => `method drafts of ${ow
 export const changesKey = (owner: string): string => `changes of ${owner}`;
 /** The key of the coach's day there, as it was last told. */
 export const todayKey = (owner: string): string => `today of ${owner}`;
-/** The key of the academy's own drills there. */
-export const drillsKey = (owner: string): string => `drills of ${owner}`;
+/** The key of what an academy has of its own there, its drills or its ladders. */
+export const ownKey = (what: 'drill' | 'ladder', owner: string): string => `${what}s of ${owner}`;
 export const guessesKey = (owner: string): string => `guesses of ${owner}`;
 export const logKeyStart = (owner: string): string => `log of ${owner} `;
 

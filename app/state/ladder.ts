@@ -1,22 +1,42 @@
-import type { LadderName, TryResult } from '@pedastance/core/ladder';
-import type { LadderTurn } from '../domain/ladders';
+import type { TestName, TestOf } from '@pedastance/contract';
+import type { LadderTurn } from '@pedastance/core/ladder';
 import { changeDraft, lesson } from './lesson';
 
-const NONE: readonly LadderTurn[] = [];
+const NONE: readonly never[] = [];
 
-const turnsOf = (name: LadderName): readonly LadderTurn[] => lesson.getState().draft?.ladders?.[name] ?? NONE;
+const turnsOf = (key: string): readonly LadderTurn[] => lesson.getState().draft?.ladders?.[key] ?? NONE;
 
-const change = (name: LadderName, turns: readonly LadderTurn[]): void => {
+const change = (key: string, turns: readonly LadderTurn[]): void => {
   const ladders = lesson.getState().draft?.ladders;
-  changeDraft({ ladders: { ...ladders, [name]: turns } });
+  changeDraft({ ladders: { ...ladders, [key]: turns } });
 };
 
-/** Notes a turn on a rung; null is one that only warmed up. */
-export const noteTurn = (name: LadderName, rung: number, result: TryResult | null): void =>
-  change(name, [...turnsOf(name), { rung, result }]);
+/** Notes a turn on a rung; a result of null is one that only warmed up. */
+export const noteTurn = (key: string, turn: LadderTurn): void => change(key, [...turnsOf(key), turn]);
 
 /** Takes the last turn back. */
-export const takeBackTurn = (name: LadderName): void => change(name, turnsOf(name).slice(0, -1));
+export const takeBackTurn = (key: string): void => change(key, turnsOf(key).slice(0, -1));
 
 /** Begins today's turns on a ladder anew. */
-export const beginLadderAnew = (name: LadderName): void => change(name, NONE);
+export const beginLadderAnew = (key: string): void => change(key, NONE);
+
+/** Opens a field test, or the list of them. */
+export const openFieldTest = (key: string | null): void => changeDraft({ openTest: key });
+
+type TryOf<Name extends TestName> = TestOf<Name>['tries'][number];
+
+const triesOf = <Name extends TestName>(test: Name): readonly TryOf<Name>[] =>
+  (lesson.getState().draft?.tests?.[test] ?? NONE) as readonly TryOf<Name>[];
+
+const changeTries = (test: TestName, tries: readonly object[]): void =>
+  changeDraft({ tests: { ...lesson.getState().draft?.tests, [test]: tries } });
+
+/** Notes what came of one try of a test. */
+export const noteTry = <Name extends TestName>(test: Name, tried: TryOf<Name>): void =>
+  changeTries(test, [...triesOf(test), tried]);
+
+/** Takes the last try back. */
+export const takeBackTry = (test: TestName): void => changeTries(test, triesOf(test).slice(0, -1));
+
+/** Begins a test anew. */
+export const beginTestAnew = (test: TestName): void => changeTries(test, NONE);

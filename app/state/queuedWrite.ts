@@ -6,6 +6,7 @@ import type {
   NewEntry,
   NewLesson,
   NewMethodVersion,
+  NewOwnLadder,
   NewPhoto,
   NewScreen,
   NewStudent,
@@ -23,6 +24,7 @@ export type Writing =
   | { route: 'consent'; body: NewConsent }
   | { route: 'method'; body: NewMethodVersion }
   | { route: 'drill'; body: NewDrill }
+  | { route: 'ladder'; body: NewOwnLadder }
   | { route: 'card link'; body: NewCardLink }
   | { route: 'lesson'; body: NewLesson }
   | { route: 'entry'; body: NewEntry }
@@ -36,6 +38,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   consent: { method: 'POST', path: '/api/consents' },
   method: { method: 'POST', path: '/api/methods' },
   drill: { method: 'POST', path: '/api/drills' },
+  ladder: { method: 'POST', path: '/api/ladders' },
   'card link': { method: 'POST', path: '/api/card-links' },
   lesson: { method: 'POST', path: '/api/lessons' },
   entry: { method: 'POST', path: '/api/entries' },

@@ -25,6 +25,16 @@ function upgradedDraftSetup(setup: Setup, { feetPlaced = false, balanceNoted = f
   return { ...whole, measured: Object.fromEntries(names.map((name) => [name, whole.measured[name]])) };
 }
 
+/** Ladders of a lesson from before turns were measured on them. */
+const upgradedLadders = (ladders: LessonDraft['ladders']): LessonDraft['ladders'] =>
+  ladders &&
+  Object.fromEntries(
+    Object.entries(ladders).map(([key, turns]) => [
+      key,
+      turns.map((turn) => ({ ...turn, measured: turn.measured ?? null })),
+    ]),
+  );
+
 /** A lesson in progress of any earlier shape in today's. */
 export function upgradedDraft({
   feetPlaced,
@@ -40,6 +50,7 @@ export function upgradedDraft({
     step: (draft.step as string) === 'balance' ? 'feet' : draft.step,
     leftAt: draft.leftAt ?? {},
     pinned: draft.pinned ?? [],
+    ladders: upgradedLadders(draft.ladders),
     screen: draft.screen && upgradedScreen(draft.screen),
     setup: draft.setup && upgradedDraftSetup(draft.setup, { feetPlaced, balanceNoted }),
     agreed: draft.agreed && upgradedSetup(draft.agreed),

@@ -38,5 +38,7 @@ export const Quiet = words('font-text text-sm', 'pencil');
 export const FigureWords = words('figures font-text text-xl font-semibold', 'ink');
 /** A figure to be read from three metres. */
 export const HugeFigure = words('figures font-text text-[104px] leading-[112px] font-bold', 'ink');
+/** The same for a figure with its unit beside it. */
+export const WideFigure = words('figures font-text text-[72px] leading-[80px] font-bold', 'ink');
 /** A figure to be read from the ball. It takes its size from here alone, for the same reason as its colour. */
 export const LargeFigure = words('figures font-text text-4xl font-bold', 'ink');

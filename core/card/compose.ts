@@ -16,7 +16,7 @@ import {
   type FeetFigure,
   type Setup,
 } from '../setup';
-import { figureWithUnit, type LengthUnit } from '../units';
+import { figureWithUnit, saidLength, type LengthUnit } from '../units';
 import { DOSES, setupForDose, type Dose, type DosedFigure } from './doses';
 import { drawCard, type CardDrawing } from './drawing';
 import type { Drill } from './drills';
@@ -228,7 +228,8 @@ const FOUND_NAMES: Record<LadderName, string> = {
 
 function foundWords({ ladder, figure, standOn, low, high }: FoundOnLadder, length: LengthUnit): string {
   const { unit } = FIGURES[figure];
-  const say = (value: number): string => figureWithUnit(value, unit, length);
+  const say = (value: number): string =>
+    unit === 'mm' ? saidLength(value, length) : figureWithUnit(value, unit, length);
   return `Your test found: ${FOUND_NAMES[ladder]} ${say(standOn)}. It could be ${say(low)} to ${say(high)}.`;
 }
 

@@ -1,5 +1,5 @@
 import { withTurns, type EarlierTurn, type Screen } from '../body';
-import { LADDERS, turnsThatTell, type MeasuredOnRung, type Try } from '.';
+import { LADDERS, stopTold, turnsThatTell, type MeasuredOnRung, type Try } from '.';
 
 const STOOD = { leadFlare: 20, trailFlare: 5, toeLine: 3 };
 const FLARE = LADDERS['trail flare'];
@@ -90,5 +90,36 @@ describe('a test of the legs with turns measured since', () => {
       items: [],
       earlierTurns: [turn(10)],
     });
+  });
+});
+
+describe('what the measured turns say of the leg', () => {
+  const stiff: Screen & { madeAt: string } = {
+    hand: 'left',
+    items: [{ item: 'turnInTrail', tries: [0], by: 'gauge', uncertainty: null, pain: '', takenAt: null }],
+    turnedOn: null,
+    stoppedBack: null,
+    stoppedThrough: null,
+    earlierTurns: [],
+    soreKnee: { lead: false, trail: false },
+    madeAt: '2026-01-01T00:00:00.000Z',
+  };
+  const level = { leadFlare: 20, trailFlare: 0, toeLine: 0 };
+
+  // By hand: test 0 ± 5 and give 10 ± 6 reach 10 ± 7.81; two turns of 31 on 10° and 36 on 15° leave 21 each, ± 4.47.
+  // Weights 0.0164 and 2 × 0.05: (10 × 0.0164 + 21 × 0.1) / 0.1164 = 19.45; on 25° it stops at 44, not 35.
+  test('two turns that the trail leg stopped move where it stops', () => {
+    const turns = turnsThatTell(FLARE, [measuredOn(10, { hips: 31 }), measuredOn(15, { hips: 36 })], level);
+    const told = stopTold(FLARE, turns, { screen: stiff, hand: 'left' }, { ...level, trailFlare: 25 })!;
+    expect(told.leg).toBe('trail');
+    expect(told.before.value).toBeCloseTo(35);
+    expect(told.after.value).toBeCloseTo(44.45, 1);
+    expect(told.after.uncertainty).toBeLessThan(told.before.uncertainty / 2);
+  });
+
+  test('nothing new is nothing to tell; where no leg was tested a usual one stood in', () => {
+    expect(stopTold(FLARE, [], { screen: stiff, hand: 'left' }, level)).toBeNull();
+    const turns = turnsThatTell(FLARE, [measuredOn(10, { hips: 31 })], level);
+    expect(stopTold(FLARE, turns, { screen: null, hand: 'left' }, level)!.before.value).toBeCloseTo(50);
   });
 });

@@ -1,4 +1,7 @@
-import type { EarlierTurn, StoodOn } from '../body';
+import { withTurns, type EarlierTurn, type Hand, type Screen, type StoodOn } from '../body';
+import type { FootName } from '../setup';
+import { stoodOn, stopOf, turningBody } from '../turn';
+import type { Angle } from '../units';
 import type { Ladder, Try } from './ladders';
 
 /** The feet of a rung: as they stood, with the one foot that the ladder turns on its rung. */
@@ -35,4 +38,44 @@ export function turnsThatTell(ladder: Ladder, tries: readonly Try[], stood: Stoo
       ];
     })
     .sort((a, b) => a.takenAt.localeCompare(b.takenAt));
+}
+
+/** Nothing was tested and nothing measured: a usual leg stands in. */
+const NOTHING_KNOWN: Screen = {
+  hand: null,
+  items: [],
+  turnedOn: null,
+  stoppedBack: null,
+  stoppedThrough: null,
+  earlierTurns: [],
+  soreKnee: { lead: false, trail: false },
+};
+
+/** Where the leg that a ladder is about stops the hips on one of its rungs: as it was known before, and with what was measured. */
+export interface StopTold {
+  leg: FootName;
+  before: Angle;
+  after: Angle;
+}
+
+/**
+ * What turns measured on a ladder change in where its leg stops the hips.
+ * @param ladder the ladder
+ * @param turns that tell of a leg
+ * @param legs the newest test of them, with when it was made, or null; and the student's hand
+ * @param feet to be stood on, degrees
+ * @returns null where none of the turns is new, or the leg is one that hurts
+ */
+export function stopTold(
+  { measures }: Pick<Ladder, 'measures'>,
+  turns: readonly EarlierTurn[],
+  { screen, hand }: { screen: (Screen & { madeAt: string }) | null; hand: Hand },
+  feet: StoodOn,
+): StopTold | null {
+  const known = withTurns(screen, turns, hand);
+  if (!known || !measures) return null;
+  const name = measures === 'back' ? 'trail back' : 'lead through';
+  const stop = (of: Screen) => stopOf(name, turningBody(of, hand), stoodOn(feet));
+  const [before, after] = [stop(screen ?? NOTHING_KNOWN), stop(known)];
+  return before.at && after.at && { leg: after.leg, before: before.at, after: after.at };
 }

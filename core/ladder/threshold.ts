@@ -207,12 +207,16 @@ export function thresholdOf(ladder: Ladder, tries: readonly Try[]): Threshold | 
 }
 
 /**
- * The student's own band that a change makes, for a foot that has to point out so far at least.
+ * The student's own band that a change makes.
  * @param threshold the change
- * @param ladder one that passes from some rung on
- * @returns from the rung to stand on to as far as the change may be, a step at least; the ladder's unit
+ * @param ladder the ladder
+ * @returns between the rung to stand on and as far as the change may be on the side that passes, a step at least; its unit
  */
-export const ownBand = (
-  { standOn, high }: Pick<Threshold, 'standOn' | 'high'>,
-  { fine }: Ladder,
-): { low: number; high: number } => ({ low: standOn, high: Math.max(standOn + fine, Math.round(high)) });
+export function ownBand(
+  { standOn, low, high }: Pick<Threshold, 'standOn' | 'low' | 'high'>,
+  { fine, passing }: Pick<Ladder, 'fine' | 'passing'>,
+): { low: number; high: number } {
+  return passing === 'from'
+    ? { low: standOn, high: Math.max(standOn + fine, Math.round(high)) }
+    : { low: Math.min(standOn - fine, Math.round(low)), high: standOn };
+}

@@ -27,8 +27,12 @@ const STOOD_FLARE_UNCERTAINTY = 2;
 /** The toe line of feet that a turn is measured on, by the marks of the shoe (starting value), degrees. */
 const STOOD_LINE_UNCERTAINTY = 1;
 
-/** Feet that were stood on to be measured: their flares alike to begin with, so that a difference is the student's own. */
-const stoodOn = ({ leadFlare, trailFlare, toeLine }: StoodOn): TurningFeet => ({
+/**
+ * Feet that a turn is measured on: their flares alike to begin with, so that a difference is the student's own.
+ * @param stood as they stood, degrees
+ * @returns the same with how sure each is
+ */
+export const stoodOn = ({ leadFlare, trailFlare, toeLine }: StoodOn): TurningFeet => ({
   flare: { lead: leadFlare, trail: trailFlare },
   flareUncertainty: { lead: STOOD_FLARE_UNCERTAINTY, trail: STOOD_FLARE_UNCERTAINTY },
   toeLine: { value: toeLine, uncertainty: STOOD_LINE_UNCERTAINTY },

@@ -15,7 +15,7 @@ import {
 } from '../../domain/cardDraft';
 import type { LogRecord } from '../../domain/records';
 import { dayOf } from '../../domain/students';
-import { useDrills } from '../../state/drills';
+import { useDrills } from '../../state/ownThings';
 import { usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
 import { useSpeech } from '../../state/useSpeech';

@@ -3,8 +3,8 @@ import { DRILL_LIBRARY, type Drill } from '@pedastance/core/card';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { faultsWords } from '../../domain/fileFaults';
-import { useOwnDrills } from '../../state/drills';
-import { keepDrills, newDrillId } from '../../state/writes/drill';
+import { useOwnDrills } from '../../state/ownThings';
+import { keepDrills, newOwnId } from '../../state/writes/ownThings';
 import { Button } from '../../ui/Button';
 import { pickFile, saveFile } from '../../ui/files';
 import { Notice } from '../../ui/Notice';
@@ -94,7 +94,7 @@ export function DrillsScreen() {
           onCancel={() => setWriting(null)}
         />
       ) : (
-        <Button words={messages.add} onPress={() => setWriting({ ...EMPTY, id: newDrillId() })} />
+        <Button words={messages.add} onPress={() => setWriting({ ...EMPTY, id: newOwnId() })} />
       )}
       <View>
         <Heading>{messages.ours}</Heading>

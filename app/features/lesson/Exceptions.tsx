@@ -1,6 +1,6 @@
 import type { ExceptionEntry, Logged } from '@pedastance/contract';
 import type { Judgement, Parting } from '@pedastance/core/advice';
-import { bandWords, exceptionWords, ownBandWords } from '@pedastance/core/phrases';
+import { exceptionWords, ownBandWords } from '@pedastance/core/phrases';
 import { FIGURES } from '@pedastance/core/setup';
 import { SHOULDER_GOALS } from '@pedastance/core/turn';
 import { angleFigure } from '@pedastance/core/units';
@@ -144,7 +144,7 @@ export function OwnBands() {
           <Button
             look="quiet"
             words={messages.endIt}
-            label={messages.endBand(bandWords(item, { low, high }, speech.length))}
+            label={messages.endBand(ownBandWords({ item, low, high }, speech))}
             onPress={() =>
               keep(keepException({ item, low, high, club, ended: true, replaces: id }, { draft, student }))
             }

@@ -5,7 +5,6 @@ import {
   SCREEN_ITEMS,
   screenFor,
   spreadOf,
-  turnFromWidth,
   type Screen,
   type ScreenItem,
   type StoodOn,
@@ -13,7 +12,7 @@ import {
 } from '@pedastance/core/body';
 import { closingSentence, type Speech } from '@pedastance/core/phrases';
 import { turningBody } from '@pedastance/core/turn';
-import { angleFigure, type Angle } from '@pedastance/core/units';
+import { angleFigure } from '@pedastance/core/units';
 import { useEffect, useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useStore } from 'zustand';
@@ -29,6 +28,7 @@ import { spoken } from '../../domain/sentences';
 import { day } from '../../domain/students';
 import { useLessonContext } from './context';
 import { Dial } from './Dial';
+import { FromWidth } from './FromWidth';
 import { Gauge } from './Gauge';
 import { keepScreen } from '../../state/writes/screen';
 import { useSpeech } from '../../state/useSpeech';
@@ -45,9 +45,6 @@ import { measuredOf } from '../../domain/measured';
 import { common } from '../../domain/common.messages';
 import { useWanted, type Wanted } from './useWanted';
 import { messages } from './LegsStep.messages';
-
-/** How far a width is off when it is taken from a picture, as a share of it (starting value). */
-const WIDTH_ERROR = 0.03;
 
 const change = (make: (screen: Screen) => Screen): void => {
   const { draft } = lesson.getState();
@@ -99,50 +96,6 @@ function Try({ item, at, name }: TryProps) {
         onChangeText={typed}
         inputMode="numeric"
         fault={fault}
-      />
-    </View>
-  );
-}
-
-/** The hips' width seen face-on, square and turned, in any unit: they look as narrow as the turn's cosine. */
-function FromWidth({ name, onTake }: { name: string; onTake: (turn: Angle) => void }) {
-  const [square, setSquare] = useState('');
-  const [turned, setTurned] = useState('');
-  const [from, to] = [typedNumber(square), typedNumber(turned)];
-  const sound = from > 0 && to > 0 && to <= from;
-  const angle = sound ? turnFromWidth(to, from, from * WIDTH_ERROR) : null;
-  return (
-    <View className="gap-2 bg-sheet p-3">
-      <Quiet>{messages.faceOnInAPicture}</Quiet>
-      <View className="flex-row gap-2">
-        <View className="flex-1">
-          <Field
-            label={messages.square}
-            aria-label={messages.hipsWidthSquare(name)}
-            value={square}
-            onChangeText={setSquare}
-            inputMode="decimal"
-          />
-        </View>
-        <View className="flex-1">
-          <Field
-            label={messages.turned}
-            aria-label={messages.hipsWidthTurned(name)}
-            value={turned}
-            onChangeText={setTurned}
-            inputMode="decimal"
-            fault={turned !== '' && square !== '' && !sound ? messages.expectedLessThanWhenSquare : undefined}
-          />
-        </View>
-      </View>
-      {angle && (
-        <Body className="figures">{`${angleFigure(angle.value)} ± ${angleFigure(angle.uncertainty)}${angle.uncertainty > 8 ? ': rough this near square' : ''}`}</Body>
-      )}
-      <Button
-        words={common.takeIt}
-        label={messages.takeTheAngle(name)}
-        disabled={!angle}
-        onPress={() => angle && onTake({ ...angle, value: Math.round(angle.value) })}
       />
     </View>
   );

@@ -3,7 +3,7 @@ export const messages = {
   plan: 'Plan',
   tape: 'Tape',
   photo: 'Photo',
-  ladders: 'Ladders',
+  fieldTests: 'Tests',
   body: 'Body',
   record: 'Record',
   tryIt: 'Try',

@@ -8,7 +8,7 @@ import { messages } from './PartBar.messages';
 const NAMES: Partial<Record<Step, string>> = {
   who: messages.cameFor,
   legs: common.legsAndTrunk,
-  ladder: messages.ladders,
+  ladder: messages.fieldTests,
   feet: messages.plan,
   tape: messages.tape,
   photo: messages.photo,

@@ -14,12 +14,14 @@ import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
 import { JudgementCard } from '../../cards/JudgementCard';
 import { HeldLines } from '../../cards/HeldLines';
 import { heldOf, movesFeet } from '../../domain/agreements';
+import { ownWidest } from '@pedastance/core/method';
+import { measuredOf } from '../../domain/measured';
 import { noticeWords } from '../../domain/notices';
 import { shortDay } from '../../domain/students';
 import { useLastRecord } from '../../state/useLastRecord';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { useLessonContext } from './context';
-import { OwnBands, PartingChoices } from './Exceptions';
+import { OwnBands, PartingChoices, useExceptions } from './Exceptions';
 import { NeedsClub } from './NeedsClub';
 import { useJudgement } from './useJudgement';
 import { useReading } from './useReading';
@@ -122,8 +124,12 @@ function Findings() {
   const speech = useSpeech(student.hand);
   const read = useReading();
   const judgement = useJudgement();
+  const widest = ownWidest(useExceptions());
   if (!read) return null;
   const { setup, reading } = read;
+  // As wide as this student was found to post at stands in place of what hips of their breadth usually can.
+  const posts = widest !== null && measuredOf(setup).measures.stanceWidth <= widest;
+  const notices = reading.notices.filter(({ kind }) => kind !== 'too wide to post' || !posts);
   return (
     <>
       <SinceAgreed setup={setup} speech={speech} />
@@ -137,7 +143,7 @@ function Findings() {
       )}
       <OwnBands />
       <NotMeasured />
-      {reading.notices.map((notice) => (
+      {notices.map((notice) => (
         <Notice key={notice.kind} kind="caution">
           {noticeWords(notice, speech)}
         </Notice>

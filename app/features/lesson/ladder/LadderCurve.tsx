@@ -7,21 +7,26 @@ const HEIGHT = 132;
 const EDGE = 18;
 const [DONE_Y, NOT_DONE_Y] = [34, 58];
 const MARK = 5;
+/** So many rungs have their figure beside them: more would run into one another. */
+const MOST_LABELS = 5;
 
-/** Every scored turn as a mark on its rung, done above and not done below, and where the change is believed to be. */
+/** Every scored try as a mark on its rung, done above and not done below, and where the change is believed to be. */
 export function LadderCurve({
   ladder,
   tries,
   threshold,
+  say,
 }: {
   ladder: Ladder;
   tries: readonly Try[];
   threshold: Threshold;
+  say: (rung: number) => string;
 }) {
   const { first, last } = ladder;
   const at = (rung: number): number =>
     EDGE + ((Math.min(last, Math.max(first, rung)) - first) / (last - first)) * (WIDTH - 2 * EDGE);
   const scored = tries.filter(isScored);
+  const labelledEvery = Math.ceil((last - first) / ladder.fine / MOST_LABELS);
   // Marks of one rung and result stand beside each other.
   const marks = scored.map((each, index) => {
     const same = scored
@@ -61,10 +66,10 @@ export function LadderCurve({
       />
       <line x1={EDGE} x2={WIDTH - EDGE} y1={HEIGHT - 20} y2={HEIGHT - 20} stroke={GRID} />
       {rungsOf(ladder)
-        .filter((rung) => rung % ladder.coarse === 0)
+        .filter((_rung, place) => place % labelledEvery === 0)
         .map((rung) => (
           <text key={rung} x={at(rung)} y={HEIGHT - 3} fontSize={13} textAnchor="middle" fill={INK}>
-            {rung}°
+            {say(rung)}
           </text>
         ))}
       {marks.map(({ x, y, passed }, index) => (

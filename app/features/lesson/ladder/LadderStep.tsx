@@ -1,289 +1,194 @@
-import type { LadderEntry, Logged } from '@pedastance/contract';
-import { flareMark } from '@pedastance/core/card';
-import {
-  isScored,
-  LADDERS,
-  limitsFor,
-  MOST_SCORED,
-  nextOn,
-  ownBand,
-  thresholdOf,
-  type Limits,
-  type NextTurn,
-  type Threshold,
-  type Try,
-  type TryResult,
-} from '@pedastance/core/ladder';
-import { ownBandWords } from '@pedastance/core/phrases';
-import UndoIcon from 'lucide-react-native/icons/undo-2';
-import { useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { angleFigure } from '@pedastance/core/units';
+import { naturalToeOut, screenFor } from '@pedastance/core/body';
+import type { ReactNode } from 'react';
+import { useMemo } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
 import { useStore } from 'zustand';
-import { common } from '../../../domain/common.messages';
-import {
-  asTries,
-  climbOf,
-  laddersIn,
-  sparedOnLadders,
-  type Climb,
-  type LadderTurn,
-} from '../../../domain/ladders';
-import { foundWords, ladderName } from '../../../domain/ladderWords';
-import { figure, spoken } from '../../../domain/sentences';
+import { ladderKey } from '@pedastance/contract/climbed';
+import { laddersFor, laddersIn, type OfferedLadder } from '../../../domain/ladders';
+import { keptFound, ladderName } from '../../../domain/ladderWords';
+import { EMPTY_SCREEN } from '../../../domain/legsAndTrunk';
+import { spoken } from '../../../domain/sentences';
 import { day, dayOf } from '../../../domain/students';
-import { standingExceptions } from '../../../domain/exceptions';
-import { beginLadderAnew, noteTurn, takeBackTurn } from '../../../state/ladder';
-import { lesson } from '../../../state/lesson';
+import { openFieldTest } from '../../../state/ladder';
+import { changeDraft, lesson, openStep } from '../../../state/lesson';
+import { useOwnLadders } from '../../../state/ownThings';
 import { useRecords } from '../../../state/records';
 import { useSpeech } from '../../../state/useSpeech';
-import { keepLadder } from '../../../state/writes/ladder';
-import { Button, IconButton } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
-import { INK } from '../../../ui/colours';
-import { Notice } from '../../../ui/Notice';
-import { Body, HugeFigure, Quiet } from '../../../ui/Words';
+import { Button } from '../../../ui/Button';
+import { Body, Heading, Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
-import { LadderCurve } from './LadderCurve';
+import { WorkPlace } from '../WorkPlace';
+import { messages as tests } from './FieldTests.messages';
+import { finishFound, FinishRunner } from './FinishRunner';
+import { LadderRunner } from './LadderRunner';
 import { messages } from './LadderStep.messages';
+import { LowPointRunner, lowPointSaid } from './LowPointRunner';
+import { SetbackRunner, setbackSaid } from './SetbackRunner';
+import { SettledRunner, settledFound } from './SettledRunner';
+import { useNewestTest } from './TestFrame';
 
-const FLARES = ['trail flare', 'lead flare'] as const;
-type Flare = (typeof FLARES)[number];
-const FOOT: Record<Flare, 'trail' | 'lead'> = { 'trail flare': 'trail', 'lead flare': 'lead' };
-
-const NONE: readonly LadderTurn[] = [];
-
-/** A ladder of the open lesson with what was kept of it before. */
-function useClimb(name: Flare): Climb & { turns: readonly LadderTurn[] } {
+/** The ladders that this student is offered. */
+function useOffered(): OfferedLadder[] {
   const { student } = useLessonContext();
-  const lessonId = useStore(lesson, (state) => state.draft?.id ?? '');
-  const turns = useStore(lesson, (state) => state.draft?.ladders?.[name] ?? NONE);
-  const entries = useRecords((state) => state.entries);
-  return useMemo(() => {
-    const kept = laddersIn(Object.values(entries), student.id);
-    return { turns, ...climbOf(kept, { name, lessonId, turns }, new Date()) };
-  }, [entries, student.id, name, lessonId, turns]);
+  const own = useOwnLadders();
+  return useMemo(() => laddersFor(student, own, dayOf(new Date())), [student, own]);
 }
 
-const SCORES: readonly { result: TryResult; look: 'act' | 'plain' | 'quiet' }[] = [
-  { result: 'passed', look: 'act' },
-  { result: 'failed', look: 'plain' },
-  { result: 'worse', look: 'plain' },
-  { result: 'pain', look: 'quiet' },
-];
-const SCORE_WORDS: Record<TryResult, string> = {
-  passed: messages.passed,
-  failed: messages.failed,
-  worse: messages.worse,
-  pain: messages.hurts,
+interface RowProps {
+  name: string;
+  purpose: string;
+  /** What it found last, and when. */
+  found?: { words: string; on: string } | null | undefined;
+  onPress: () => void;
+}
+
+/** A field test in the list: what it is for, and what it found last. */
+function Row({ name, purpose, found, onPress }: RowProps) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={name}
+      onPress={onPress}
+      className="min-h-[56px] gap-1 border-b border-grid py-3"
+      testID="field-test"
+    >
+      <Body className="text-lg font-semibold text-lagoon">{name}</Body>
+      <Quiet>{purpose}</Quiet>
+      {found && found.words !== '' && <Body>{tests.last(day(found.on), found.words)}</Body>}
+    </Pressable>
+  );
+}
+
+/** The ladders, each with what it found last. */
+function Ladders() {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const offered = useOffered();
+  const entries = useRecords((state) => state.entries);
+  const kept = useMemo(() => laddersIn(Object.values(entries), student.id), [entries, student.id]);
+  return (
+    <>
+      {offered.map((each) => {
+        const last = kept.find((entry) => ladderKey(entry) === each.key);
+        const told = last && keptFound(last, kept, speech);
+        return (
+          <Row
+            key={each.key}
+            name={ladderName(each, speech)}
+            purpose={spoken(each.ladder.purpose, speech)}
+            found={last && told && { words: told.words, on: last.madeAt }}
+            onPress={() => openFieldTest(each.key)}
+          />
+        );
+      })}
+    </>
+  );
+}
+
+/** The tests beside the ladders, each with what it found last. */
+function Others() {
+  const { student, screen } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const [setback, lowPoint] = [useNewestTest('setback', false), useNewestTest('low point', false)];
+  const [settled, finish] = [useNewestTest('settled', false), useNewestTest('finish', false)];
+  const toeOut = screen && naturalToeOut(screenFor(screen, student.hand));
+  const told = <Test extends { madeAt: string }>(test: Test | null, words: (of: Test) => string) =>
+    test && { words: words(test), on: test.madeAt };
+  const row = (key: keyof typeof PURPOSES, found: RowProps['found'], open = () => openFieldTest(key)) => (
+    <Row
+      name={PURPOSES[key].name}
+      purpose={spoken(PURPOSES[key].purpose, speech)}
+      found={found}
+      onPress={open}
+    />
+  );
+  const lookAtToes = () => {
+    if (!lesson.getState().draft?.screen) changeDraft({ screen: { ...EMPTY_SCREEN, hand: student.hand } });
+    openStep('legs');
+  };
+  return (
+    <>
+      {row(
+        'low point',
+        told(lowPoint, (of) => lowPointSaid(of, speech)),
+      )}
+      {row('finish', told(finish, finishFound))}
+      {row('settled', told(settled, settledFound))}
+      {row('setback', told(setback, setbackSaid))}
+      {row(
+        'toe-out',
+        toeOut && {
+          words: spoken(tests.toeOut.found(angleFigure(toeOut.lead), angleFigure(toeOut.trail)), speech),
+          on: screen.madeAt,
+        },
+        lookAtToes,
+      )}
+    </>
+  );
+}
+
+const PURPOSES = {
+  'low point': tests.lowPoint,
+  finish: tests.finish,
+  settled: tests.settled,
+  setback: tests.setback,
+  'toe-out': tests.toeOut,
 };
 
-/** The rung to stand on, large enough for three metres, and one tap for how the turn went. */
-function Turn({
-  name,
-  next,
-  limits,
-  turns,
-}: {
-  name: Flare;
-  next: Extract<NextTurn, { kind: 'turn' }>;
-  limits: Limits;
-  turns: readonly LadderTurn[];
-}) {
-  const { student, build } = useLessonContext();
-  const speech = useSpeech(student.hand);
-  const [moved, setMoved] = useState(0);
-  const { fine } = LADDERS[name];
-  const rung = Math.min(limits.most, Math.max(limits.least, next.rung + moved * fine));
-  const { shoeLength, shoeBreadth } = build.figures;
-  const mark = flareMark(rung, { length: shoeLength.value, breadth: shoeBreadth.value });
-  const note = (result: TryResult | null) => {
-    noteTurn(name, rung, result);
-    setMoved(0);
-  };
-  const done = turns.filter(({ result }) => result !== null).length;
+/** What a test with a club shows before one was chosen. */
+function WithClub({ children }: { children: (club: NonNullable<ReturnType<typeof useClub>>) => ReactNode }) {
+  const club = useClub();
+  if (club) return <>{children(club)}</>;
   return (
-    <View className="gap-3" testID="rung">
-      <Quiet>
-        {next.scored ? messages.tryNumber(done + 1, MOST_SCORED) : messages.warmUp(turns.length + 1)}
-      </Quiet>
-      {next.rest && <Notice kind="plain">{messages.rest}</Notice>}
-      <View className="flex-row flex-wrap items-center justify-between gap-3">
-        <HugeFigure testID="rung-figure">{figure(rung, 'degrees', speech)}</HugeFigure>
-        <View className="flex-row gap-2">
-          <Button
-            look="plain"
-            words={`− ${fine}°`}
-            label={messages.lessRung}
-            onPress={() => setMoved(moved - 1)}
-          />
-          <Button
-            look="plain"
-            words={`+ ${fine}°`}
-            label={messages.moreRung}
-            onPress={() => setMoved(moved + 1)}
-          />
-        </View>
+    <View className="gap-3">
+      <Body>{tests.needsClub}</Body>
+      <Button words={tests.chooseClub} onPress={() => openStep('club')} />
+    </View>
+  );
+}
+const useClub = () => useStore(lesson, (state) => state.draft?.club ?? null);
+
+/** The field test that is open. */
+function Open({ name }: { name: string }) {
+  const offered = useOffered();
+  const ladder = offered.find(({ key }) => key === name);
+  if (ladder) return <LadderRunner key={name} offered={ladder} />;
+  if (name === 'settled') return <SettledRunner />;
+  if (name === 'setback') return <WithClub>{(club) => <SetbackRunner club={club} />}</WithClub>;
+  if (name === 'low point') return <WithClub>{(club) => <LowPointRunner key={club} club={club} />}</WithClub>;
+  if (name === 'finish') return <WithClub>{(club) => <FinishRunner club={club} />}</WithClub>;
+  return null;
+}
+
+/** The name of a field test, over its runner. */
+function useName(name: string): string {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const ladder = useOffered().find(({ key }) => key === name);
+  return ladder ? ladderName(ladder, speech) : (PURPOSES[name as keyof typeof PURPOSES]?.name ?? '');
+}
+
+function OpenTest({ name }: { name: string }) {
+  return (
+    <WorkPlace label={messages.title} plan="strip">
+      <View className="flex-row items-center justify-between gap-2">
+        <Heading>{useName(name)}</Heading>
+        <Button look="quiet" words={messages.allTests} onPress={() => openFieldTest(null)} />
       </View>
-      <Body className="text-lg font-semibold">{spoken(messages.point(FOOT[name], mark), speech)}</Body>
-      {next.scored ? (
-        <View className="flex-row flex-wrap gap-2">
-          {SCORES.map(({ result, look }) => (
-            <Button key={result} look={look} words={SCORE_WORDS[result]} onPress={() => note(result)} />
-          ))}
-        </View>
-      ) : (
-        <Button words={messages.turned} onPress={() => note(null)} />
-      )}
-    </View>
+      <Open name={name} />
+    </WorkPlace>
   );
 }
 
-/** What the ladder tells so far, and the student's own band by it. */
-function Found({
-  name,
-  threshold,
-  tries,
-  turns,
-}: {
-  name: Flare;
-  threshold: Threshold;
-  tries: readonly Try[];
-  turns: readonly LadderTurn[];
-}) {
-  const { student } = useLessonContext();
-  const speech = useSpeech(student.hand);
-  const draft = useStore(lesson, (state) => state.draft);
-  const entries = useRecords((state) => state.entries);
-  const [kept, setKept] = useState<{ of: unknown; words: string; fault: string } | null>(null);
-  const ladder = LADDERS[name];
-  const item = ladder.figure;
-  const degrees = (value: number) => figure(value, 'degrees', speech);
-  const band = ownBand(threshold, ladder);
-  const { beyond, contradictions } = threshold;
-  const keep = async (taken: boolean) => {
-    const all = Object.values(entries);
-    const before = laddersIn(all, student.id).find(
-      (each) => each.ladder === name && each.lessonId === draft!.id,
-    );
-    const own = standingExceptions(all, student.id).findLast(
-      (each) => each.item === item && each.club === null,
-    );
-    const words = taken ? messages.taken : messages.keptForLater;
-    try {
-      await keepLadder(
-        { ladder: name, turns: [...turns], replaces: before?.id ?? null },
-        taken ? { item, ...band, replaces: own?.id ?? null } : null,
-        { draft: draft!, student },
-      );
-      setKept({ of: turns, words, fault: '' });
-    } catch (error) {
-      setKept({ of: turns, words, fault: common.notKept((error as Error).message) });
-    }
-  };
-  const told = kept?.of === turns ? kept : null;
-  return (
-    <View className="gap-2" testID="ladder-found">
-      <Body className="text-lg font-semibold">{foundWords(name, threshold, speech)}</Body>
-      {beyond && <Notice kind="caution">{messages.beyond[beyond]}</Notice>}
-      {contradictions.slice(0, 1).map(({ passed, failed }) => (
-        <Notice key={passed} kind="caution" live>
-          {messages.contradiction(degrees(passed), degrees(failed))}
-        </Notice>
-      ))}
-      <LadderCurve ladder={ladder} tries={tries} threshold={threshold} />
-      {told?.fault === '' && (
-        <Notice kind="good" live>
-          {told.words}
-        </Notice>
-      )}
-      {turns.length > 0 && told?.fault !== '' && (
-        <View className="flex-row flex-wrap gap-2">
-          <Button
-            look="plain"
-            words={messages.take(ownBandWords({ item, ...band }, speech))}
-            onPress={() => void keep(true)}
-          />
-          <Button look="quiet" words={messages.keepForLater} onPress={() => void keep(false)} />
-        </View>
-      )}
-      {told && told.fault !== '' && <Notice kind="trouble">{told.fault}</Notice>}
-    </View>
-  );
-}
-
-/** What the same ladder told before. */
-function Earlier({ entry, goesOn }: { entry: Logged<LadderEntry>; goesOn: boolean }) {
-  const { student } = useLessonContext();
-  const speech = useSpeech(student.hand);
-  const before = thresholdOf(LADDERS[entry.ladder], asTries(entry.turns, 0));
-  if (!before) return null;
-  return (
-    <Quiet testID="ladder-earlier">
-      {messages.earlier(day(entry.madeAt), foundWords(entry.ladder, before, speech))}
-      {goesOn ? ` ${messages.goesOn}` : ''}
-    </Quiet>
-  );
-}
-
-/** So few scored turns tell nothing worth showing. */
-const LEAST_SHOWN = 4;
-
-function OnLadder({ name }: { name: Flare }) {
-  const { student } = useLessonContext();
-  const speech = useSpeech(student.hand);
-  const { tries, turns, sitting, earlier, goesOn } = useClimb(name);
-  const ladder = LADDERS[name];
-  const spared = sparedOnLadders(student, dayOf(new Date()));
-  const limits = limitsFor(ladder, spared);
-  const next = nextOn(ladder, tries, sitting, limits);
-  const threshold = tries.filter(isScored).length >= LEAST_SHOWN ? thresholdOf(ladder, tries) : null;
-  return (
-    <View className="gap-4">
-      <Body>{spoken(ladder.purpose, speech)}</Body>
-      <Quiet>{messages.counts(spoken(ladder.passes, speech))}</Quiet>
-      {earlier && <Earlier entry={earlier} goesOn={goesOn} />}
-      {spared && <Notice kind="caution">{messages.spared}</Notice>}
-      {next.kind === 'turn' ? (
-        <Turn name={name} next={next} limits={limits} turns={turns} />
-      ) : (
-        <Notice kind={next.why === 'pain' || next.why === 'two worse in a row' ? 'caution' : 'good'} live>
-          {messages.stops[next.why]}
-        </Notice>
-      )}
-      {turns.length > 0 && (
-        <View className="flex-row flex-wrap items-center gap-2">
-          <IconButton
-            label={messages.takeBack}
-            icon={<UndoIcon color={INK} size={22} />}
-            onPress={() => takeBackTurn(name)}
-          />
-          <Button look="quiet" words={messages.anew} onPress={() => beginLadderAnew(name)} />
-        </View>
-      )}
-      {threshold && <Found name={name} threshold={threshold} tries={tries} turns={turns} />}
-    </View>
-  );
-}
-
-/** One foot moved a step at a time, until what is asked for works: what this student needs, instead of a guess. */
+/** Tests on the tee: what this student needs, found a step at a time instead of guessed. */
 export function LadderStep() {
-  const { student } = useLessonContext();
-  const speech = useSpeech(student.hand);
-  const [name, setName] = useState<Flare>('trail flare');
+  const open = useStore(lesson, (state) => state.draft?.openTest ?? null);
+  if (open) return <OpenTest key={open} name={open} />;
   return (
-    <ScrollView
-      className="flex-1"
-      contentContainerClassName="gap-4 p-4"
-      tabIndex={0}
-      aria-label={messages.title}
-    >
-      <Choice
-        label={messages.which}
-        options={FLARES.map((value) => ({ value, words: ladderName(value, speech) }))}
-        value={name}
-        onChange={setName}
-      />
-      <OnLadder key={name} name={name} />
+    <ScrollView className="flex-1" contentContainerClassName="p-4" tabIndex={0} aria-label={messages.title}>
+      <Ladders />
+      <Others />
     </ScrollView>
   );
 }
