@@ -1,9 +1,9 @@
 // The page behind a card's link: shows the card, keeps it for where there is no signal, and sends what is ticked.
-import type { OpenedCard } from '@pedastance/contract';
+import type { OpenedCard, Tick } from '@pedastance/contract';
 import { MOST_TICKS_AT_ONCE } from '@pedastance/contract/cardLimits';
 import { v7 as newId } from 'uuid';
 import { keep, keptCard, letGo, letGoOfEnded, localDay, type Kept } from './kept';
-import { cardHtml, escaped, spokenDay } from './render';
+import { cardHtml, escaped, spokenDay, type LadderTicks } from './render';
 import { startRoutine } from './routine';
 import { Away, calendarFile, Closed, countSeen, fetchPictures, openCard, sendTicks } from './server';
 
@@ -33,6 +33,12 @@ function doing(): string {
   return `<div class="card-doing"><button class="card-main" data-do="round">Tick a round</button><button class="card-hurts" data-do="hurts">It hurts</button>${done}</div>`;
 }
 
+/** What was tried of the ladder, with what waits to be sent; on a day on which it hurt nothing more is tried. */
+function ladderTicks(): LadderTicks {
+  const waiting = kept!.waiting.flatMap(({ rung }) => rung ?? []);
+  return { tried: [...(kept!.opened.rungs ?? []), ...waiting], live: !hurtsToday(localDay()) };
+}
+
 const TOOLS =
   '<div class="card card-tools"><div class="card-doing"><button data-do="step">Step me in</button><button data-do="calendar">Put it in my calendar</button><button data-do="print">Print</button></div></div>';
 
@@ -49,7 +55,7 @@ function show(): void {
   if (!kept) return;
   const { card } = kept.opened;
   document.title = `${card.clubs[0]!.title} · your card`;
-  root.innerHTML = told(kept.opened) + cardHtml(card, doing(), kept.pictures ?? null) + TOOLS;
+  root.innerHTML = told(kept.opened) + cardHtml(card, doing(), kept.pictures ?? null, ladderTicks()) + TOOLS;
 }
 
 function close(): void {
@@ -96,9 +102,9 @@ async function meetServer(): Promise<void> {
   }
 }
 
-function tick(hurts: boolean): void {
+function tick(what: Pick<Tick, 'rounds' | 'hurts' | 'rung'>): void {
   if (!kept) return;
-  kept.waiting.push({ id: newId(), on: localDay(), rounds: hurts ? 0 : 1, hurts });
+  kept.waiting.push({ id: newId(), on: localDay(), ...what });
   keep(token, kept);
   show();
   void meetServer();
@@ -117,9 +123,14 @@ async function saveCalendar(): Promise<void> {
   }
 }
 
-const DOES: Record<string, () => void> = {
-  round: () => tick(false),
-  hurts: () => tick(true),
+const tickRung = (button: HTMLElement, done: boolean): void =>
+  tick({ rounds: 0, hurts: false, rung: { at: Number(button.dataset.at), done } });
+
+const DOES: Record<string, (button: HTMLElement) => void> = {
+  round: () => tick({ rounds: 1, hurts: false, rung: null }),
+  hurts: () => tick({ rounds: 0, hurts: true, rung: null }),
+  did: (button) => tickRung(button, true),
+  'not yet': (button) => tickRung(button, false),
   calendar: () => void saveCalendar(),
   print: () => window.print(),
   step: () => startRoutine(root),
@@ -143,8 +154,8 @@ async function start(): Promise<void> {
 }
 
 root.addEventListener('click', (event) => {
-  const name = (event.target as Element).closest<HTMLElement>('[data-do]')?.dataset.do;
-  if (name) DOES[name]?.();
+  const button = (event.target as Element).closest<HTMLElement>('[data-do]');
+  if (button) DOES[button.dataset.do!]?.(button);
 });
 addEventListener('online', () => void meetServer().then(countWhenSeen));
 addEventListener('hashchange', () => location.reload());

@@ -113,3 +113,31 @@ test('as text it has what a message needs', () => {
     'If it hurts, stop.',
   ]);
 });
+
+describe('a ladder to go up alone', () => {
+  const ladder = {
+    name: 'Ball back',
+    purpose: 'Finds how far back the ball may lie.',
+    counts: 'It counts when the strike is clean.',
+    rungs: [
+      { at: 0, words: 'Ball level with the left heel.' },
+      { at: 20, words: 'Ball <a hand> inside the left heel.' },
+    ],
+  };
+  const tried = [
+    { at: 20, done: true },
+    { at: 20, done: false },
+  ];
+  test('has a line for each rung with what was ticked on it, and buttons while more can be ticked', () => {
+    const html = cardHtml(card({ ladder }), '', null, { tried, live: true });
+    expect(html.match(/data-do="did"/g)).toHaveLength(2);
+    expect(html).toContain('data-do="not yet" data-at="20"');
+    expect(html).toContain('● ○');
+    expect(html).toContain('&lt;a hand&gt;');
+  });
+  test('to look at, on paper, or on a day on which it hurt there is nothing to press', () => {
+    expect(cardHtml(card({ ladder }))).not.toContain('data-do');
+    expect(cardHtml(card({ ladder }), '', null, { tried, live: false })).not.toContain('data-do');
+    expect(cardHtml(card())).not.toContain('card-rungs');
+  });
+});

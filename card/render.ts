@@ -1,7 +1,7 @@
 // A card as HTML: for the student's page, for the coach who looks at it first, and for paper.
 import type { CardPictures } from '@pedastance/contract';
 import { CARD_PICTURE_PX } from '@pedastance/contract/cardLimits';
-import type { Card, CardClub, CardDrawing, CardDrill } from '@pedastance/core/card';
+import type { Card, CardClub, CardDrawing, CardDrill, CardLadder } from '@pedastance/core/card';
 import { LOCALE } from '@pedastance/core/units';
 
 const ESCAPED: Record<string, string> = {
@@ -97,16 +97,47 @@ function beforeAndAfter({ earlier, later, measures }: CardPictures): string {
   return `<div class="card-two">${picture('Before', earlier)}${picture('After', later)}</div><table class="card-measures"><thead><tr><td></td><th scope="col">Before</th><th scope="col">After</th></tr></thead><tbody>${rows.join('')}</tbody></table>`;
 }
 
+/** What was tried of a card's ladder, and whether more can be ticked now. */
+export interface LadderTicks {
+  tried: readonly { at: number; done: boolean }[];
+  live: boolean;
+}
+
+const marksOn = (at: number, { tried }: LadderTicks): string =>
+  tried
+    .filter((each) => each.at === at)
+    .map(({ done }) => (done ? '●' : '○'))
+    .join(' ');
+
+/** A ladder to go up alone: a line for each rung, with what was ticked on it. */
+function ladderHtml({ purpose, counts, rungs }: CardLadder, ticks: LadderTicks): string {
+  const button = (at: number, done: boolean): string =>
+    `<button data-do="${done ? 'did' : 'not yet'}" data-at="${at}">${done ? 'Did it' : 'Not yet'}</button>`;
+  const lines = rungs.map(
+    ({ at, words }) =>
+      `<li><span>${escaped(words)}</span><b aria-label="${marksOn(at, ticks) === '' ? 'not tried' : 'tried'}">${marksOn(at, ticks)}</b>${ticks.live ? `<span class="card-doing">${button(at, true)}${button(at, false)}</span>` : ''}</li>`,
+  );
+  return `${part('p', 'how', purpose)}${part('p', 'how', counts)}<ol class="card-rungs">${lines.join('')}</ol>${part('p', 'how', 'Start at the first, after a warm-up. Five tries, then a rest. Fifteen a day at most.')}`;
+}
+
+const NOT_TRIED: LadderTicks = { tried: [], live: false };
+
 /**
  * A card as HTML, everything in it escaped.
  * @param card the card
  * @param doing what a student can do on the page, as HTML, where there is anything
  * @param pictures the feet before and after, where the student shares them
+ * @param ticks what was tried of its ladder
  * @returns an element of the class `card`
  */
-export function cardHtml(card: Card, doing = '', pictures: CardPictures | null = null): string {
+export function cardHtml(
+  card: Card,
+  doing = '',
+  pictures: CardPictures | null = null,
+  ticks: LadderTicks = NOT_TRIED,
+): string {
   const [first, ...others] = card.clubs as [CardClub, ...CardClub[]];
-  const { practice, drills, routine, cue, nextLook, care, odd, firstName } = card;
+  const { practice, drills, routine, cue, nextLook, ladder, care, odd, firstName } = card;
   const given = doses(first);
   return [
     '<div class="card">',
@@ -124,6 +155,7 @@ export function cardHtml(card: Card, doing = '', pictures: CardPictures | null =
     section('check', 'Check before you swing', list('ul', 'marks', first.marks)),
     section('routine', 'Step in the same way, every ball', list('ol', 'steps', routine)),
     section('drills', drills.length > 1 ? 'Two drills' : 'One drill', drills.map(drill).join('')),
+    ladder ? section('ladder', ladder.name, ladderHtml(ladder, ticks)) : '',
     section('bag', 'Your other clubs', others.map(another).join('')),
     nextLook ? section('next', 'We look at it again', part('p', 'day', spokenDay(nextLook))) : '',
     `<footer class="card-care">${care.map((line) => part('p', 'caution', line)).join('')}</footer>`,

@@ -1,5 +1,5 @@
 /** What this screen says. */
 export const messages = {
   hasGrownByOrMore:
-    'Has grown by 2% or more since: these figures were another body’s. Measure again before going by them.',
+    'Has grown since, or is in larger shoes: these figures were another body’s. Measure again before going by them.',
 };

@@ -7,7 +7,7 @@ import { messages } from './Outgrown.messages';
 /** Says so where a student has grown so much since a record that its figures are another body's. */
 export function Outgrown({ record: { reading } }: { record: LogRecord }) {
   const then = useRecords((state) => state.builds[reading.buildId]);
-  const now = useRecords((state) => state.students[reading.studentId]?.build);
-  if (!outgrown(then, now)) return null;
+  const student = useRecords((state) => state.students[reading.studentId]);
+  if (!outgrown(then, student?.build, student)) return null;
   return <Notice kind="caution">{messages.hasGrownByOrMore}</Notice>;
 }

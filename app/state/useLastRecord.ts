@@ -17,6 +17,7 @@ export type LastRecord = (
 export function useLastRecord(studentId: string, build: NewBuild | null): LastRecord {
   const entries = useRecords((state) => state.entries);
   const builds = useRecords((state) => state.builds);
+  const student = useRecords((state) => state.students[studentId]);
   return useMemo(() => {
     const records = recordsOf(Object.values(entries), studentId);
     return (club, shot, which = () => true) =>
@@ -26,10 +27,10 @@ export function useLastRecord(studentId: string, build: NewBuild | null): LastRe
           build !== null &&
           which(record) &&
           (club === undefined || (address.club === club && address.shot === shot)) &&
-          !outgrown(builds[reading.buildId], build)
+          !outgrown(builds[reading.buildId], build, student)
         );
       }) ?? null;
-  }, [entries, builds, studentId, build]);
+  }, [entries, builds, studentId, student, build]);
 }
 
 /** The feet that a record agreed on, else those it found. */

@@ -2,6 +2,7 @@ export * from './build';
 export * from './breadthFits';
 export * from './estimate';
 export * from './shoeSize';
+export * from './growth';
 export * from './legsAndTrunk';
 export * from './gauge';
 export * from './facts';

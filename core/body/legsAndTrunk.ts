@@ -266,19 +266,6 @@ export function naturalToeOut(screen: Screen): Record<FootName, number> | null {
   return lead && trail && { lead: lead.value, trail: trail.value };
 }
 
-/** A junior who has grown by this share has other legs than were tested (starting value). */
-const GROWN = 0.02;
-
-/**
- * Whether a student has grown too much for an earlier screen to hold.
- * @param heightThen when the legs were tested, any unit
- * @param heightNow in the same unit
- * @returns true from a fiftieth of difference
- * @example hasOutgrown(1500, 1540) // true
- */
-export const hasOutgrown = (heightThen: number, heightNow: number): boolean =>
-  Math.abs(heightNow - heightThen) / heightThen >= GROWN;
-
 /**
  * Turn from how wide the hips look face-on: turned by so much they look as narrow as its cosine.
  * Near square a small error of width is a large one of turn, and the answer says so.

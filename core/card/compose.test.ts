@@ -1,4 +1,5 @@
 import { setupAsTaken, withFigure, type CautionFact } from '..';
+import type { OwnLadder } from '../ladder';
 import { taught } from '../test/fitProblems';
 import { composeCard, type Card, type TakenHome } from './compose';
 import { exaggeratedDose, setupForDose } from './doses';
@@ -50,6 +51,8 @@ const home = (given: Partial<TakenHome['student']> = {}): TakenHome => ({
   cue: 'Lead foot as for a long throw.',
   practice: { daysAWeek: 3, balls: 40, warmUp: true },
   nextLook: '2026-12-04',
+  ladder: null,
+  found: [],
   length: 'cm',
   today: TODAY,
 });
@@ -171,4 +174,65 @@ describe('practice', () => {
       '10 balls, then step away. Do that 4 times.',
     ]);
   });
+});
+
+describe('what field tests found', () => {
+  const found = {
+    ladder: 'trail flare',
+    figure: 'trailFlare',
+    on: '2026-11-20',
+    standOn: 25,
+    low: 20,
+    high: 29.6,
+  } as const;
+
+  test('stands with why, in the student’s own sides and no finer than it is known', () => {
+    const card = composeCard({ ...home({ hand: 'left' }), found: [found] });
+    expect(card.clubs[0]!.because).toBe(
+      'The left hip stopped the turn. Your test found: left toe out 25°. It could be 20° to 30°.',
+    );
+    const width = {
+      ladder: 'width',
+      figure: 'stanceWidth',
+      on: '2026-11-20',
+      standOn: 482,
+      low: 451,
+      high: 519,
+    } as const;
+    expect(composeCard({ ...home(), found: [width] }).clubs[0]!.because).toContain('heels apart 48 cm');
+  });
+
+  test('a ladder to go up alone tells how to stand on each rung', () => {
+    const ladder: OwnLadder = {
+      id: 'own-1',
+      name: 'Trail toe out',
+      figure: 'trailFlare',
+      purpose: 'Finds how far out the trail toe has to point.',
+      passes: 'the trail foot stays where it is.',
+      passing: 'from',
+      swing: 'half swing',
+      first: 0,
+      last: 30,
+      step: 15,
+      minors: true,
+    };
+    const card = composeCard({ ...home(), ladder });
+    expect(card.ladder).toMatchObject({
+      name: 'Right toe out',
+      counts: 'It counts when the right foot stays where it is.',
+    });
+    expect(card.ladder!.rungs).toEqual([
+      { at: 0, words: 'Point the right toe straight ahead.' },
+      { at: 15, words: expect.stringMatching(/^Point the right toe out by .*, 15°\.$/) },
+      { at: 30, words: expect.stringMatching(/30°\.$/) },
+    ]);
+    expect(composeCard(home()).ladder).toBeNull();
+  });
+});
+
+test('a growing body is told that marks change with the shoes, and when to measure again', () => {
+  expect(composeCard(home({ birthYear: 2014 })).care[0]).toBe(
+    'You grow. In new shoes, or after 20 March, ask your coach to measure again.',
+  );
+  expect(composeCard(home()).care.join(' ')).not.toMatch(/You grow/);
 });

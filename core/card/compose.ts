@@ -1,4 +1,13 @@
-import { cautionsOf, NOT_MEDICAL_ADVICE, isMinor, agesOn, type CautionFact, type Hand } from '../body';
+import {
+  agesOn,
+  cautionsOf,
+  isMinor,
+  measureAgainOn,
+  NOT_MEDICAL_ADVICE,
+  stillGrows,
+  type CautionFact,
+  type Hand,
+} from '../body';
 import { clubAndShot, type ClubId, type ShotType } from '../club';
 import { ladderFrom, rungsOf, type LadderName, type OwnLadder, type OwnLadderFigure } from '../ladder';
 import { capitalised, inFootWords, liftWords } from '../phrases';
@@ -16,7 +25,7 @@ import {
   type FeetFigure,
   type Setup,
 } from '../setup';
-import { figureWithUnit, saidLength, type LengthUnit } from '../units';
+import { figureWithUnit, LOCALE, saidLength, type LengthUnit } from '../units';
 import { DOSES, setupForDose, type Dose, type DosedFigure } from './doses';
 import { drawCard, type CardDrawing } from './drawing';
 import type { Drill } from './drills';
@@ -138,6 +147,13 @@ export const IT_LOOKS_ODD = 'It will look odd from up there. It is right.';
 const IF_IT_HURTS = 'If it hurts, stop. Ask your coach before you go on.';
 const STILL_HURTS = 'If it goes on hurting, see a doctor or physiotherapist.';
 const ASK_FIRST = 'Ask your doctor or physiotherapist first. Their word counts more than this card.';
+
+/** Feet grow first: a growing body's marks hold until the shoes change, and not for long. */
+const growingLine = (agreedOn: string): string =>
+  `You grow. In new shoes, or after ${saidDay(measureAgainOn(agreedOn))}, ask your coach to measure again.`;
+
+const SAID_DAY = new Intl.DateTimeFormat(LOCALE, { day: 'numeric', month: 'long', timeZone: 'UTC' });
+const saidDay = (day: string): string => SAID_DAY.format(new Date(`${day}T12:00:00Z`));
 
 type Told = (setup: MeasuredSetup, length: LengthUnit) => string;
 
@@ -324,6 +340,11 @@ export function composeCard(home: TakenHome): Card {
     // A day that is over is no day to look forward to.
     nextLook: nextLook && nextLook >= today ? nextLook : null,
     ladder: ladder && ladderOf(ladder, clubs[0]!, hand, length),
-    care: [IF_IT_HURTS, asked ? ASK_FIRST : STILL_HURTS, NOT_MEDICAL_ADVICE],
+    care: [
+      ...(stillGrows(student, today) ? [growingLine(clubs[0]!.agreedOn)] : []),
+      IF_IT_HURTS,
+      asked ? ASK_FIRST : STILL_HURTS,
+      NOT_MEDICAL_ADVICE,
+    ],
   };
 }

@@ -1,5 +1,5 @@
 import type { AddressEntry, Today } from '@pedastance/contract';
-import { hasOutgrown, isMinor } from '@pedastance/core/body';
+import { isMinor, outgrewBy, stillGrows, type CautionFact } from '@pedastance/core/body';
 import { clubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
 import { changeHeld, FIGURE_WORDS, movedFigures } from '@pedastance/core/setup';
 import type { ClientBase } from 'pg';
@@ -32,6 +32,11 @@ interface Agreed {
   next_look: string | null;
   height_then: number;
   height_now: number;
+  shoe_then: number;
+  shoe_now: number;
+  birth_year: number;
+  born_on: string | null;
+  caution_facts: CautionFact[];
 }
 
 const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - days * DAY_MS);
@@ -40,11 +45,13 @@ const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - d
 async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> {
   const { rows } = await client.query<Agreed>(
     `select newest.*, student.name, later.id as today_id, later.made_at as today_at, build.height as height_now,
+       build.shoe_length as shoe_now, student.birth_year, student.born_on, student.caution_facts,
        card.made_at as card_at, card.next_look
      from (
        select distinct on (change.student_id, agreed.club, agreed.shot)
          change.student_id, change.id as change_id, agreed.club, agreed.shot, entry.made_at, change.from_address_id as from_id,
-         change.to_address_id as to_id, build.height as height_then
+         change.to_address_id as to_id, build.height as height_then,
+         build.shoe_length as shoe_then
        from change_entry as change
        join log_entry as entry on entry.academy_id = change.academy_id and entry.id = change.id
        join address_entry as agreed on agreed.academy_id = change.academy_id and agreed.id = change.to_address_id
@@ -57,7 +64,7 @@ async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> 
      ) as newest
      join student on student.academy_id = current_academy() and student.id = newest.student_id
      join lateral (
-       select height from build where build.academy_id = student.academy_id and build.student_id = student.id
+       select height, shoe_length from build where build.academy_id = student.academy_id and build.student_id = student.id
        order by build.made_at desc, build.id desc limit 1
      ) as build on true
      left join lateral (
@@ -96,6 +103,14 @@ function isDue(row: Agreed, now: Date): boolean {
   return !today_at || today_at < card_at;
 }
 
+/** Whether the student has outgrown an agreement: by height, or while they grow by their shoes. */
+function hasGrown(row: Agreed, now: Date): boolean {
+  const { birth_year: birthYear, born_on: bornOn, caution_facts: facts } = row;
+  const growing = stillGrows({ birthYear, bornOn, facts }, now.toISOString().slice(0, 10));
+  const then = { height: row.height_then, shoeLength: row.shoe_then };
+  return outgrewBy(then, { height: row.height_now, shoeLength: row.shoe_now }, growing) !== null;
+}
+
 type OfAgreements = Pick<Today, 'due' | 'drifted' | 'outgrown'>;
 
 async function ofAgreements(client: ClientBase, now: Date): Promise<OfAgreements> {
@@ -117,7 +132,7 @@ async function ofAgreements(client: ClientBase, now: Date): Promise<OfAgreements
       day.drifted.push({ ...ofClub, figures: drifted.map(({ figure }) => FIGURE_WORDS[figure].name) });
     if (isDue(row, now) && movedFigures(from, to).length > 0) day.due.push(ofClub);
     const known = day.outgrown.some(({ studentId }) => studentId === about.studentId);
-    if (!known && hasOutgrown(row.height_then, row.height_now)) day.outgrown.push(about);
+    if (!known && hasGrown(row, now)) day.outgrown.push(about);
   }
   day.due.reverse();
   return day;

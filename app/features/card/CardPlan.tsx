@@ -8,6 +8,7 @@ import {
   type Drill,
   type RoutineStep,
 } from '@pedastance/core/card';
+import type { OwnLadder } from '@pedastance/core/ladder';
 import type { Speech } from '@pedastance/core/phrases';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
@@ -26,6 +27,8 @@ interface CardPlanProps {
   /** Drills that fit, the best first. */
   fitting: readonly Drill[];
   speech: Speech;
+  /** Ladders that this student may go up alone. */
+  ladders: readonly OwnLadder[];
   /** YYYY-MM-DD */
   today: string;
 }
@@ -142,6 +145,32 @@ function Drills({ draft, onChange, fitting, speech }: Part & Pick<CardPlanProps,
   );
 }
 
+/** One ladder of the academy's own, to go up alone. */
+function LadderAlone({ draft, onChange, ladders, speech }: Part & Pick<CardPlanProps, 'ladders' | 'speech'>) {
+  const others = ladders.filter(({ id }) => id !== draft.ladder?.id);
+  const all = draft.ladder ? [draft.ladder, ...others] : others;
+  return (
+    <View className="gap-1">
+      {all.length > 0 && (
+        <Choice
+          label={messages.ladder}
+          options={[
+            { value: 'none', words: messages.noLadder },
+            ...all.map(({ id, name }) => ({ value: id, words: spoken(name, speech) })),
+          ]}
+          value={draft.ladder?.id ?? 'none'}
+          onChange={(value) => onChange({ ladder: all.find(({ id }) => id === value) ?? null })}
+        />
+      )}
+      <Link href="/ladders" className="min-h-[48px] py-3">
+        <Body tone="lagoon" className="font-semibold underline">
+          {messages.allLadders}
+        </Body>
+      </Link>
+    </View>
+  );
+}
+
 function PracticePart({ draft, onChange }: Part) {
   const { practice } = draft;
   const days = DAYS.map((each) => ({ value: String(each), words: String(each) }));
@@ -196,12 +225,13 @@ function NextLook({ draft, onChange, today }: Part & Pick<CardPlanProps, 'today'
 }
 
 /** What a coach decides of a card. */
-export function CardPlan({ draft, onChange, further, fitting, speech, today }: CardPlanProps) {
+export function CardPlan({ draft, onChange, further, fitting, ladders, speech, today }: CardPlanProps) {
   return (
     <View className="gap-5">
       <Doses draft={draft} onChange={onChange} further={further} />
       <Routine draft={draft} onChange={onChange} speech={speech} />
       <Drills draft={draft} onChange={onChange} fitting={fitting} speech={speech} />
+      <LadderAlone draft={draft} onChange={onChange} ladders={ladders} speech={speech} />
       <PracticePart draft={draft} onChange={onChange} />
       <NextLook draft={draft} onChange={onChange} today={today} />
     </View>

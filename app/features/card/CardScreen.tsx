@@ -1,4 +1,5 @@
 import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
+import { isMinor } from '@pedastance/core/body';
 import { clubAndShot } from '@pedastance/core/club';
 import { drillsFor, proposeCard, type CardDraft } from '@pedastance/core/card';
 import { dequal } from 'dequal/lite';
@@ -15,7 +16,7 @@ import {
 } from '../../domain/cardDraft';
 import type { LogRecord } from '../../domain/records';
 import { dayOf } from '../../domain/students';
-import { useDrills } from '../../state/ownThings';
+import { useDrills, useOwnLadders } from '../../state/ownThings';
 import { usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
 import { useSpeech } from '../../state/useSpeech';
@@ -56,6 +57,9 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
     [record, records, student, entries, today],
   );
   const drills = useDrills();
+  const owns = useOwnLadders();
+  const minor = isMinor(student, today);
+  const ladders = useMemo(() => owns.filter(({ minors }) => minors || !minor), [owns, minor]);
   const proposed = useMemo(() => proposeCard(agreement, drills), [agreement, drills]);
   const [draft, setDraft] = useState<CardDraft>(() => (kept ? draftOf(kept) : proposed));
   const [wholeBag, setWholeBag] = useState(false);
@@ -102,6 +106,7 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
         onChange={(change) => setDraft({ ...draft, ...change })}
         further={proposed.further}
         fitting={fitting}
+        ladders={ladders}
         speech={speech}
         today={today}
       />
@@ -115,7 +120,7 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
           onPress={() => void keep().catch(() => undefined)}
         />
       )}
-      <CardLinks studentId={student.id} />
+      <CardLinks studentId={student.id} speech={speech} />
     </View>
   );
   if (!wide)

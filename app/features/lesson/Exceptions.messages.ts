@@ -11,6 +11,7 @@ export const messages = {
   changeTheMethod: 'Change the method',
   agreed: (exceptionWords: Said, day: Said, clubWords: Said) =>
     `${exceptionWords} Agreed ${day}, ${clubWords}.`,
+  findAgain: 'Still growing: find it again.',
   endIt: 'End it',
   endBand: (bandWords: Said) => `End it: ${bandWords}`,
 };

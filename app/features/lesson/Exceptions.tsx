@@ -1,5 +1,6 @@
 import type { ExceptionEntry, Logged } from '@pedastance/contract';
 import type { Judgement, Parting } from '@pedastance/core/advice';
+import { measureAgainOn, stillGrows } from '@pedastance/core/body';
 import { exceptionWords, ownBandWords } from '@pedastance/core/phrases';
 import { FIGURES } from '@pedastance/core/setup';
 import { SHOULDER_GOALS } from '@pedastance/core/turn';
@@ -9,7 +10,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { exceptionsWith, standingExceptions } from '../../domain/exceptions';
-import { day } from '../../domain/students';
+import { day, dayOf } from '../../domain/students';
 import { changeDraft, lesson } from '../../state/lesson';
 import { useRecords } from '../../state/records';
 import { useSpeech } from '../../state/useSpeech';
@@ -130,6 +131,8 @@ export function OwnBands() {
   const exceptions = useExceptions();
   const { told, keep } = useKeeping();
   if (!draft || exceptions.length === 0) return null;
+  const today = dayOf(new Date());
+  const grows = stillGrows(student, today);
   return (
     <View className="gap-1" testID="own-bands">
       {exceptions.map(({ id, item, low, high, club, madeAt }) => (
@@ -140,6 +143,7 @@ export function OwnBands() {
               day(madeAt),
               club === null ? 'all clubs' : 'this club',
             )}
+            {grows && today >= measureAgainOn(madeAt.slice(0, 10)) ? ` ${messages.findAgain}` : ''}
           </Quiet>
           <Button
             look="quiet"

@@ -300,7 +300,7 @@ function Newest({ speech }: { speech: Speech }) {
   const builds = useRecords((state) => state.builds);
   const screen = taken && screenFor(taken, student.hand);
   if (!screen) return <Body>{messages.notTestedYetNobodyKnows}</Body>;
-  const grown = outgrown(builds[screen.buildId], build);
+  const grown = outgrown(builds[screen.buildId], build, student);
   const { residuals, closing } = turningBody(screen, student.hand);
   return (
     <View className="gap-2" testID="newest-screen">
@@ -368,7 +368,7 @@ export function LegsStep() {
   const { student, build, screen: before } = useLessonContext();
   const builds = useRecords((state) => state.builds);
   // Legs that have grown are tested anew: what they did before no longer holds.
-  const holds = before !== null && !outgrown(builds[before.buildId], build);
+  const holds = before !== null && !outgrown(builds[before.buildId], build, student);
   const speech = useSpeech(student.hand);
   const screen = useStore(lesson, (state) => state.draft?.screen ?? null);
   const [fault, setFault] = useState('');

@@ -16,6 +16,7 @@ import { Notice } from '../../ui/Notice';
 import { keepFacts } from '../../state/writes/student';
 import { dayOf, inShort } from '../../domain/students';
 import { useLessonContext } from './context';
+import { MeasureAgain } from '../../cards/MeasureAgain';
 import { BuildTable, Cautions } from '../../cards/StudentFacts';
 import { common } from '../../domain/common.messages';
 import { messages } from './WhoStep.messages';
@@ -116,6 +117,7 @@ export function WhoStep() {
           <Body>{inShort(student, new Date())}</Body>
         </View>
         <CameForChips />
+        <MeasureAgain student={student} />
         <Cautions student={student} />
         <View className="gap-1">
           <Heading>{messages.build}</Heading>

@@ -24,5 +24,6 @@ export const messages = {
   theFile: (message: Said) => `The file could not be read (${message}).`,
   houseMethods: 'House methods',
   drills: 'Drills',
+  ladders: 'Ladders',
   takeOneFromAFile: 'Take one from a file …',
 };

@@ -120,6 +120,7 @@ export function MethodsScreen() {
       {loaded && <Ours methods={methods} />}
       <View className="flex-row flex-wrap gap-3">
         <Button look="plain" words={messages.drills} onPress={() => router.push('/drills')} />
+        <Button look="plain" words={messages.ladders} onPress={() => router.push('/ladders')} />
         <Button look="plain" words={messages.takeOneFromAFile} onPress={() => void readFile()} />
       </View>
       <Schools onFault={setFaults} />

@@ -1,6 +1,7 @@
 import type { Student } from '@pedastance/contract';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { MeasureAgain } from '../../cards/MeasureAgain';
 import { ownShots } from '../../domain/ownShots';
 import { day } from '../../domain/students';
 import { newestScreen, useRecords } from '../../state/records';
@@ -25,6 +26,7 @@ export function KnownCard({ student }: { student: Student }) {
   return (
     <View className="gap-1" testID="known-card">
       <Heading>{messages.knownSoFar}</Heading>
+      <MeasureAgain student={student} />
       <Body>
         {screen
           ? messages.legsAndTrunkTested(day(screen.madeAt), since, measured)

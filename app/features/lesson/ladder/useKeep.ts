@@ -19,9 +19,9 @@ export interface KeptTold {
 
 /** The legs as they were tested last, where the body is still the one they were tested in. */
 export function useLegsThatHold() {
-  const { screen, build } = useLessonContext();
+  const { screen, build, student } = useLessonContext();
   const builds = useRecords((state) => state.builds);
-  return screen && !outgrown(builds[screen.buildId], build) ? screen : null;
+  return screen && !outgrown(builds[screen.buildId], build, student) ? screen : null;
 }
 
 /** Keeps what was tried, with bands of the student's own, each in place of the one that stands for the same clubs. */

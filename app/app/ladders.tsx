@@ -1,0 +1,5 @@
+import { lazy } from 'react';
+
+export default lazy(() =>
+  import('../features/lazyScreens').then((screens) => ({ default: screens.LaddersScreen })),
+);
