@@ -36,7 +36,7 @@ export const OwnLadderShape = z
     swing: z.enum(LADDER_SWINGS),
     first: z.number(),
     last: z.number(),
-    step: z.number().positive(),
+    step: z.number(),
     minors: z.boolean(),
   })
   .refine(

@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { connect, createServer, type Server } from 'node:net';
 import { join } from 'node:path';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type CDPSession, type Page } from '@playwright/test';
 import { Client } from 'pg';
 import { throughPgBouncer } from './pgBouncer';
 
@@ -250,7 +250,7 @@ export const student = (page: Page, name: string) =>
 const STEPS = {
   who: ['Student', 'Came for'],
   legs: ['Student', 'Legs and trunk'],
-  ladder: ['Student', 'Ladders'],
+  ladder: ['Student', 'Tests'],
   feet: ['Address', 'Plan'],
   tape: ['Address', 'Tape'],
   photo: ['Address', 'Photo'],
@@ -384,3 +384,7 @@ export async function preferenceKept(page: Page, name: string, value: string): P
     );
   await expect.poll(kept).toBe(value);
 }
+
+/** The phone turned about the vertical, as Chromium's own override of its sensor gives it. */
+export const turnPhone = (session: CDPSession, alpha: number) =>
+  session.send('DeviceOrientation.setDeviceOrientationOverride', { alpha, beta: 0, gamma: 0 });

@@ -181,7 +181,7 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
     },
   },
   'house methods': {
-    screens: ['/drills', '/practice', '/methods', '/methods/[method]', '/methods/[method]/edit'],
+    screens: ['/drills', '/ladders', '/practice', '/methods', '/methods/[method]', '/methods/[method]/edit'],
     async walk(page, product, visit) {
       await signIn(page, product);
       await page.goto(`${product.origin}/methods`);
@@ -192,6 +192,11 @@ const WALKS: Record<string, { screens: string[]; walk: Walk }> = {
       await press(page, 'Save the drill');
       await expect(page.getByRole('alert').first()).toBeVisible();
       await visit('/drills');
+      await page.goto(`${product.origin}/ladders`);
+      await press(page, 'Build a ladder');
+      await press(page, 'Save the ladder');
+      await expect(page.getByRole('alert').first()).toBeVisible();
+      await visit('/ladders');
       await page.goto(`${product.origin}/practice`);
       await page.getByLabel(/Your guess/).fill('12');
       await press(page, 'See');

@@ -1,5 +1,5 @@
-import type { CDPSession, Page } from '@playwright/test';
-import { expect, press, signIn, step, student, test, typeFigure } from './product';
+import type { Page } from '@playwright/test';
+import { expect, press, signIn, step, student, test, turnPhone, typeFigure } from './product';
 
 const tryOf = (page: Page, name: string, which = 'first') =>
   page.getByLabel(`${name}, ${which} try, degrees`);
@@ -148,10 +148,6 @@ test('a leg that hurts is not built upon, and its turn is not asked for; where n
     'A usual lead leg stands in: it was not tested.',
   );
 });
-
-/** The phone turned about the vertical, as Chromium's own override of its sensor gives it. */
-const turnPhone = (session: CDPSession, alpha: number) =>
-  session.send('DeviceOrientation.setDeviceOrientationOverride', { alpha, beta: 0, gamma: 0 });
 
 test('the phone as a gauge: zero, turn, steady, taken; and wandering', async ({ page, product }) => {
   test.setTimeout(120_000);

@@ -55,7 +55,7 @@ async function dial(page, row, press, times = 1) {
 const PLACES = {
   who: ['Student', 'Came for'],
   legs: ['Student', 'Legs and trunk'],
-  ladder: ['Student', 'Ladders'],
+  ladder: ['Student', 'Tests'],
   feet: ['Address', 'Plan'],
   tape: ['Address', 'Tape'],
   photo: ['Address', 'Photo'],
@@ -181,6 +181,7 @@ async function photoPicture(page, shot) {
 /** A flare ladder nearly at its end, by a body that turns freely from 22° on. */
 async function ladderPicture(page, shot) {
   await step(page, 'ladder');
+  await page.getByRole('button', { name: 'Trail flare' }).click();
   for (let turn = 0; turn < 3; turn += 1) await page.getByRole('button', { name: 'Turned' }).click();
   for (let turn = 0; turn < 12; turn += 1) {
     const degrees = parseInt(await page.getByTestId('rung-figure').innerText(), 10);
