@@ -5,6 +5,7 @@ import {
   judge,
   measureAddress,
   ownFlareDifference,
+  ownWidest,
   setupAsTaught,
   withExceptions,
   type Case,
@@ -37,6 +38,27 @@ describe('where body and method part', () => {
     const given = named(LITTLE_TRUNK);
     const bands = { ...given.bands, figures: { ...given.bands.figures, stanceLine: undefined } } as never;
     expect(withExceptions(bands, [{ item: 'stanceLine', low: 0, high: 4 }])).toEqual(bands);
+  });
+});
+
+describe('as wide as a student was found to post at', () => {
+  const given = named('a stiff slicer with a square trail foot');
+  const width = measureAddress(given.setup.address).stanceWidth;
+  const posting = (widest: number | null) =>
+    judge({ ...given, widest }, 0).goals.find(({ goal }) => goal === 'posting')!.today;
+
+  // By hand: a tenth of a hip breadth of travel is two tenths of stance.
+  test('stands in place of what hips of their breadth usually can', () => {
+    const step = 0.2 * given.build.hipBreadth.value;
+    expect(posting(width + 10)).toBe(0);
+    expect(posting(width - 2.1 * step)).toBe(2);
+    expect(posting(null)).toBe(judge(given, 0).goals.find(({ goal }) => goal === 'posting')!.today);
+  });
+
+  test('leaves every club its own band of width', () => {
+    expect(withExceptions(given.bands, [{ item: 'widest', low: 240, high: 300 }])).toEqual(given.bands);
+    expect(ownWidest([{ item: 'widest', low: 240, high: 300 }])).toBe(300);
+    expect(ownWidest([{ item: 'trailFlare', low: 20, high: 30 }])).toBeNull();
   });
 });
 

@@ -1,6 +1,7 @@
-import { insideLeadHeel, marksTell } from './lowPoint';
+import { insideLeadHeel, lowPointTold, marksTell, strikesLean } from './lowPoint';
 import { LADDERS, type Try, type TryResult } from './ladders';
 import { MOST_SCORED, nextOn } from './plan';
+import { finishHeld, settledMiddle } from './settled';
 import { thresholdOf } from './threshold';
 
 const FLARE = LADDERS['trail flare'];
@@ -131,8 +132,58 @@ describe('where a club is lowest', () => {
     expect(Math.abs(even.middle)).toBeLessThan(3);
   });
 
+  const shot = { mark: null, start: null, end: null, strike: null };
+  const divot = (start: number, end: number) => ({ ...shot, start, end });
+
+  // By hand: divots from 40 to 120 are lowest 80 ahead of a ball 90 inside the heel, 10 inside it; they start 40
+  // ahead, and the ball goes to the middle of 5 behind and 20 short of that: 3 cm toward the target.
+  test('measured divots tell it, and where the ball goes', () => {
+    const told = lowPointTold([divot(40, 120), divot(38, 122), divot(42, 118)], 90)!;
+    expect(told).toMatchObject({ by: 'divots', shots: 3, ballInside: 60 });
+    expect(told.inside.middle).toBeCloseTo(10);
+    expect(told.inside.low).toBeLessThan(10);
+    expect(told.inside.high).toBeGreaterThan(10);
+  });
+
+  test('two divots are two more marks', () => {
+    const marks = [
+      { ...shot, mark: 'ahead' as const },
+      { ...shot, mark: 'ahead' as const },
+    ];
+    const told = lowPointTold([...marks, divot(40, 120), divot(38, 122)], 90)!;
+    expect(told).toMatchObject({ by: 'marks', shots: 4, ballInside: null });
+    expect(told.inside.high).toBeLessThan(80);
+    expect(lowPointTold([{ ...shot, strike: 'low' }], 90)).toBeNull();
+  });
+
+  test('strikes lean where most of them do, and three were looked at', () => {
+    const strikes = (...heights: ('high' | 'middle' | 'low')[]) => heights.map((strike) => ({ strike }));
+    expect(strikesLean(strikes('low', 'low'))).toBeNull();
+    expect(strikesLean(strikes('low', 'low', 'middle'))).toBe('low');
+    expect(strikesLean(strikes('low', 'high', 'middle', 'low'))).toBeNull();
+    expect(strikesLean(strikes('high', 'high', 'high', 'low'))).toBe('high');
+  });
+
   test('told from the lead heel it stays where the ball is moved', () => {
     expect(insideLeadHeel(90, 50)).toBe(-40);
     expect(insideLeadHeel(60, 20)).toBe(-40);
+  });
+});
+
+describe('settling and finishing', () => {
+  // By hand: 45, 50, 55 have a mean of 50, a standard error of 5 / √3 and t(2) = 4.303: half width √(12.4² + 5²).
+  test('the middle of where the weight came to rest, with how it scattered and what an eye misses', () => {
+    const told = settledMiddle([45, 50, 55])!;
+    expect(told.middle).toBe(50);
+    expect(told.high - 50).toBeCloseTo(Math.hypot(4.303 * (5 / Math.sqrt(3)), 5), 1);
+    expect(settledMiddle([50])).toBeNull();
+  });
+
+  // Exact binomial limits of 4 of 5 from handbook tables (Clopper and Pearson 1934): 28.4% and 99.5%.
+  test('a finish held four times of five', () => {
+    const told = finishHeld([true, true, false, true, true].map((held) => ({ held })))!;
+    expect(told).toMatchObject({ held: 4, of: 5 });
+    expect(told.low).toBeCloseTo(0.284, 3);
+    expect(told.high).toBeCloseTo(0.995, 3);
   });
 });
