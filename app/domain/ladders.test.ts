@@ -96,6 +96,8 @@ test('a sore trail hip goes up the lead foot in half swings; a minor not up what
   expect(keysOf({ ...STUDENT, facts: [sore] })).toContain('easy lead flare');
   expect(keysOf({ ...STUDENT, hand: 'right', facts: [sore] })).toContain('lead flare');
   expect(keysOf({ ...STUDENT, birthYear: 2014 })).toEqual(['trail flare', 'lead flare', 'width']);
+  const fell = { joint: 'other', side: 'both', state: 'recent fall', status: 'stands' } as CautionFact;
+  expect(keysOf({ ...STUDENT, facts: [fell] })).not.toContain('width');
 });
 
 test('what is taken of a ladder: a band for all clubs, as wide as one can post, the ball with this club', () => {

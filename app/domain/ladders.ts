@@ -39,6 +39,15 @@ export const sparedOnLadders = (student: Student, today: string): boolean =>
 export const soreTrailHip = ({ facts, hand }: Student): boolean =>
   facts.some((fact) => isSore(fact) && fact.joint === 'hip' && legsOn(fact.side, hand).includes('trail'));
 
+const UNSTEADY: readonly string[] = ['recent fall', 'dizzy or numb'];
+
+/** Whether a student fell of late, is dizzy or numb: then nothing is tried that ends on one leg. */
+export const isUnsteady = ({ facts }: Pick<Student, 'facts'>): boolean =>
+  facts.some(({ state, status }) => status === 'stands' && UNSTEADY.includes(state));
+
+/** Ladders and tests that end on one leg. */
+export const ON_ONE_LEG: readonly string[] = ['width', 'finish', 'setback'];
+
 /** A ladder that a student can be taken up: which one it is, and what it is made of. */
 export interface OfferedLadder {
   key: string;
@@ -50,8 +59,8 @@ export interface OfferedLadder {
 const built = (name: LadderName): OfferedLadder => ({ key: name, name, own: null, ladder: LADDERS[name] });
 
 /**
- * The ladders that a student is offered: in half swings where the trail hip is sore, and of an academy's own those that
- * minors may go up, to a minor.
+ * The ladders that a student is offered: in half swings where the trail hip is sore, none that ends on one leg after a fall,
+ * and of an academy's own those that minors may go up, to a minor.
  * @param student who
  * @param owns the academy's own
  * @param today YYYY-MM-DD
@@ -60,7 +69,7 @@ const built = (name: LadderName): OfferedLadder => ({ key: name, name, own: null
 export function laddersFor(student: Student, owns: readonly OwnLadder[], today: string): OfferedLadder[] {
   const minor = isMinor(student, today);
   const mine = owns.filter(({ minors }) => minors || !minor);
-  return [
+  const all: OfferedLadder[] = [
     built('trail flare'),
     built(soreTrailHip(student) ? 'easy lead flare' : 'lead flare'),
     built('width'),
@@ -71,6 +80,7 @@ export function laddersFor(student: Student, owns: readonly OwnLadder[], today: 
       ladder: ladderFrom(own),
     })),
   ];
+  return isUnsteady(student) ? all.filter(({ key }) => !ON_ONE_LEG.includes(key)) : all;
 }
 
 /** The ladders of a student that stand in the log, newest first: what was gone further up replaces what was kept before. */

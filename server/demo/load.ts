@@ -2,6 +2,7 @@ import type {
   AddressEntry,
   ChangeEntry,
   IntakeEntry,
+  LadderEntry,
   NewBuild,
   NewScreen,
   ReadingEntry,
@@ -54,6 +55,7 @@ import { addConsent } from '../store/consents';
 import { addPhoto } from '../store/photos';
 import { addDemoCard } from './card';
 import { idAt } from './ids';
+import { turnsUp } from './ladder';
 import { demoPhoto, standsAsIn } from './photo';
 import { addDemoTrial } from './trial';
 import {
@@ -237,6 +239,11 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
     ...reading,
   };
   if (intake) await addEntry(client, intake, land);
+  if (lesson.turnsFrom !== undefined) {
+    const turns = turnsUp(lesson.turnsFrom);
+    const ladder: LadderEntry = { ...entry(8), kind: 'ladder', ladder: 'trail flare', own: null, turns };
+    await addEntry(client, ladder, land);
+  }
   await addEntry(client, today, land);
   if (lesson.photo)
     await addPhoto(client, demoPhoto(lesson.photo, { ...entry(11), studentId }, today.id), land);

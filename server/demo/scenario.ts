@@ -28,6 +28,8 @@ export interface DemoLesson {
   change?: { reason: string; feel: string; note?: string };
   /** Days after the lesson on which the student ticked rounds of the card. */
   ticked?: readonly number[];
+  /** The trail flare from which the student turned fully, on the ladder that was gone up; degrees. */
+  turnsFrom?: number;
   /** The change, tried with the simulated student and monitor. */
   trial?: DemoTrial;
   /** A rendered picture that the feet were measured in, by its name: they stand as it shows them. */
@@ -105,6 +107,7 @@ const LANTERN_HILL: DemoAcademy = {
         {
           daysAgo: 171,
           intake: { cameFor: ['swing too short', 'cannot turn back'], sport: 'rowing' },
+          turnsFrom: 31,
           club: '7-iron',
           offsets: { trailFlare: -13, leadFlare: -4, stanceWidth: 42, trailHeelToe: 14 },
           change: {

@@ -4,7 +4,7 @@ import { RecordsHeader, RecordsLine } from '@pedastance/contract/recordsFile';
 import Papa from 'papaparse';
 import { v7 as uuidv7 } from 'uuid';
 import { runErasures } from '../store/erasures';
-import { recordsSchema } from '../transfer/recordsSchema';
+import { laddersSchema, recordsSchema } from '../transfer/recordsSchema';
 import { addAccount } from '../store/accounts';
 import { hashPassword } from '../accounts/passwords';
 import {
@@ -385,6 +385,7 @@ describe('the documents', () => {
 
   test('have the JSON Schema of the format as it is (npm run formats)', () => {
     expect(JSON.parse(kept('records.schema.json'))).toEqual(JSON.parse(JSON.stringify(recordsSchema())));
+    expect(JSON.parse(kept('ladders.schema.json'))).toEqual(JSON.parse(JSON.stringify(laddersSchema())));
   });
 
   test('have an example that can be read', async () => {

@@ -1,8 +1,10 @@
-/** Writes the schema of `docs/formats`, which a test compares; run by `npm run formats`. */
+/** Writes the schemas of `docs/formats`, which a test compares; run by `npm run formats`. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { recordsSchema } from '../transfer/recordsSchema';
+import { laddersSchema, recordsSchema } from '../transfer/recordsSchema';
 
 const folder = join(__dirname, '../../docs/formats');
 
-writeFileSync(join(folder, 'records.schema.json'), `${JSON.stringify(recordsSchema(), null, 2)}\n`);
+const SCHEMAS = { records: recordsSchema(), ladders: laddersSchema() };
+for (const [name, schema] of Object.entries(SCHEMAS))
+  writeFileSync(join(folder, `${name}.schema.json`), `${JSON.stringify(schema, null, 2)}\n`);

@@ -1,3 +1,4 @@
+import { LadderFile } from '@pedastance/contract/ladderFile';
 import { RecordsHeader, RecordsLine } from '@pedastance/contract/recordsFile';
 import { z } from 'zod';
 
@@ -9,4 +10,10 @@ export const recordsSchema = (): object => ({
     unrepresentable: 'any',
     reused: 'ref',
   }),
+});
+
+/** The JSON Schema of a file of ladders, made from what reads it. */
+export const laddersSchema = (): object => ({
+  title: 'A file of ladders',
+  ...z.toJSONSchema(LadderFile, { io: 'input', unrepresentable: 'any' }),
 });

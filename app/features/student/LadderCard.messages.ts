@@ -1,5 +1,5 @@
 /** What this card says. */
 export const messages = {
-  ladders: 'Ladders',
+  ladders: 'Field tests',
   line: (name: string, day: string) => `${name}, ${day}`,
 };

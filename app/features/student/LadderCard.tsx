@@ -1,7 +1,11 @@
+import type { Logged, TestEntry } from '@pedastance/contract';
+import { clubById, type ClubId } from '@pedastance/core/club';
 import type { Speech } from '@pedastance/core/phrases';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { entryFound, testName } from '../../domain/fieldTestWords';
 import { laddersIn } from '../../domain/ladders';
+import { standingOf } from '../../domain/standing';
 import { keptFound } from '../../domain/ladderWords';
 import { day } from '../../domain/students';
 import { useRecords } from '../../state/records';
@@ -11,7 +15,24 @@ import { messages } from './LadderCard.messages';
 /** As many of the newest are told: what changed since the one before is seen. */
 const MOST_TOLD = 4;
 
-/** What ladders found of this student, newest first. */
+const clubIn = (entry: TestEntry): ClubId | null => ('club' in entry ? entry.club : null);
+const sameTest = (a: TestEntry, b: TestEntry): boolean => a.test === b.test && clubIn(a) === clubIn(b);
+
+const testNameOf = (entry: TestEntry): string => {
+  const club = clubIn(entry);
+  return club ? `${testName(entry.test)}, ${clubById(club).name}` : testName(entry.test);
+};
+
+function Line({ name, words }: { name: string; words: string }) {
+  return (
+    <View className="flex-row flex-wrap items-baseline justify-between gap-x-3 border-b border-grid py-1">
+      <Quiet>{name}</Quiet>
+      <Body className="figures">{words}</Body>
+    </View>
+  );
+}
+
+/** What ladders and tests found of this student, newest first; of each test the newest, with each club. */
 export function LadderCard({ studentId, speech }: { studentId: string; speech: Speech }) {
   const entries = useRecords((state) => state.entries);
   const told = useMemo(() => {
@@ -21,18 +42,26 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
       return found ? [{ entry, found }] : [];
     });
   }, [entries, studentId, speech]);
-  if (told.length === 0) return null;
+  const tests = useMemo(
+    () =>
+      (standingOf(Object.values(entries), 'test', studentId) as Logged<TestEntry>[])
+        .reverse()
+        .filter((each, at, all) => all.findIndex((other) => sameTest(other, each)) === at),
+    [entries, studentId],
+  );
+  if (told.length + tests.length === 0) return null;
   return (
     <View className="gap-1" testID="ladder-card">
       <Heading>{messages.ladders}</Heading>
       {told.slice(0, MOST_TOLD).map(({ entry, found }) => (
-        <View
+        <Line key={entry.id} name={messages.line(found.name, day(entry.madeAt))} words={found.words} />
+      ))}
+      {tests.map((entry) => (
+        <Line
           key={entry.id}
-          className="flex-row flex-wrap items-baseline justify-between gap-x-3 border-b border-grid py-1"
-        >
-          <Quiet>{messages.line(found.name, day(entry.madeAt))}</Quiet>
-          <Body className="figures">{found.words}</Body>
-        </View>
+          name={messages.line(testNameOf(entry), day(entry.madeAt))}
+          words={entryFound(entry, speech)}
+        />
       ))}
     </View>
   );

@@ -1,14 +1,6 @@
 import type { SetbackRung, SetbackScore, NextSetback, Mark, StrikeHeight } from '@pedastance/core/ladder';
 import type { Said } from '../../../domain/said';
 
-const rungs: Record<SetbackRung, string> = {
-  'fully forward': 'Fully forward',
-  together: 'Feet together',
-  rearward: 'On the trail foot',
-  middle: 'Middle of the shoe',
-  'heel pad': 'Heel pad',
-  heel: 'Heel',
-};
 /** How to stand on each; a gap is said after it. */
 const stands: Record<SetbackRung, string> = {
   'fully forward': 'All the weight over the lead foot, the trail toe only touching.',
@@ -40,7 +32,6 @@ const strikes: Record<StrikeHeight, string> = {
 
 /** What the tests beside the ladders say. */
 export const messages = {
-  rungs,
   stands,
   scores,
   stops,
@@ -58,16 +49,13 @@ export const messages = {
   taken: 'Taken: from now on this student is judged by it.',
   last: (when: Said, found: Said) => `On ${when}: ${found}`,
   setback: {
-    name: 'Set back',
     purpose: 'Finds where the trail foot belongs for a body that stays over its lead foot.',
     how: 'Plant the lead foot and load it. Swing half to two thirds.',
     counts: 'All held: head, strike, flight and balance.',
-    found: (rung: Said, held: number, of: number) => `${rung}: ${held} of ${of} held.`,
     sure: (chance: Said) => `Best of the three: ${chance}.`,
     rearwardHeld: 'It held on the trail foot: this body may not need to stay forward.',
   },
   lowPoint: {
-    name: 'Low point',
     purpose: 'Finds where the club is lowest, told from the lead heel.',
     how: 'Brush the grass, or look at the divot. Ahead is toward the target.',
     teed: 'Look at the face after each ball.',
@@ -82,32 +70,22 @@ export const messages = {
     expectedEnd: 'Expected an end no nearer the target than the start.',
     tee: 'Tee height',
     ballAt: 'Ball inside the lead heel',
-    found: (low: Said, high: Said) => `Lowest ${low} to ${high} inside the lead heel.`,
-    foundAbout: (low: Said, high: Said) => `Lowest ${low} inside to ${high} outside the lead heel.`,
-    foundOutside: (low: Said, high: Said) => `Lowest ${low} to ${high} outside the lead heel.`,
     byMarks: 'Told by eye. Measured divots tell it better.',
     byDivots: (count: number) => `By ${count} measured divots.`,
     ball: (move: Said) => `By where the divots start, move the ball ${move}.`,
     ballStays: 'By where the divots start, the ball lies well.',
     toTarget: (length: Said) => `${length} toward the target`,
     fromTarget: (length: Said) => `${length} away from the target`,
-    low: 'Most are struck low: tee it higher, or play the ball further forward.',
-    high: 'Most are struck high: tee it lower.',
   },
   settled: {
-    name: 'Rock and settle',
     purpose: 'Finds this student’s own middle, from heel to toe.',
     how: 'Rock to the heels, to the toes, smaller each time, and stop. Where is the weight?',
-    found: (place: Said, low: Said, high: Said) =>
-      `Weight comes to rest: ${place}. Could be ${low} to ${high} from the heel.`,
   },
   finish: {
-    name: 'Finish held',
     purpose: 'Tells whether the finish holds until the ball is down.',
     how: 'Stay there, able to step off toward the target.',
     held: 'Held it',
     fell: 'Fell away',
-    found: (held: number, of: number) => `Held ${held} of ${of}.`,
     doubt: (low: Said, high: Said) => `So it holds in ${low} to ${high} of swings.`,
   },
   toeOut: {

@@ -1,4 +1,3 @@
-import type { TestOf } from '@pedastance/contract';
 import type { ClubId } from '@pedastance/core/club';
 import { finishHeld } from '@pedastance/core/ladder';
 import { View } from 'react-native';
@@ -11,12 +10,6 @@ import { TestFrame, useTries } from './TestFrame';
 const words = messages.finish;
 const percent = (share: number): string => `${Math.round(100 * share)}%`;
 
-/** What a finish test found, in a sentence; empty before the first swing. */
-export function finishFound({ tries }: Pick<TestOf<'finish'>, 'tries'>): string {
-  const told = finishHeld(tries);
-  return told ? words.found(told.held, told.of) : '';
-}
-
 /** Whether the finish holds: a swing at a time, one tap each. */
 export function FinishRunner({ club }: { club: ClubId }) {
   const tries = useTries('finish');
@@ -26,8 +19,6 @@ export function FinishRunner({ club }: { club: ClubId }) {
       test="finish"
       purpose={words.purpose}
       how={words.how}
-      said={finishFound}
-      found={finishFound({ tries })}
       more={told && <Quiet>{words.doubt(percent(told.low), percent(told.high))}</Quiet>}
       contents={{ test: 'finish', club, tries: [...tries] }}
     >

@@ -27,6 +27,8 @@ export const messages = {
   stoppedBy,
   title: 'Field tests',
   allTests: 'All tests',
+  unsteady:
+    'Not after a fall, or when dizzy: width, the finish and set back. A doctor or physiotherapist first.',
   counts: (words: Said) => `It counts when ${words}`,
   warmUp: (number: number) => `Warm up, ${number} of 3`,
   tryNumber: (number: number, most: number) => `Try ${number}, at most ${most}`,

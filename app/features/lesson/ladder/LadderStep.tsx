@@ -4,8 +4,10 @@ import type { ReactNode } from 'react';
 import { useMemo } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { useStore } from 'zustand';
+import type { TestEntry } from '@pedastance/contract';
 import { ladderKey } from '@pedastance/contract/climbed';
-import { laddersFor, laddersIn, type OfferedLadder } from '../../../domain/ladders';
+import { entryFound, testName } from '../../../domain/fieldTestWords';
+import { isUnsteady, laddersFor, laddersIn, ON_ONE_LEG, type OfferedLadder } from '../../../domain/ladders';
 import { keptFound, ladderName } from '../../../domain/ladderWords';
 import { EMPTY_SCREEN } from '../../../domain/legsAndTrunk';
 import { spoken } from '../../../domain/sentences';
@@ -16,16 +18,17 @@ import { useOwnLadders } from '../../../state/ownThings';
 import { useRecords } from '../../../state/records';
 import { useSpeech } from '../../../state/useSpeech';
 import { Button } from '../../../ui/Button';
+import { Notice } from '../../../ui/Notice';
 import { Body, Heading, Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { WorkPlace } from '../WorkPlace';
 import { messages as tests } from './FieldTests.messages';
-import { finishFound, FinishRunner } from './FinishRunner';
+import { FinishRunner } from './FinishRunner';
 import { LadderRunner } from './LadderRunner';
 import { messages } from './LadderStep.messages';
-import { LowPointRunner, lowPointSaid } from './LowPointRunner';
-import { SetbackRunner, setbackSaid } from './SetbackRunner';
-import { SettledRunner, settledFound } from './SettledRunner';
+import { LowPointRunner } from './LowPointRunner';
+import { SetbackRunner } from './SetbackRunner';
+import { SettledRunner } from './SettledRunner';
 import { useNewestTest } from './TestFrame';
 
 /** The ladders that this student is offered. */
@@ -86,55 +89,60 @@ function Ladders() {
   );
 }
 
-/** The tests beside the ladders, each with what it found last. */
+/** The tests beside the ladders that this student is offered, each with what it found last. */
 function Others() {
   const { student, screen } = useLessonContext();
   const speech = useSpeech(student.hand);
-  const [setback, lowPoint] = [useNewestTest('setback', false), useNewestTest('low point', false)];
-  const [settled, finish] = [useNewestTest('settled', false), useNewestTest('finish', false)];
+  const unsteady = isUnsteady(student);
   const toeOut = screen && naturalToeOut(screenFor(screen, student.hand));
-  const told = <Test extends { madeAt: string }>(test: Test | null, words: (of: Test) => string) =>
-    test && { words: words(test), on: test.madeAt };
-  const row = (key: keyof typeof PURPOSES, found: RowProps['found'], open = () => openFieldTest(key)) => (
-    <Row
-      name={PURPOSES[key].name}
-      purpose={spoken(PURPOSES[key].purpose, speech)}
-      found={found}
-      onPress={open}
-    />
-  );
   const lookAtToes = () => {
     if (!lesson.getState().draft?.screen) changeDraft({ screen: { ...EMPTY_SCREEN, hand: student.hand } });
     openStep('legs');
   };
   return (
     <>
-      {row(
-        'low point',
-        told(lowPoint, (of) => lowPointSaid(of, speech)),
-      )}
-      {row('finish', told(finish, finishFound))}
-      {row('settled', told(settled, settledFound))}
-      {row('setback', told(setback, setbackSaid))}
-      {row(
-        'toe-out',
-        toeOut && {
-          words: spoken(tests.toeOut.found(angleFigure(toeOut.lead), angleFigure(toeOut.trail)), speech),
-          on: screen.madeAt,
-        },
-        lookAtToes,
-      )}
+      {TESTS.filter((test) => !unsteady || !ON_ONE_LEG.includes(test)).map((test) => (
+        <TestRow key={test} test={test} />
+      ))}
+      <Row
+        name={tests.toeOut.name}
+        purpose={tests.toeOut.purpose}
+        found={
+          toeOut && {
+            words: spoken(tests.toeOut.found(angleFigure(toeOut.lead), angleFigure(toeOut.trail)), speech),
+            on: screen.madeAt,
+          }
+        }
+        onPress={lookAtToes}
+      />
+      {unsteady && <Notice kind="caution">{messages.unsteady}</Notice>}
     </>
   );
 }
 
-const PURPOSES = {
-  'low point': tests.lowPoint,
-  finish: tests.finish,
-  settled: tests.settled,
-  setback: tests.setback,
-  'toe-out': tests.toeOut,
+const TESTS = ['low point', 'finish', 'settled', 'setback'] as const;
+type Test = (typeof TESTS)[number];
+const PURPOSES: Record<Test, string> = {
+  'low point': tests.lowPoint.purpose,
+  finish: tests.finish.purpose,
+  settled: tests.settled.purpose,
+  setback: tests.setback.purpose,
 };
+const isTest = (name: string): name is Test => (TESTS as readonly string[]).includes(name);
+
+function TestRow({ test }: { test: Test }) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const last = useNewestTest(test, false);
+  return (
+    <Row
+      name={testName(test)}
+      purpose={spoken(PURPOSES[test], speech)}
+      found={last && { words: entryFound(last as TestEntry, speech), on: last.madeAt }}
+      onPress={() => openFieldTest(test)}
+    />
+  );
+}
 
 /** What a test with a club shows before one was chosen. */
 function WithClub({ children }: { children: (club: NonNullable<ReturnType<typeof useClub>>) => ReactNode }) {
@@ -166,7 +174,7 @@ function useName(name: string): string {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const ladder = useOffered().find(({ key }) => key === name);
-  return ladder ? ladderName(ladder, speech) : (PURPOSES[name as keyof typeof PURPOSES]?.name ?? '');
+  return ladder ? ladderName(ladder, speech) : isTest(name) ? testName(name) : '';
 }
 
 function OpenTest({ name }: { name: string }) {

@@ -1,15 +1,7 @@
 import type { TestOf } from '@pedastance/contract';
 import { clubById, type ClubId } from '@pedastance/core/club';
-import {
-  lowPointTold,
-  MARKS,
-  STRIKE_HEIGHTS,
-  strikesLean,
-  type LowPointTold,
-  type MarkedShot,
-} from '@pedastance/core/ladder';
-import type { Speech } from '@pedastance/core/phrases';
-import { lengthFigure, lengthIn, millimetres, saidLength, type LengthUnit } from '@pedastance/core/units';
+import { lowPointTold, MARKS, STRIKE_HEIGHTS, strikesLean, type MarkedShot } from '@pedastance/core/ladder';
+import { lengthIn, millimetres, saidLength, type LengthUnit } from '@pedastance/core/units';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { OwnBand } from '../../../domain/ladders';
@@ -21,6 +13,7 @@ import { Button } from '../../../ui/Button';
 import { Field } from '../../../ui/Field';
 import { Body, Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
+import { messages as found } from '../../../domain/fieldTestWords.messages';
 import { messages } from './FieldTests.messages';
 import { TestFrame, useTries } from './TestFrame';
 import { useFeet } from './useRung';
@@ -92,21 +85,6 @@ function Divot({ length }: { length: LengthUnit }) {
   );
 }
 
-function insideWords({ inside: { low, high } }: LowPointTold, length: LengthUnit): string {
-  const say = (mm: number) => saidLength(Math.abs(mm), length);
-  if (low >= 0) return words.found(lengthFigure(low, length), say(high));
-  if (high <= 0) return words.foundOutside(lengthFigure(-high, length), say(low));
-  return words.foundAbout(say(high), say(low));
-}
-
-/** What low-point marks found, in a sentence; empty before they tell anything. */
-export function lowPointSaid({ tries, ballAlong }: TestOf<'low point'>, speech: Speech): string {
-  const told = lowPointTold(tries, ballAlong);
-  if (told) return insideWords(told, speech.length);
-  const leans = strikesLean(tries);
-  return leans ? words[leans] : '';
-}
-
 /** What is told beside it: how it is known, where the ball goes, and the strikes. */
 function More({
   tries,
@@ -122,7 +100,7 @@ function More({
       {moved !== null && (
         <Body>{moved === 0 ? words.ballStays : words.ball(way(saidLength(Math.abs(moved), length)))}</Body>
       )}
-      {leans && <Body>{words[leans]}</Body>}
+      {leans && <Body>{found[leans]}</Body>}
       {told && <Quiet>{told.by === 'marks' ? words.byMarks : words.byDivots(told.shots)}</Quiet>}
     </>
   );
@@ -164,8 +142,6 @@ export function LowPointRunner({ club }: { club: ClubId }) {
       test="low point"
       purpose={words.purpose}
       how={teed ? words.teed : words.how}
-      said={(earlier) => lowPointSaid(earlier, speech)}
-      found={lowPointSaid({ ...contents } as TestOf<'low point'>, speech)}
       more={<More tries={tries} ballAlong={ballAlong} length={length} />}
       contents={contents}
       bands={bands}

@@ -1,4 +1,3 @@
-import type { TestOf } from '@pedastance/contract';
 import type { ClubId } from '@pedastance/core/club';
 import {
   nextSetback,
@@ -15,6 +14,7 @@ import { saidLength } from '@pedastance/core/units';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { OwnBand } from '../../../domain/ladders';
+import { rungName } from '../../../domain/fieldTestWords';
 import { measuredOf } from '../../../domain/measured';
 import { spoken } from '../../../domain/sentences';
 import { noteTry } from '../../../state/ladder';
@@ -44,12 +44,6 @@ function feetOn(rung: ChosenRung, feet: Setup): Setup {
   return withFigure(wide, 'setback', setbackAtMark(wide.address, mark));
 }
 
-/** What the set-back ladder found, in a sentence; empty before each of the three was swung on. */
-export function setbackSaid({ tries }: Pick<TestOf<'setback'>, 'tries'>): string {
-  const told = setbackFound(tries);
-  return told ? words.found(messages.rungs[told.rung], told.held, told.of) : '';
-}
-
 /** The rung to swing on, and one tap for how the swing went. */
 function Rung({ rung, feet }: { rung: SetbackRung; feet: Setup }) {
   const { student } = useLessonContext();
@@ -58,7 +52,7 @@ function Rung({ rung, feet }: { rung: SetbackRung; feet: Setup }) {
   useSetupOnPlan(on);
   return (
     <View className="gap-3">
-      <LargeFigure testID="setback-rung">{messages.rungs[rung]}</LargeFigure>
+      <LargeFigure testID="setback-rung">{rungName(rung, speech)}</LargeFigure>
       <Body className="text-lg font-semibold">{spoken(messages.stands[rung], speech)}</Body>
       {isChosen(rung) && <Body>{messages.gap(saidLength(SETBACK_FEET[rung].gap, speech.length))}</Body>}
       <View className="flex-row flex-wrap gap-2">
@@ -99,8 +93,6 @@ export function SetbackRunner({ club }: { club: ClubId }) {
       test="setback"
       purpose={words.purpose}
       how={words.how}
-      said={setbackSaid}
-      found={setbackSaid({ tries })}
       more={told && <Quiet>{words.sure(chanceWords(told.chance))}</Quiet>}
       contents={{ test: 'setback', club, tries: [...tries] }}
       bands={bands}

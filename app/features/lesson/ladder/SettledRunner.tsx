@@ -1,4 +1,3 @@
-import type { TestOf } from '@pedastance/contract';
 import { settledMiddle } from '@pedastance/core/ladder';
 import { capitalised } from '@pedastance/core/phrases';
 import { alongFoot } from '@pedastance/core/setup';
@@ -11,14 +10,6 @@ import { TestFrame, useTries } from './TestFrame';
 const words = messages.settled;
 /** Places that an eye tells apart, percent from the heel. */
 const PLACES = [20, 35, 50, 65, 80] as const;
-
-const percent = (value: number): string => `${Math.round(value)}%`;
-
-/** What rocking and settling found, in a sentence; empty before two. */
-export function settledFound({ tries }: Pick<TestOf<'settled'>, 'tries'>): string {
-  const told = settledMiddle(tries.map(({ along }) => along));
-  return told ? words.found(alongFoot(told.middle), percent(told.low), percent(told.high)) : '';
-}
 
 /** Where the weight comes to rest, a settling at a time, one tap each. */
 export function SettledRunner() {
@@ -35,8 +26,6 @@ export function SettledRunner() {
       test="settled"
       purpose={words.purpose}
       how={words.how}
-      said={settledFound}
-      found={settledFound({ tries })}
       contents={{ test: 'settled', tries: [...tries] }}
       bands={band ? [band] : []}
     >

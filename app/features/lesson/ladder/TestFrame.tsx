@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { newestTest } from '../../../domain/fieldTests';
+import { entryFound, testFound } from '../../../domain/fieldTestWords';
 import type { OwnBand } from '../../../domain/ladders';
 import { spoken } from '../../../domain/sentences';
 import { day } from '../../../domain/students';
@@ -51,10 +52,6 @@ interface TestFrameProps<Name extends TestName> {
   test: Name;
   purpose: string;
   how: string;
-  /** What an earlier one found. */
-  said: (tries: TestOf<Name>) => string;
-  /** What it found today; empty before it tells anything. */
-  found: string;
   /** More of what it tells. */
   more?: ReactNode;
   /** The entry it is kept as. */
@@ -66,7 +63,7 @@ interface TestFrameProps<Name extends TestName> {
 
 /** A test beside the ladders: what it is for, its tries, what it found, and the log. */
 export function TestFrame<Name extends TestName>(props: TestFrameProps<Name>) {
-  const { test, purpose, how, said, found, more, contents, bands = [], children } = props;
+  const { test, purpose, how, more, contents, bands = [], children } = props;
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const tries = useTries(test);
@@ -74,6 +71,7 @@ export function TestFrame<Name extends TestName>(props: TestFrameProps<Name>) {
   const today = useNewestTest(test, false);
   const lessonId = useStore(lesson, (state) => state.draft?.id ?? '');
   const { told, keep } = useKeep(tries);
+  const found = testFound(contents, speech);
   const keepIt = (taken: boolean) => {
     const replaces = today?.lessonId === lessonId ? today.id : null;
     const tried = { kind: 'test' as const, replaces, ...contents };
@@ -83,7 +81,11 @@ export function TestFrame<Name extends TestName>(props: TestFrameProps<Name>) {
     <View className="gap-4">
       <Body>{spoken(purpose, speech)}</Body>
       <Quiet>{spoken(how, speech)}</Quiet>
-      {earlier && <Quiet testID="test-earlier">{messages.last(day(earlier.madeAt), said(earlier))}</Quiet>}
+      {earlier && (
+        <Quiet testID="test-earlier">
+          {messages.last(day(earlier.madeAt), entryFound(earlier as TestEntry, speech))}
+        </Quiet>
+      )}
       {children}
       {tries.length > 0 && (
         <View className="flex-row flex-wrap items-center gap-2">
