@@ -109,6 +109,9 @@ const marksOn = (at: number, { tried }: LadderTicks): string =>
     .map(({ done }) => (done ? '●' : '○'))
     .join(' ');
 
+const HOW_ALONE =
+  'Warm up, then start at the first. Rest after five tries. Fifteen a day at most, and none where it hurts.';
+
 /** A ladder to go up alone: a line for each rung, with what was ticked on it. */
 function ladderHtml({ purpose, counts, rungs }: CardLadder, ticks: LadderTicks): string {
   const button = (at: number, done: boolean): string =>
@@ -117,7 +120,7 @@ function ladderHtml({ purpose, counts, rungs }: CardLadder, ticks: LadderTicks):
     ({ at, words }) =>
       `<li><span>${escaped(words)}</span><b aria-label="${marksOn(at, ticks) === '' ? 'not tried' : 'tried'}">${marksOn(at, ticks)}</b>${ticks.live ? `<span class="card-doing">${button(at, true)}${button(at, false)}</span>` : ''}</li>`,
   );
-  return `${part('p', 'how', purpose)}${part('p', 'how', counts)}<ol class="card-rungs">${lines.join('')}</ol>${part('p', 'how', 'Start at the first, after a warm-up. Five tries, then a rest. Fifteen a day at most.')}`;
+  return `${part('p', 'how', purpose)}${part('p', 'how', counts)}${part('p', 'how', HOW_ALONE)}<ol class="card-rungs">${lines.join('')}</ol>`;
 }
 
 const NOT_TRIED: LadderTicks = { tried: [], live: false };

@@ -189,7 +189,7 @@ describe('what field tests found', () => {
   test('stands with why, in the student’s own sides and no finer than it is known', () => {
     const card = composeCard({ ...home({ hand: 'left' }), found: [found] });
     expect(card.clubs[0]!.because).toBe(
-      'The left hip stopped the turn. Your test found: left toe out 25°. It could be 20° to 30°.',
+      'The left hip stopped the turn. Your test of 20 November found: left toe out 25°. It could be 20° to 30°.',
     );
     const width = {
       ladder: 'width',

@@ -242,11 +242,11 @@ const FOUND_NAMES: Record<LadderName, string> = {
   width: 'heels apart',
 };
 
-function foundWords({ ladder, figure, standOn, low, high }: FoundOnLadder, length: LengthUnit): string {
+function foundWords({ ladder, figure, on, standOn, low, high }: FoundOnLadder, length: LengthUnit): string {
   const { unit } = FIGURES[figure];
   const say = (value: number): string =>
     unit === 'mm' ? saidLength(value, length) : figureWithUnit(value, unit, length);
-  return `Your test found: ${FOUND_NAMES[ladder]} ${say(standOn)}. It could be ${say(low)} to ${say(high)}.`;
+  return `Your test of ${saidDay(on)} found: ${FOUND_NAMES[ladder]} ${say(standOn)}. It could be ${say(low)} to ${say(high)}.`;
 }
 
 /** A ladder to go up alone, from the feet that were agreed. */
