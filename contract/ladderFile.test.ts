@@ -1,31 +1,18 @@
-import type { OwnLadder } from '@pedastance/core/ladder';
+import { ownLadder } from '../core/test/example';
 import fc from 'fast-check';
 import { faultsInLadder, readLadderFile, writeLadderFile } from './ladderFile';
 import { LadderEntry, TestEntry } from './ladders';
 import { upgradedBody } from './earlier';
 
-const OWN: OwnLadder = {
-  id: 'own-1',
-  name: 'Ball back',
-  figure: 'ballAlong',
-  purpose: 'Finds how far back the ball may lie.',
-  passes: 'the strike is clean.',
-  passing: 'up to',
-  swing: 'half swing',
-  first: 0,
-  last: 120,
-  step: 20,
-  minors: true,
-};
-const OTHER: OwnLadder = {
-  ...OWN,
+const OWN = ownLadder();
+const OTHER = ownLadder({
   id: 'own-2',
   name: 'Toe out',
   figure: 'trailFlare',
   first: -10,
   last: 30,
   step: 5,
-};
+});
 const file = writeLadderFile([OWN, OTHER]);
 const faults = (text: string) => {
   const read = readLadderFile(text);

@@ -1,7 +1,6 @@
-import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Browser, BrowserContext, Page } from '@playwright/test';
-import { expect, press, shellKept, signIn, test, type Product } from './product';
+import { expect, ownFile, press, shellKept, signIn, takeFile, test, type Product } from './product';
 
 interface Agreed {
   student: string;
@@ -288,22 +287,8 @@ test('a drill of one’s own: written, offered where it fits, out as a file and 
   await expect(page.getByTestId('card-view')).toContainText('A penny under the left toe; leave it there.');
 
   await page.goto(`${product.origin}/drills`);
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    press(page, 'Save your own as a file'),
-  ]);
-  const text = readFileSync(await download.path(), 'utf8');
-  const bring = async (contents: string) => {
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      press(page, 'Take some from a file'),
-    ]);
-    await chooser.setFiles({
-      name: 'drills.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(contents),
-    });
-  };
+  const text = await ownFile(page);
+  const bring = (contents: string) => takeFile(page, 'drills.json', contents);
   await bring(text.replace('"Penny under the toe"', '""'));
   await expect(page.getByText('The file was not taken. Nothing has changed.')).toBeVisible();
   await expect(page.getByText(/^Line \d+, drills\.0\.name: expected/)).toBeVisible();

@@ -1,13 +1,14 @@
-import { readFileSync } from 'node:fs';
 import type { CDPSession, Page } from '@playwright/test';
 import {
   expect,
   openLesson,
+  ownFile,
   press,
   shellKept,
   signIn,
   step,
   student,
+  takeFile,
   test,
   turnPhone,
   type Product,
@@ -269,22 +270,8 @@ test('a ladder of one’s own: built, in a file, gone up in a lesson, sent with 
   await press(page, 'Save the ladder');
   await expect(page.getByTestId('own-ladder').first()).toContainText('From 0 cm to 12 cm, by 2 cm');
   await allSent(page);
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    press(page, 'Save your own as a file'),
-  ]);
-  const text = readFileSync(await download.path(), 'utf8');
-  const bring = async (contents: string) => {
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      press(page, 'Take some from a file'),
-    ]);
-    await chooser.setFiles({
-      name: 'ladders.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(contents),
-    });
-  };
+  const text = await ownFile(page);
+  const bring = (contents: string) => takeFile(page, 'ladders.json', contents);
   await bring(text.replace('"step": 20', '"step": 0'));
   await expect(page.getByText(/^Line \d+, ladders\.0\.step: expected/)).toBeVisible();
   await bring(text.replaceAll('Ball back', 'Ball further back'));

@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { connect, createServer, type Server } from 'node:net';
 import { join } from 'node:path';
 import { test as base, expect, type CDPSession, type Page } from '@playwright/test';
@@ -388,3 +389,21 @@ export async function preferenceKept(page: Page, name: string, value: string): P
 /** The phone turned about the vertical, as Chromium's own override of its sensor gives it. */
 export const turnPhone = (session: CDPSession, alpha: number) =>
   session.send('DeviceOrientation.setDeviceOrientationOverride', { alpha, beta: 0, gamma: 0 });
+
+/** Saves an academy's own things as a file; answers its text. */
+export async function ownFile(page: Page): Promise<string> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    press(page, 'Save your own as a file'),
+  ]);
+  return readFileSync(await download.path(), 'utf8');
+}
+
+/** Takes an academy's own things from a file with this text. */
+export async function takeFile(page: Page, name: string, text: string): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    press(page, 'Take some from a file'),
+  ]);
+  await chooser.setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+}

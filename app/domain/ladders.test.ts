@@ -1,6 +1,6 @@
+import { ownLadder } from '../../core/test/example';
 import type { LadderEntry, LogEntry, Student } from '@pedastance/contract';
 import type { CautionFact } from '@pedastance/core/body';
-import type { OwnLadder } from '@pedastance/core/ladder';
 import { climbOf, laddersFor, laddersIn, takenOf } from './ladders';
 
 const entry = (id: string, over: Partial<LadderEntry> & { studentId?: string } = {}): LogEntry =>
@@ -75,23 +75,11 @@ test('a third sitting goes on with both that were kept; a day that is yet to com
 });
 
 const STUDENT = { id: 'one', hand: 'left', bornOn: null, birthYear: 1960, facts: [] } as unknown as Student;
-const OWN: OwnLadder = {
-  id: 'own-1',
-  name: 'Ball back',
-  figure: 'ballAlong',
-  purpose: 'Finds how far back the ball may lie.',
-  passes: 'the strike is clean.',
-  passing: 'up to',
-  swing: 'half swing',
-  first: 0,
-  last: 120,
-  step: 20,
-  minors: false,
-};
+const OWN = ownLadder({ minors: false });
 const keysOf = (student: Student) => laddersFor(student, [OWN], '2026-05-04').map(({ key }) => key);
 
 test('a sore trail hip goes up the lead foot in half swings; a minor not up what is for adults', () => {
-  expect(keysOf(STUDENT)).toEqual(['trail flare', 'lead flare', 'width', 'own own-1']);
+  expect(keysOf(STUDENT)).toEqual(['trail flare', 'lead flare', 'width', 'own own-ball-back']);
   const sore = { joint: 'hip', side: 'left', state: 'pain', status: 'stands' } as CautionFact;
   expect(keysOf({ ...STUDENT, facts: [sore] })).toContain('easy lead flare');
   expect(keysOf({ ...STUDENT, hand: 'right', facts: [sore] })).toContain('lead flare');

@@ -1,3 +1,4 @@
+import { ownLadder } from '../test/example';
 import {
   changedSince,
   ladderFrom,
@@ -8,7 +9,6 @@ import {
   setbackFound,
   thresholdOf,
   wholeLadder,
-  type OwnLadder,
   type SetbackScore,
   type SetbackTry,
   type Try,
@@ -107,19 +107,7 @@ describe('the ladder of a body that stays over its lead foot', () => {
 });
 
 describe('a ladder of one’s own', () => {
-  const own: OwnLadder = {
-    id: 'own-1',
-    name: 'Ball back',
-    figure: 'ballAlong',
-    purpose: 'Finds how far back the ball may lie.',
-    passes: 'the strike is clean.',
-    passing: 'up to',
-    swing: 'half swing',
-    first: 0,
-    last: 120,
-    step: 20,
-    minors: true,
-  };
+  const own = ownLadder();
   test('is gone up and read like any other', () => {
     expect(rungCount(own)).toBe(7);
     const ladder = ladderFrom(own);

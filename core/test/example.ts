@@ -1,3 +1,4 @@
+import type { OwnLadder } from '../ladder';
 import { SHOULDERS_AND_NEUTRAL } from '../method/presets';
 import { MEASURED_BEFORE } from '..';
 import type { Address, Body, Build, HouseMethod, Setup } from '..';
@@ -41,3 +42,19 @@ export const estimated = (value: number, uncertainty: number) => figure(value, '
 export const method: HouseMethod = { id: 'm', version: 1, ...SHOULDERS_AND_NEUTRAL };
 
 export const body = (over: Partial<Build> = {}): Body => ({ build: build(over), legs: null });
+
+/** A ladder of an academy's own: how far back the ball may lie. */
+export const ownLadder = (over: Partial<OwnLadder> = {}): OwnLadder => ({
+  id: 'own-ball-back',
+  name: 'Ball back',
+  figure: 'ballAlong',
+  purpose: 'Finds how far back the ball may lie.',
+  passes: 'the strike is clean.',
+  passing: 'up to',
+  swing: 'half swing',
+  first: 0,
+  last: 120,
+  step: 20,
+  minors: true,
+  ...over,
+});

@@ -27,11 +27,10 @@ import type {
 } from '@pedastance/contract';
 import { bandsFor, judge, personalPath, readSetup, USUAL_GOAL, type Posture } from '@pedastance/core';
 import { DRILL_LIBRARY } from '@pedastance/core/card';
-import type { OwnLadder } from '@pedastance/core/ladder';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
-import { build as exampleBuild, setup as exampleSetup } from '../../core/test/example';
+import { build as exampleBuild, ownLadder, setup as exampleSetup } from '../../core/test/example';
 import { withSuggestions } from '../../core/test/suggestions';
 import { SMALL_JPEG } from './pictures';
 import type { Coach, World } from './world';
@@ -213,21 +212,6 @@ export const newLadder = (lessonId: string, over: Partial<LadderEntry> = {}): La
     { rung: 10, result: 'worse', measured: null },
     { rung: 20, result: 'passed', measured: null },
   ],
-  ...over,
-});
-
-export const ownLadder = (over: Partial<OwnLadder> = {}): OwnLadder => ({
-  id: 'own-ball-back',
-  name: 'Ball back',
-  figure: 'ballAlong',
-  purpose: 'Finds how far back the ball may lie.',
-  passes: 'the strike is clean.',
-  passing: 'up to',
-  swing: 'half swing',
-  first: 0,
-  last: 120,
-  step: 20,
-  minors: true,
   ...over,
 });
 

@@ -40,6 +40,34 @@ function useLength(length: LengthUnit, { least, most }: { least: number; most: n
   return { text, setText, value: sound ? Math.round(value) : null, fault };
 }
 
+type Typed = ReturnType<typeof useLength>;
+
+/** A box for a length, beside others. */
+function LengthField({
+  label,
+  unit,
+  typed,
+  fault = typed.fault,
+}: {
+  label: string;
+  unit: LengthUnit;
+  typed: Typed;
+  fault?: string | undefined;
+}) {
+  return (
+    <View className="flex-1">
+      <Field
+        label={label}
+        unit={UNIT[unit]}
+        value={typed.text}
+        onChangeText={typed.setText}
+        inputMode="text"
+        fault={fault}
+      />
+    </View>
+  );
+}
+
 /** A divot that is measured from the ball, start and end. */
 function Divot({ length }: { length: LengthUnit }) {
   const start = useLength(length, MARK);
@@ -53,26 +81,13 @@ function Divot({ length }: { length: LengthUnit }) {
   return (
     <View className="gap-2">
       <View className="flex-row gap-2">
-        <View className="flex-1">
-          <Field
-            label={words.start}
-            unit={UNIT[length]}
-            value={start.text}
-            onChangeText={start.setText}
-            inputMode="text"
-            fault={start.fault}
-          />
-        </View>
-        <View className="flex-1">
-          <Field
-            label={words.end}
-            unit={UNIT[length]}
-            value={end.text}
-            onChangeText={end.setText}
-            inputMode="text"
-            fault={before ? words.expectedEnd : end.fault}
-          />
-        </View>
+        <LengthField label={words.start} unit={length} typed={start} />
+        <LengthField
+          label={words.end}
+          unit={length}
+          typed={end}
+          fault={before ? words.expectedEnd : end.fault}
+        />
       </View>
       <Quiet>{words.divotHelp}</Quiet>
       <Button
@@ -147,28 +162,8 @@ export function LowPointRunner({ club }: { club: ClubId }) {
       bands={bands}
     >
       <View className="flex-row gap-2">
-        <View className="flex-1">
-          <Field
-            label={words.ballAt}
-            unit={UNIT[length]}
-            value={ball.text}
-            onChangeText={ball.setText}
-            inputMode="text"
-            fault={ball.fault}
-          />
-        </View>
-        {teed && (
-          <View className="flex-1">
-            <Field
-              label={words.tee}
-              unit={UNIT[length]}
-              value={tee.text}
-              onChangeText={tee.setText}
-              inputMode="decimal"
-              fault={tee.fault}
-            />
-          </View>
-        )}
+        <LengthField label={words.ballAt} unit={length} typed={ball} />
+        {teed && <LengthField label={words.tee} unit={length} typed={tee} />}
       </View>
       {teed ? (
         <View className="gap-1">
