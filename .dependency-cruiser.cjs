@@ -16,6 +16,7 @@ const CORE = [
   'advice',
   'trial',
   'ladder',
+  'balance',
   'formats',
   'phrases',
   'card',

@@ -9,6 +9,7 @@ export * from './trials';
 export * from './cards';
 export * from './ladders';
 export * from './lessons';
+export * from './pressure';
 export * from './photos';
 export * from './judgement';
 export * from './method';

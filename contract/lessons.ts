@@ -16,6 +16,7 @@ import { entryCommon, figure, Id, ModelVersion, Moment, text, whole } from './co
 import { LONGEST_CAUTIONS, LONGEST_FACT_TEXT, LONGEST_INTAKE, LONGEST_PAIN, MOST_FACTS } from './limits';
 import { JudgementShape } from './judgement';
 import { LadderEntry, TestEntry } from './ladders';
+import { PressureEntry } from './pressure';
 import { SetupShape } from './setup';
 import { CautionFactShape } from './students';
 import { LookEntry, ShotsEntry, TrialEntry } from './trials';
@@ -239,6 +240,7 @@ export const NewEntry = z.discriminatedUnion('kind', [
   ExceptionEntry,
   LadderEntry,
   TestEntry,
+  PressureEntry,
   AddressEntry,
   ReadingEntry,
   ChangeEntry,

@@ -15,6 +15,7 @@ export * from './advice';
 export * from './trial';
 export * from './formats';
 export * from './phrases';
+export * from './balance';
 export * from './card';
 export * from './photo';
 export * from './ladder';

@@ -6,6 +6,7 @@ import {
   NewDrill,
   NewEntry,
   NewLesson,
+  NewMatSession,
   NewMethodVersion,
   NewOwnLadder,
   NewPhoto,
@@ -18,6 +19,7 @@ import type { RequestHandler } from 'express';
 import { simulateShots } from '../devices/simulateShots';
 import { addCheckedEntry } from '../recompute/check';
 import { addBuild } from '../store/builds';
+import { addMatSession } from '../store/matSessions';
 import { addOwn, standingOwn } from '../store/ownThings';
 import { addLesson, landedEntry } from '../store/lessons';
 import { addMethodVersion } from '../store/methods';
@@ -55,6 +57,7 @@ import { recover, recoveryLeft, renewRecovery } from './recovery';
 import { academyPrivacy, askForErasure, checkedConsent, studentPrivacy, takeErasureBack } from './privacy';
 import { changes, methodVersions, reading, studentPage, studentWithLog, today } from './reads';
 import type { Services } from './services';
+import { matStream } from './matStream';
 import { shotStream } from './shotStream';
 import { signIn, signOut, whoIsSignedIn } from './signIn';
 import { exportAcademy, exportStudent, exportTable, importRecords } from './transfer';
@@ -312,6 +315,23 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
         },
         again: async (_client, { id, studentId }) => ({ id, studentId }),
       }),
+    },
+    {
+      method: 'post',
+      path: '/api/mat-sessions',
+      access: instructor,
+      handler: landing(services, {
+        route: 'mat session',
+        schema: NewMatSession,
+        add: addMatSession,
+        again: async (_client, { id, studentId }) => ({ id, studentId }),
+      }),
+    },
+    {
+      method: 'get',
+      path: '/api/mat-sessions/:sessionId/frames',
+      access: 'stream',
+      handler: matStream(services),
     },
     {
       method: 'get',

@@ -8,6 +8,7 @@ import type {
   LadderEntry,
   LookEntry,
   NewEntry,
+  PressureEntry,
   ReadingEntry,
   ShotsEntry,
   TestEntry,
@@ -28,6 +29,8 @@ export function entryRows(key: EntryKey, entry: NewEntry): TableRows[] {
       return ladderRows(key, entry);
     case 'test':
       return testRows(key, entry);
+    case 'pressure':
+      return pressureRows(key, entry);
     case 'address':
       return addressRows(key, entry);
     case 'reading':
@@ -64,6 +67,27 @@ const testRows = (key: EntryKey, entry: TestEntry): TableRows[] => {
   const places = { ball_along: low?.ballAlong, tee_height: low?.teeHeight ?? undefined };
   return [['test_entry', [{ ...key, test, club, ...places, tries }]]];
 };
+
+const pressureRows = (
+  key: EntryKey,
+  { club, route, source, hangsBack, swings, pattern, cue }: PressureEntry,
+): TableRows[] => [
+  [
+    'pressure_entry',
+    [
+      {
+        ...key,
+        club,
+        route,
+        source,
+        hangs_back: hangsBack ?? undefined,
+        swings,
+        pattern: pattern ?? undefined,
+        cue,
+      },
+    ],
+  ],
+];
 
 function addressRows(key: EntryKey, entry: AddressEntry): TableRows[] {
   const { shoe, lead, trail } = entry.setup.address;

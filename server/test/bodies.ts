@@ -12,11 +12,13 @@ import type {
   NewConsent,
   NewDrill,
   NewLesson,
+  NewMatSession,
   NewMethodVersion,
   NewOwnLadder,
   NewPhoto,
   NewScreen,
   NewStudent,
+  PressureEntry,
   ReadingEntry,
   ShotsEntry,
   StandIn,
@@ -228,6 +230,41 @@ export const newTest = <Name extends TestName>(
   lessonId: string,
   of: Omit<TestOf<Name>, 'id' | 'lessonId' | 'madeAt' | 'replaces' | 'kind'>,
 ): TestOf<Name> => ({ ...entry(lessonId), kind: 'test', ...of }) as unknown as TestOf<Name>;
+
+const SERIES = Array.from({ length: 120 }, (_, at) => 400 + at);
+
+export const newPressure = (lessonId: string, over: Partial<PressureEntry> = {}): PressureEntry => ({
+  ...entry(lessonId),
+  kind: 'pressure',
+  club: '7-iron',
+  route: 'centred',
+  source: 'file',
+  hangsBack: null,
+  swings: [
+    {
+      rate: 100,
+      load: SERIES,
+      share: SERIES,
+      leadAlong: SERIES,
+      leadAcross: SERIES,
+      trailAlong: SERIES,
+      trailAcross: SERIES,
+      times: { address: 100, top: 600, 'early down': 700, impact: 850, finish: 1150 },
+    },
+  ],
+  pattern: 'falls back',
+  cue: 'Stand on the lead heel.',
+  ...over,
+});
+
+/** A student on the stand-in mat. */
+export const newMatSession = (studentId: string): NewMatSession => ({
+  id: uuidv7(),
+  madeAt,
+  studentId,
+  setup: exampleSetup(),
+  route: 'centred',
+});
 
 /** One of each test that stands beside the ladders. */
 export const everyTest = (lessonId: string): TestEntry[] => [
@@ -508,6 +545,7 @@ export async function landRecord(world: World, coach: Coach) {
   const exception = newException(lesson.id);
   const ladder = newLadder(lesson.id);
   const tests = everyTest(lesson.id);
+  const pressure = newPressure(lesson.id);
   const change = newChange(reading, agreed.id);
   const card = newCard(change);
   const consent = newConsent(student.id, { photos: true, by: 'student', guardian: '' });
@@ -521,6 +559,7 @@ export async function landRecord(world: World, coach: Coach) {
     ['/api/entries', exception],
     ['/api/entries', ladder],
     ...tests.map((each): [string, object] => ['/api/entries', each]),
+    ['/api/entries', pressure],
     ['/api/entries', address],
     ['/api/entries', reading],
     ['/api/entries', agreed],
@@ -528,6 +567,7 @@ export async function landRecord(world: World, coach: Coach) {
     ['/api/entries', card],
     ['/api/consents', consent],
     ['/api/photos', photo],
+    ['/api/mat-sessions', newMatSession(student.id)],
   ];
   for (const [path, body] of sent) {
     const answer = await coach.ask('POST', path, body);
@@ -542,6 +582,7 @@ export async function landRecord(world: World, coach: Coach) {
     exception,
     ladder,
     tests,
+    pressure,
     address,
     reading,
     agreed,

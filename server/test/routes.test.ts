@@ -7,6 +7,7 @@ import {
   newCardLink,
   newConsent,
   newDrill,
+  newMatSession,
   newOwnLadder,
   newLesson,
   newMethod,
@@ -95,6 +96,12 @@ const LISTED: Record<string, Listed> = {
   'GET /api/drills': { path: '/api/drills' },
   'POST /api/ladders': { path: '/api/ladders', body: () => newOwnLadder() },
   'GET /api/ladders': { path: '/api/ladders' },
+  'POST /api/mat-sessions': {
+    path: '/api/mat-sessions',
+    body: () => newMatSession(landed.student.id),
+    toOtherAcademy: notFound,
+  },
+  'GET /api/mat-sessions/:sessionId/frames': { path: '/api/mat-sessions/:sessionId/frames' },
   'DELETE /api/card-links': { path: '/api/card-links' },
   'GET /api/students/:studentId/cards': {
     path: '/api/students/:studentId/cards',
@@ -285,7 +292,9 @@ describe.each(LANDING)('%s', (name, listed) => {
     expect(new Set(answers.map((answer) => JSON.stringify(sorted(answer.body)))).size).toBe(1);
     const grown =
       (await count()).reduce((sum, value) => sum + value, 0) - rows.reduce((sum, value) => sum + value, 0);
-    expect(grown).toBe(/lessons|stand-in|consents|card-links|drills|ladders|photos/.test(name) ? 0 : 1);
+    expect(grown).toBe(
+      /lessons|stand-in|consents|card-links|drills|ladders|mat-sessions|photos/.test(name) ? 0 : 1,
+    );
   });
 
   test('the same id with another body: 409, and what landed first stands', async () => {

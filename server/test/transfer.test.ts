@@ -120,6 +120,7 @@ describe('a file of records', () => {
         'method',
         'own ladder',
         'photo',
+        'pressure',
         'reading',
         'screen',
         'shots',
@@ -151,10 +152,16 @@ describe('a file of records', () => {
     const [before, after] = [await rows(world.lantern), await rows(empty)];
     // What landed and the stand-in's shots are the server's own, kept for devices that send again; a link is to this
     // server, and is made anew.
-    const { landed_write, stand_in_shot, card_link, ...kept } = before;
-    expect(landed_write! * stand_in_shot! * card_link!).toBeGreaterThan(0);
+    const { landed_write, stand_in_shot, mat_session, card_link, ...kept } = before;
+    expect(landed_write! * stand_in_shot! * mat_session! * card_link!).toBeGreaterThan(0);
     expect(Object.entries(kept).filter(([, count]) => count === 0)).toEqual([]);
-    expect(after).toEqual({ ...kept, landed_write: 0, stand_in_shot: 0, card_link: 0 });
+    expect(after).toEqual({
+      ...kept,
+      landed_write: 0,
+      stand_in_shot: 0,
+      mat_session: 0,
+      card_link: 0,
+    });
   });
 
   test('read in twice brings nothing twice', async () => {

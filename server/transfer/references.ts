@@ -51,6 +51,7 @@ const KIND_WORDS: Record<Kind, string> = {
   exception: 'an exception',
   ladder: 'a ladder',
   test: 'a test',
+  pressure: 'pressure under the feet',
   address: 'an address',
   reading: 'a reading',
   change: 'a change',

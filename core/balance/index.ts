@@ -1,0 +1,6 @@
+export * from './frames';
+export * from './settle';
+export * from './phases';
+export * from './route';
+export * from './trace';
+export * from './remedies';

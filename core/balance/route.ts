@@ -1,0 +1,220 @@
+import { mean, sampleStandardDeviation } from 'simple-statistics';
+import type { PressureRoute } from '../setup';
+import { studentQuantile } from '../statistics';
+import { alongOf, leadShareOf, type PressureFrame, type PressureRecording } from './frames';
+import { LOAD_BEFORE_CLUB, SWING_MARKS, type SwingMark, type SwingTimes } from './phases';
+
+/** Moments that a route is told at: those of the swing, and halfway back. */
+export const ROUTE_MARKS = ['address', 'half back', 'top', 'early down', 'impact', 'finish'] as const;
+export type RouteMark = (typeof ROUTE_MARKS)[number];
+
+/** Where the load is at one moment, percent. */
+export interface RoutePlace {
+  leadShare: number;
+  leadAlong: number;
+  trailAlong: number;
+  leadAcross: number;
+  trailAcross: number;
+  /** Along both soles together, each by its share. */
+  along: number;
+}
+
+/** One swing's route: where the load was at each moment. */
+export type SwingRoute = Record<RouteMark, RoutePlace>;
+
+/** A place is the mean of so long a time about its moment, ms. */
+const ABOUT_MS = 30;
+
+const placeOf = (frame: PressureFrame): RoutePlace => ({
+  leadShare: leadShareOf(frame),
+  leadAlong: frame.lead.along,
+  trailAlong: frame.trail.along,
+  leadAcross: frame.lead.across,
+  trailAcross: frame.trail.across,
+  along: alongOf(frame),
+});
+
+const KEYS = ['leadShare', 'leadAlong', 'trailAlong', 'leadAcross', 'trailAcross', 'along'] as const;
+
+function placeAt({ frames }: PressureRecording, at: number, about = ABOUT_MS): RoutePlace {
+  const near = frames.filter((frame) => Math.abs(frame.at - at) <= about / 2);
+  const nearest = frames.reduce((best, frame) =>
+    Math.abs(frame.at - at) < Math.abs(best.at - at) ? frame : best,
+  );
+  const places = (near.length > 0 ? near : [nearest]).map(placeOf);
+  return Object.fromEntries(
+    KEYS.map((key) => [key, mean(places.map((each) => each[key]))]),
+  ) as unknown as RoutePlace;
+}
+
+/** Standing before the swing is told by so long a time, ms. */
+const STOOD_MS = 300;
+
+/**
+ * Where the load was at each moment of a swing.
+ * @param recording that the swing is in
+ * @param times of its moments
+ * @returns percent
+ */
+export function routeOf(recording: PressureRecording, times: SwingTimes): SwingRoute {
+  const half = (times.address + times.top) / 2;
+  const at = (mark: SwingMark): RoutePlace => placeAt(recording, times[mark]);
+  return {
+    address: placeAt(recording, times.address - STOOD_MS / 2, STOOD_MS),
+    'half back': placeAt(recording, half),
+    // The load is furthest back before the club is: by the club's top it is on its way.
+    top: placeAt(recording, times.top - LOAD_BEFORE_CLUB),
+    'early down': at('early down'),
+    impact: at('impact'),
+    finish: at('finish'),
+  };
+}
+
+/** Moments that a coach may put elsewhere: they stay in order. */
+export function withTime(times: SwingTimes, mark: SwingMark, at: number): SwingTimes {
+  const place = SWING_MARKS.indexOf(mark);
+  const [before, after] = [SWING_MARKS[place - 1], SWING_MARKS[place + 1]];
+  const least = before ? times[before] + 1 : -Infinity;
+  const most = after ? times[after] - 1 : Infinity;
+  return { ...times, [mark]: Math.min(most, Math.max(least, at)) };
+}
+
+/** What goes wrong with a route. */
+export const PRESSURE_PATTERNS = [
+  'toe-ward going back',
+  'toes early coming down',
+  'heel, then toes',
+  'reverse',
+  'trail foot rolls outside',
+  'falls back',
+] as const;
+export type PressurePattern = (typeof PRESSURE_PATTERNS)[number];
+
+/** How much further toward the toes than at address each route has both soles halfway back and early down, and the trail sole at the top (common practice, no source). */
+const ALONG: Record<PressureRoute, { back: number; down: number; trailTop: number }> = {
+  centred: { back: 0, down: 1, trailTop: 0 },
+  'loaded heel': { back: -9, down: -8, trailTop: -24 },
+  'long drive': { back: -9, down: 3, trailTop: -24 },
+  'forward-posted': { back: 1, down: 3, trailTop: 0 },
+};
+
+interface PatternDefinition {
+  /** How far one swing goes that way, percent. */
+  measure: (swing: SwingRoute, route: PressureRoute) => number;
+  /** From how much on it is told (starting value), percent. */
+  limit: number;
+  /** Routes of which it is the point, or on which it says nothing. */
+  notOn: readonly PressureRoute[];
+  /** Another pattern that has it in it. */
+  partOf?: PressurePattern;
+}
+
+const DEFINITIONS: Record<PressurePattern, PatternDefinition> = {
+  'toe-ward going back': {
+    measure: ({ address, top }, route) => top.trailAlong - address.trailAlong - ALONG[route].trailTop,
+    limit: 10,
+    notOn: ['forward-posted'],
+  },
+  'toes early coming down': {
+    measure: ({ address, 'early down': down }, route) => down.along - address.along - ALONG[route].down,
+    limit: 11,
+    // The lead toe is where a long drive goes.
+    notOn: ['long drive'],
+    partOf: 'heel, then toes',
+  },
+  'heel, then toes': {
+    measure: ({ address, 'half back': back, 'early down': down }, route) =>
+      Math.min(
+        address.along + ALONG[route].back - back.along,
+        down.along - address.along - ALONG[route].down,
+      ),
+    limit: 8,
+    notOn: ['long drive'],
+  },
+  reverse: {
+    measure: ({ top }) => top.leadShare - 50,
+    limit: 2,
+    // Staying over the lead foot is what the forward-posted route is.
+    notOn: ['forward-posted'],
+  },
+  'trail foot rolls outside': {
+    measure: ({ address, top }) => top.trailAcross - address.trailAcross,
+    limit: 12,
+    notOn: ['forward-posted'],
+  },
+  'falls back': {
+    measure: ({ impact, finish }) => impact.leadShare - finish.leadShare,
+    limit: 4,
+    notOn: [],
+    partOf: 'reverse',
+  },
+};
+
+/** So few swings tell no pattern. */
+export const LEAST_SWINGS = 3;
+/** It is told where it is beyond its limit at nine of ten such means. */
+const IN_ONE_TAIL = 0.1;
+
+/** A pattern over several swings, percent. */
+export interface PatternTold {
+  pattern: PressurePattern;
+  /** How far they go that way on average, and the 90% limit below. */
+  by: number;
+  atLeast: number;
+}
+
+/** What is known of the trunk: a reverse is one only where it hangs back. */
+export interface TrunkNoted {
+  hangsBack: boolean | null;
+}
+
+function toldOf(
+  pattern: PressurePattern,
+  swings: readonly SwingRoute[],
+  route: PressureRoute,
+): PatternTold | null {
+  const { measure, limit } = DEFINITIONS[pattern];
+  const values = swings.map((swing) => measure(swing, route));
+  const by = mean(values);
+  const error = sampleStandardDeviation(values) / Math.sqrt(values.length);
+  const atLeast = by - studentQuantile(IN_ONE_TAIL, values.length - 1) * error;
+  return atLeast > limit ? { pattern, by, atLeast } : null;
+}
+
+/**
+ * The patterns that several swings show beyond their scatter. The lead foot's outer heel at the strike is right, and is none.
+ * @param swings of one setup, at least three
+ * @param route that is taught: what is a fault on one is the point of another
+ * @param trunk whether it was noted to hang back; null where nobody looked
+ * @returns the patterns, in the order they come in a swing; none of fewer swings
+ */
+export function patternsIn(
+  swings: readonly SwingRoute[],
+  route: PressureRoute,
+  { hangsBack }: TrunkNoted = { hangsBack: null },
+): PatternTold[] {
+  if (swings.length < LEAST_SWINGS) return [];
+  const told = PRESSURE_PATTERNS.filter((pattern) => !DEFINITIONS[pattern].notOn.includes(route))
+    .filter((pattern) => pattern !== 'reverse' || hangsBack !== false)
+    .flatMap((pattern) => toldOf(pattern, swings, route) ?? []);
+  const names = told.map(({ pattern }) => pattern);
+  return told.filter(({ pattern }) => {
+    const { partOf } = DEFINITIONS[pattern];
+    return partOf === undefined || !names.includes(partOf);
+  });
+}
+
+/** The mean of several swings' routes, and how each place scatters from swing to swing, percent. */
+export function routeSpread(swings: readonly SwingRoute[]): { middle: SwingRoute; scatter: SwingRoute } {
+  const over = (of: (values: number[]) => number): SwingRoute =>
+    Object.fromEntries(
+      ROUTE_MARKS.map((mark) => [
+        mark,
+        Object.fromEntries(KEYS.map((key) => [key, of(swings.map((swing) => swing[mark][key]))])),
+      ]),
+    ) as unknown as SwingRoute;
+  return {
+    middle: over((values) => mean(values)),
+    scatter: over((values) => (values.length < 2 ? 0 : sampleStandardDeviation(values))),
+  };
+}

@@ -1,0 +1,86 @@
+import { mean, sampleStandardDeviation } from 'simple-statistics';
+import type { Angle } from '../units';
+import { leadShareOf, OFF_GROUND, totalLoad, type PressureFrame, type PressureRecording } from './frames';
+
+/** How long somebody has to stand still to be measured, ms. */
+export const SETTLED_MS = 2000;
+/** A mat tells a share and a place no better than this (starting value), percent. */
+const MAT_UNCERTAINTY = 2;
+/** Standing still, the total load does not change by more than this share (starting value). */
+const STILL_LOAD = 0.08;
+
+/** How somebody stands, percent, each with one standard deviation of how it scattered. */
+export interface StoodStill {
+  leadShare: Angle;
+  leadHeelToe: Angle;
+  trailHeelToe: Angle;
+  /** ms from the start of the recording */
+  from: number;
+  to: number;
+  /** How much of a foot's length the centre wandered, one standard deviation, percent. */
+  wandered: number;
+}
+
+/** Sums that let the variance of any window be read off at once. */
+function windows(values: readonly number[], size: number): number[] {
+  let [sum, squares] = [0, 0];
+  return values.map((value, at) => {
+    sum += value;
+    squares += value * value;
+    if (at >= size) {
+      const gone = values[at - size]!;
+      sum -= gone;
+      squares -= gone * gone;
+    }
+    return at < size - 1 ? Infinity : Math.max(0, squares / size - (sum / size) ** 2);
+  });
+}
+
+const isStanding = (frame: PressureFrame): boolean => {
+  const share = leadShareOf(frame);
+  return totalLoad(frame) > 0 && share > OFF_GROUND && share < 100 - OFF_GROUND;
+};
+
+const figureOf = (values: readonly number[]): Angle => ({
+  value: mean([...values]),
+  uncertainty: Math.max(MAT_UNCERTAINTY, sampleStandardDeviation([...values])),
+});
+
+/**
+ * The steadiest two seconds of standing on both feet: where share and centres wander least.
+ * @param recording of somebody who settles
+ * @returns null where there are not two seconds of standing still on both feet
+ */
+export function steadiest({ rate, frames }: PressureRecording): StoodStill | null {
+  const size = Math.round((SETTLED_MS / 1000) * rate);
+  if (frames.length < size || size < 2) return null;
+  const series = [
+    frames.map(leadShareOf),
+    frames.map(({ lead }) => lead.along),
+    frames.map(({ trail }) => trail.along),
+  ];
+  const loads = frames.map(totalLoad);
+  const wander = series.map((values) => windows(values, size));
+  const loadWander = windows(loads, size);
+  const off = windows(
+    frames.map((frame) => (isStanding(frame) ? 0 : 1)),
+    size,
+  );
+  const offHere = frames.map((frame) => !isStanding(frame));
+  let [best, least] = [-1, Infinity];
+  for (let at = size - 1; at < frames.length; at += 1) {
+    const still = Math.sqrt(loadWander[at]!) <= STILL_LOAD * loads[at]!;
+    if (off[at] !== 0 || offHere[at] || !still) continue;
+    const sum = wander.reduce((total, values) => total + values[at]!, 0);
+    if (sum < least) [best, least] = [at, sum];
+  }
+  if (best < 0) return null;
+  const window = frames.slice(best - size + 1, best + 1);
+  const [leadShare, leadHeelToe, trailHeelToe] = [
+    figureOf(window.map(leadShareOf)),
+    figureOf(window.map(({ lead }) => lead.along)),
+    figureOf(window.map(({ trail }) => trail.along)),
+  ];
+  const wandered = Math.sqrt((wander[1]![best]! + wander[2]![best]!) / 2);
+  return { leadShare, leadHeelToe, trailHeelToe, from: window[0]!.at, to: frames[best]!.at, wandered };
+}

@@ -1,0 +1,76 @@
+import { median } from 'simple-statistics';
+import { leadShareOf, totalLoad, type PressureFrame, type PressureRecording } from './frames';
+import { SWING_MARKS, type SwingTimes } from './phases';
+
+/** A swing as it is kept: whole numbers a frame, so that a swing stays small. */
+export interface SwingTrace {
+  /** frames a second */
+  rate: number;
+  /** Of the body's own weight, per mille. */
+  load: number[];
+  /** The lead foot's share, tenths of a percent. */
+  share: number[];
+  /** Tenths of a percent along and across each sole. */
+  leadAlong: number[];
+  leadAcross: number[];
+  trailAlong: number[];
+  trailAcross: number[];
+  /** ms from the trace's start */
+  times: SwingTimes;
+}
+
+/** Of a swing so long before the first move and after the finish is kept, ms. */
+const KEPT_BEFORE = 500;
+const KEPT_AFTER = 200;
+
+const tenths = (value: number): number => Math.round(10 * value);
+
+/**
+ * One swing cut out of a recording.
+ * @param recording that it is in
+ * @param times of its moments, ms from the recording's start
+ * @returns the trace, its moments from its own start
+ */
+export function traceOf(recording: PressureRecording, times: SwingTimes): SwingTrace {
+  const weight = median(recording.frames.map(totalLoad)) || 1;
+  const frames = recording.frames.filter(
+    ({ at }) => at >= times.address - KEPT_BEFORE && at <= times.finish + KEPT_AFTER,
+  );
+  const start = frames[0]?.at ?? times.address;
+  const moved = Object.fromEntries(SWING_MARKS.map((mark) => [mark, Math.round(times[mark] - start)]));
+  return {
+    rate: recording.rate,
+    load: frames.map((frame) => Math.round((1000 * totalLoad(frame)) / weight)),
+    share: frames.map((frame) => tenths(leadShareOf(frame))),
+    leadAlong: frames.map(({ lead }) => tenths(lead.along)),
+    leadAcross: frames.map(({ lead }) => tenths(lead.across)),
+    trailAlong: frames.map(({ trail }) => tenths(trail.along)),
+    trailAcross: frames.map(({ trail }) => tenths(trail.across)),
+    times: moved as SwingTimes,
+  };
+}
+
+/**
+ * The recording that a kept swing is.
+ * @param trace as it was kept
+ * @returns frames; loads in thousandths of the body's weight
+ */
+export function recordingOfTrace(trace: SwingTrace): PressureRecording {
+  const frames = trace.share.map((share, at): PressureFrame => {
+    const load = trace.load[at]!;
+    return {
+      at: (1000 * at) / trace.rate,
+      lead: {
+        load: (load * share) / 1000,
+        along: trace.leadAlong[at]! / 10,
+        across: trace.leadAcross[at]! / 10,
+      },
+      trail: {
+        load: (load * (1000 - share)) / 1000,
+        along: trace.trailAlong[at]! / 10,
+        across: trace.trailAcross[at]! / 10,
+      },
+    };
+  });
+  return { rate: trace.rate, frames };
+}

@@ -1,0 +1,182 @@
+import { bell, chanceFrom } from '../chance';
+import { routeOf, type MatHabit, type MatMoment, type MatRouteName } from './habits';
+import type { MatFrame, PressureMat } from './types';
+
+/** Somebody on the mat: who they are, how they swing, and where they settle. */
+export interface OnTheMat {
+  seed: string;
+  route: MatRouteName;
+  habits: readonly MatHabit[];
+  /** Percent of the load on the lead foot, and along each sole from the heel, once settled. */
+  settled: { lead: number; along: number };
+}
+
+/** Frames a second, and the cells of each sole. */
+export const MAT_RATE = 100;
+export const MAT_GRID = { rows: 16, columns: 8 };
+
+/** They settle for so long, then swing every so often, ms. */
+export const FIRST_SWING_MS = 8000;
+export const SWING_EVERY_MS = 9000;
+
+/** When the club was where, ms from the first move away: what an analysis is to find. */
+export interface SwingTruth {
+  away: number;
+  top: number;
+  impact: number;
+  finish: number;
+}
+
+/** What of a swing is drawn once. */
+interface Swing {
+  truth: SwingTruth;
+  route: MatMoment[];
+  /** ms that the load is ahead of the club. */
+  ahead: number;
+  /** Where the body is lightest and by how much, how hard it presses, and when its weight is met again. */
+  light: { at: number; by: number };
+  press: { by: number; over: number };
+}
+
+/**
+ * The swing of a number, from 0, as it truly is.
+ * @param on who is on the mat
+ * @param number which swing
+ */
+export function swingTruth(on: OnTheMat, number: number): Swing {
+  const seed = `${on.seed} ${number}`;
+  const chance = chanceFrom('mat times', seed);
+  const back = 720 + 110 * bell(chance);
+  const down = 255 + 22 * bell(chance);
+  const away = FIRST_SWING_MS + number * SWING_EVERY_MS + 300 * chance();
+  const top = away + Math.max(480, back);
+  const impact = top + Math.max(190, down);
+  return {
+    truth: { away, top, impact, finish: impact + 900 },
+    route: routeOf(on.route, on.habits, on.settled, seed),
+    ahead: 50 + 60 * chance(),
+    light: { at: top + 12 * bell(chance), by: 0.1 + 0.06 * chance() },
+    press: { by: 0.28 + 0.25 * chance(), over: impact + 5 * bell(chance) },
+  };
+}
+
+/** A way from one value to the next without a jump in its speed. */
+const eased = (share: number): number => share * share * (3 - 2 * share);
+
+/** Where the load is at a moment of a swing: it goes from place to place ahead of the club, and meets it at the strike. */
+function momentAt({ truth, route, ahead }: Swing, at: number): MatMoment {
+  const { away, top, impact, finish } = truth;
+  const down = impact - top;
+  const times = [
+    away,
+    away + 0.5 * (top - away) - ahead / 2,
+    top - ahead,
+    top + 0.4 * down - ahead / 4,
+    impact,
+    impact + 130,
+    finish,
+  ];
+  const next = times.findIndex((time) => time > at);
+  if (next === 0) return route[0]!;
+  if (next < 0) return route[route.length - 1]!;
+  const [from, to] = [route[next - 1]!, route[next]!];
+  const share = eased((at - times[next - 1]!) / (times[next]! - times[next - 1]!));
+  const between = (a: number, b: number): number => a + (b - a) * share;
+  return {
+    lead: between(from.lead, to.lead),
+    leadAlong: between(from.leadAlong, to.leadAlong),
+    trailAlong: between(from.trailAlong, to.trailAlong),
+    leadAcross: between(from.leadAcross, to.leadAcross),
+    trailAcross: between(from.trailAcross, to.trailAcross),
+  };
+}
+
+/** How hard the body presses, in its own weight: lighter at the top, hard coming down, its weight again at the strike, lighter after. */
+function weightAt({ truth, light, press }: Swing, at: number): number {
+  const bump = (middle: number, wide: number): number => Math.exp(-(((at - middle) / wide) ** 2));
+  const { top } = truth;
+  const pressing =
+    at > top && at < press.over + 160
+      ? press.by * Math.sin((Math.PI * Math.max(0, at - light.at)) / (press.over - light.at))
+      : 0;
+  return 1 - light.by * bump(light.at, 55) + pressing * (at > press.over ? 0.6 : 1);
+}
+
+/** After a swing they come back to where they settle. */
+const BACK_MS = 2500;
+const HELD_MS = 1200;
+
+/** The swing that a moment belongs to, or the last one they come back from. */
+const numberAt = (at: number): number =>
+  Math.max(0, Math.floor((at - FIRST_SWING_MS + 1500) / SWING_EVERY_MS));
+
+function standing({ settled }: OnTheMat, at: number): MatMoment {
+  // Nobody stands still: the weight sways, at first more.
+  const unsettled = Math.exp(-at / 2200);
+  const sway = (slow: number, by: number) => by * Math.sin(at / slow);
+  return {
+    lead: settled.lead + sway(410, 1 + 9 * unsettled) + sway(173, 0.6),
+    leadAlong: settled.along + sway(520, 1.2 + 12 * unsettled) + sway(211, 0.8),
+    trailAlong: settled.along + sway(480, 1.2 + 12 * unsettled) + sway(199, 0.8),
+    leadAcross: 50,
+    trailAcross: 50,
+  };
+}
+
+const mixed = (a: MatMoment, b: MatMoment, share: number): MatMoment =>
+  Object.fromEntries(
+    (Object.keys(a) as (keyof MatMoment)[]).map((key) => [key, a[key] + (b[key] - a[key]) * share]),
+  ) as unknown as MatMoment;
+
+function placeAt(on: OnTheMat, swing: Swing, at: number): { moment: MatMoment; weight: number } {
+  const { away, finish } = swing.truth;
+  const still = standing(on, at);
+  if (at < away) return { moment: still, weight: 1 };
+  const back = eased(Math.min(1, Math.max(0, (at - finish - HELD_MS) / BACK_MS)));
+  // They start from where they stand.
+  const start = eased(Math.min(1, (at - away) / 250));
+  return { moment: mixed(still, momentAt(swing, at), start * (1 - back)), weight: weightAt(swing, at) };
+}
+
+/** A blob of load on a sole's cells: as wide as a foot bears, its centre where it has to be. */
+function cellsOf(load: number, along: number, across: number, noise: () => number): number[] {
+  const { rows, columns } = MAT_GRID;
+  const [middle, side] = [(along / 100) * rows - 0.5, (across / 100) * columns - 0.5];
+  const raw = Array.from({ length: rows * columns }, (_, cell) => {
+    const [row, column] = [Math.floor(cell / columns), cell % columns];
+    return Math.exp(-(((row - middle) / 2.6) ** 2) - ((column - side) / 1.7) ** 2);
+  });
+  const sum = raw.reduce((total, each) => total + each, 0);
+  return raw.map((each) => Math.max(0, Math.round((load * each) / sum + 0.4 * noise())));
+}
+
+const FULL_LOAD = 8000;
+
+/** A simulated mat: every frame is a function of who is on it and of the frame's number, so that any server goes on with it. */
+export function simulatedMat(on: OnTheMat): PressureMat {
+  // A swing is drawn once, and asked for at each of its frames.
+  const swings = new Map<number, Swing>();
+  const swingOf = (number: number): Swing => {
+    const known = swings.get(number) ?? swingTruth(on, number);
+    swings.set(number, known);
+    return known;
+  };
+  return {
+    rate: MAT_RATE,
+    grid: MAT_GRID,
+    frame(number): MatFrame {
+      const at = (1000 * number) / MAT_RATE;
+      const chance = chanceFrom('mat frame', on.seed, number);
+      const { moment, weight } = placeAt(on, swingOf(numberAt(at)), at);
+      const total = FULL_LOAD * weight * (1 + 0.008 * bell(chance));
+      const lead = (total * (moment.lead + 0.5 * bell(chance))) / 100;
+      const noise = (): number => chance() - 0.5;
+      return {
+        number,
+        at,
+        lead: cellsOf(lead, moment.leadAlong, moment.leadAcross, noise),
+        trail: cellsOf(total - lead, moment.trailAlong, moment.trailAcross, noise),
+      };
+    },
+  };
+}
