@@ -198,11 +198,20 @@ const ladderScript = (students) =>
     students,
   ]);
 
+const balanceScript = (swings) =>
+  must('Balance', process.execPath, [
+    '--import',
+    'tsx',
+    join(ROOT, 'bench', 'balance', 'simulated.ts'),
+    swings,
+  ]);
+
 async function bench() {
   await installPackages();
   const [part, only] = process.argv.slice(2);
   if (part === 'photo') return benchPhoto(only ?? '200');
   if (part === 'ladder') return ladderScript(only ?? '1000');
+  if (part === 'balance') return balanceScript(only ?? '1000');
   await buildWeb();
   if (part === 'hard') {
     await benchHard(figure, only);

@@ -142,7 +142,7 @@ function finishAt(share: readonly number[], hit: number, inFrames: (ms: number) 
   const window = inFrames(300);
   for (let at = hit + inFrames(350); at + window <= last; at += 1) {
     const values = share.slice(at, at + window);
-    if (Math.max(...values) - Math.min(...values) < 2 * LEFT) return at;
+    if (Math.max(...values) - Math.min(...values) < LEFT) return at;
   }
   return last;
 }

@@ -1,0 +1,114 @@
+import type { MatFrames } from '@pedastance/contract';
+import { steadiest, swingsIn, traceOf, type PressurePattern } from '@pedastance/core/balance';
+import { MAT_HABITS, MAT_ROUTES, type MatHabit, type MatRouteName } from '../devices/mat/habits';
+import { MAT_RATE, simulatedMat } from '../devices/mat/simulatedMat';
+import { whoStands } from '../devices/mat/whoStands';
+import { landRecord, newMatSession } from './bodies';
+import { momentsFound, onTheMat, patternsTold, recordingOf, swingOf } from './mats';
+import { openWorld, type World } from './world';
+
+const ROUTES = Object.keys(MAT_ROUTES) as MatRouteName[];
+const NAMES: Record<MatHabit, PressurePattern> = {
+  'toe-ward going back': 'toe-ward going back',
+  'toes early coming down': 'toes early coming down',
+  'heel, then toes': 'heel, then toes',
+  reverse: 'reverse',
+  'rolls outside': 'trail foot rolls outside',
+  'falls back': 'falls back',
+};
+
+describe('on the stand-in mat, which the analysis cannot see', () => {
+  test.each(ROUTES)('%s: the strike within 20 ms and the top within 50, in 95 of 100', (route) => {
+    const told = momentsFound(20, route);
+    expect(told.missed).toBe(0);
+    expect(told.impact).toBeGreaterThanOrEqual(0.95);
+    expect(told.top).toBeGreaterThanOrEqual(0.95);
+  });
+
+  test.each(ROUTES)('%s: nobody with a clean swing is accused', (route) => {
+    for (let at = 0; at < 4; at += 1) expect(patternsTold(`clean ${at}`, route, [])).toEqual([]);
+  });
+
+  test.each(MAT_HABITS)('%s is named, and nothing else', (habit) => {
+    for (let at = 0; at < 3; at += 1)
+      expect(patternsTold(`habit ${at}`, 'centred', [habit])).toEqual([NAMES[habit]]);
+  });
+
+  test('how somebody settles is found where they have settled', () => {
+    const on = { ...onTheMat('settles'), settled: { lead: 46, along: 61 } };
+    const told = steadiest(recordingOf(on, 0, 8000))!;
+    expect(told.from).toBeGreaterThan(2000);
+    expect(Math.abs(told.leadShare.value - 46)).toBeLessThan(2);
+    expect(Math.abs(told.leadHeelToe.value - 61)).toBeLessThan(2.5);
+  });
+
+  test('a swing that is kept is small', () => {
+    const recording = swingOf(onTheMat('kept'), 0);
+    const [times] = swingsIn(recording);
+    expect(JSON.stringify(traceOf(recording, times!)).length).toBeLessThan(40_000);
+  });
+
+  test('a frame is the same whoever asks for it, and whenever', () => {
+    const on = whoStands('student', 'session', 'centred', { lead: 50, along: 50 });
+    expect(simulatedMat(on).frame(912)).toEqual(simulatedMat({ ...on }).frame(912));
+    expect(simulatedMat(on).frame(912)).not.toEqual(simulatedMat({ ...on, seed: 'another' }).frame(912));
+  });
+});
+
+describe('the live mat', () => {
+  let world: World;
+  beforeAll(async () => {
+    world = await openWorld();
+  }, 60_000);
+  afterAll(() => world.close());
+
+  /** Reads frames of a session until there are so many, or a time is over. */
+  async function framesOf(sessionId: string, least: number, lastEventId?: string): Promise<MatFrames[]> {
+    const ends = new AbortController();
+    const response = await fetch(`${world.origin}/api/mat-sessions/${sessionId}/frames`, {
+      headers: {
+        ...world.lantern.headers,
+        ...(lastEventId !== undefined && { 'last-event-id': lastEventId }),
+      },
+      signal: ends.signal,
+    });
+    expect(response.headers.get('content-type')).toContain('text/event-stream');
+    const read: MatFrames[] = [];
+    let text = '';
+    const decoder = new TextDecoder();
+    for await (const chunk of response.body!) {
+      text += decoder.decode(chunk as Uint8Array, { stream: true });
+      const events = text.split('\n\n');
+      text = events.pop()!;
+      for (const event of events) {
+        const data = event.split('\n').find((line) => line.startsWith('data: '));
+        if (data) read.push(JSON.parse(data.slice(6)) as MatFrames);
+      }
+      if (read.reduce((sum, { frames }) => sum + frames.length, 0) >= least) break;
+    }
+    ends.abort();
+    return read;
+  }
+
+  test('is cut, and goes on after the last frame without a gap; nobody of another academy hears it', async () => {
+    const { student } = await landRecord(world, world.lantern);
+    const session = newMatSession(student.id);
+    expect((await world.lantern.ask('POST', '/api/mat-sessions', session)).status).toBe(201);
+    const first = await framesOf(session.id, 30);
+    const last = first.at(-1)!;
+    const cut = last.from + last.frames.length - 1;
+    // Away for a while: the frames of that time are still to come.
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    const then = await framesOf(session.id, 30, String(cut));
+    expect(then[0]!.from).toBe(cut + 1);
+    const numbers = [...first, ...then].flatMap(({ from, frames }) => frames.map((_, at) => from + at));
+    expect(numbers).toEqual(Array.from({ length: numbers.length }, (_, at) => at));
+    expect(first[0]!.rate).toBe(MAT_RATE);
+    expect((await world.harbour.ask('GET', `/api/mat-sessions/${session.id}/frames`)).status).toBe(404);
+    const bad = await world.lantern.ask('GET', `/api/mat-sessions/${session.id}/frames?after=luck`);
+    expect([bad.status, bad.body.faults[0]]).toEqual([
+      422,
+      { field: 'after', expected: 'the number of a frame', found: 'luck' },
+    ]);
+  });
+});
