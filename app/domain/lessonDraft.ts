@@ -6,11 +6,12 @@ import type { LadderTurn } from '@pedastance/core/ladder';
 import { differences, type Setup } from '@pedastance/core/setup';
 import type { TestTries } from './fieldTests';
 import type { PhotoDraft } from './photoTaps';
+import type { PressureDraft } from './pressure';
 
 /** The five places of a lesson, each with the steps that are done there; the first is where it opens. */
 export const PLACES = {
   student: ['who', 'legs', 'ladder'],
-  address: ['feet', 'tape', 'photo', 'quickLook', 'body', 'club'],
+  address: ['feet', 'tape', 'photo', 'quickLook', 'body', 'pressure', 'club'],
   read: ['read'],
   change: ['change'],
   keep: ['keep', 'try'],
@@ -57,6 +58,8 @@ export interface LessonDraft {
   tests?: TestTries;
   /** The field test that is open; absent or null where they are listed. */
   openTest?: string | null;
+  /** Swings with the pressure under the feet; absent or null where there are none. */
+  pressure?: PressureDraft | null;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
   club: ClubId | null;

@@ -7,6 +7,7 @@ import type {
   ChangePassword,
   InviteTo,
   NewInvite,
+  NewMatSession,
   OwnSession,
   PhotoListed,
   ResetOf,
@@ -221,6 +222,7 @@ export const api = {
   student: (owner: string, id: string, part: { after: string } | { before: string } | null) =>
     read<StudentPage>(`/api/students/${id}${part ? `?${new URLSearchParams(part).toString()}` : ''}`, owner),
   versions: (owner: string, methodId: string) => read<HouseMethod[]>(`/api/methods/${methodId}`, owner),
+  standOnMat: (owner: string, body: NewMatSession) => ask('POST', '/api/mat-sessions', owner, body),
   simulateShots: (owner: string, body: StandIn) => ask('POST', '/api/stand-in', owner, body),
   /** Sends a write as it was queued. @throws ServerAway also when the answer is not to this write */
   write: async (owner: string, route: Writing['route'], body: SentBody) => {

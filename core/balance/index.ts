@@ -4,3 +4,4 @@ export * from './phases';
 export * from './route';
 export * from './trace';
 export * from './remedies';
+export * from './pressureFile';

@@ -23,6 +23,7 @@ import { LessonContext, useLessonContext, useMethod, useNewJudge, type LessonFac
 import { FeetStep } from './FeetStep';
 import { KeepStep } from './KeepStep';
 import { LadderStep } from './ladder/LadderStep';
+import { PressureStep } from './pressure/PressureStep';
 import { LessonPlan } from './LessonPlan';
 import { LegsStep } from './LegsStep';
 import { ReadStep } from './ReadStep';
@@ -42,6 +43,7 @@ const STEPS: Record<Step, ComponentType> = {
   who: WhoStep,
   legs: LegsStep,
   ladder: LadderStep,
+  pressure: PressureStep,
   club: ClubStep,
   feet: FeetStep,
   tape: TapeStep,

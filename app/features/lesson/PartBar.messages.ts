@@ -5,6 +5,7 @@ export const messages = {
   photo: 'Photo',
   fieldTests: 'Tests',
   body: 'Body',
+  pressure: 'Pressure',
   record: 'Record',
   tryIt: 'Try',
   cameFor: 'Came for',

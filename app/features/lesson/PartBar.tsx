@@ -14,6 +14,7 @@ const NAMES: Partial<Record<Step, string>> = {
   photo: messages.photo,
   quickLook: messages.quickLook,
   body: messages.body,
+  pressure: messages.pressure,
   keep: messages.record,
   try: messages.tryIt,
 };

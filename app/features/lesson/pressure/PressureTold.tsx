@@ -1,0 +1,131 @@
+import {
+  LEAST_SWINGS,
+  patternsIn,
+  PRESSURE_REMEDIES,
+  routeSpread,
+  type PressurePattern,
+  type SwingRoute,
+} from '@pedastance/core/balance';
+import { DRILL_LIBRARY } from '@pedastance/core/card';
+import type { ClubId } from '@pedastance/core/club';
+import type { PressureRoute } from '@pedastance/core/setup';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'zustand';
+import { common } from '../../../domain/common.messages';
+import { isUnsteady } from '../../../domain/ladders';
+import { routeOfTrace, type PressureDraft } from '../../../domain/pressure';
+import { spoken } from '../../../domain/sentences';
+import { lesson } from '../../../state/lesson';
+import { keepPressure, noteTrunk } from '../../../state/pressure';
+import { useSpeech } from '../../../state/useSpeech';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { Notice } from '../../../ui/Notice';
+import { Body, Heading, Quiet } from '../../../ui/Words';
+import { useLessonContext } from '../context';
+import { messages } from './PressureStep.messages';
+
+const percent = (value: number): string => `${Math.round(value)}%`;
+
+const TOLD_AT = ['address', 'top', 'impact', 'finish'] as const;
+
+/** Where the load was at each moment, over all swings. */
+function Places({ routes }: { routes: readonly SwingRoute[] }) {
+  const { middle } = routeSpread(routes);
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  return (
+    <View>
+      {TOLD_AT.map((mark) => (
+        <View key={mark} className="flex-row justify-between border-b border-grid py-1">
+          <Quiet>{messages.marks[mark]}</Quiet>
+          <Body className="figures">
+            {spoken(messages.table(percent(middle[mark].leadShare), percent(middle[mark].along)), speech)}
+          </Body>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** What to do about a pattern: one cue, one rehearsal, one drill, and what is looked at the next time. */
+function Remedy({ pattern, by }: { pattern: PressurePattern; by: number }) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const { does, cue, rehearse, drill, check } = PRESSURE_REMEDIES[pattern];
+  const named = DRILL_LIBRARY.find(({ id }) => id === drill);
+  const say = (words: string) => spoken(words, speech);
+  return (
+    <View className="gap-1 border-l-4 border-lagoon pl-3" testID="pressure-pattern">
+      <Body className="text-lg font-semibold">{say(messages.patterns[pattern])}</Body>
+      <Body>{say(does)}</Body>
+      <Quiet>{messages.beyond(percent(by))}</Quiet>
+      <Body className="font-semibold">{say(messages.think(cue))}</Body>
+      <Body>{say(messages.rehearse(rehearse))}</Body>
+      {named && <Body>{say(messages.drill(named.name))}</Body>}
+      <Quiet>{say(messages.check(check))}</Quiet>
+      {isUnsteady(student) && <Notice kind="caution">{messages.notFor}</Notice>}
+    </View>
+  );
+}
+
+/** How several swings go, what they show beyond their scatter, and what to do about the first of it. */
+export function PressureTold({
+  pressure,
+  club,
+  route,
+}: {
+  pressure: PressureDraft;
+  club: ClubId;
+  route: PressureRoute;
+}) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const draft = useStore(lesson, (state) => state.draft);
+  const [fault, setFault] = useState('');
+  const { swings, hangsBack, source } = pressure;
+  const routes = useMemo(() => swings.map(routeOfTrace), [swings]);
+  const told = useMemo(() => patternsIn(routes, route, { hangsBack }), [routes, route, hangsBack]);
+  const [first, ...others] = told;
+  const keep = (pattern: PressurePattern | null) => {
+    const cue = pattern ? spoken(PRESSURE_REMEDIES[pattern].cue, speech) : '';
+    const kept = { club, route, source, hangsBack, swings: [...swings], pattern, cue };
+    keepPressure(kept, draft!, student).then(
+      () => setFault(''),
+      (error: Error) => setFault(common.notKept(error.message)),
+    );
+  };
+  return (
+    <View className="gap-3" testID="pressure-told">
+      <Places routes={routes} />
+      <Quiet>{messages.route(route)}</Quiet>
+      {swings.length < LEAST_SWINGS && <Quiet>{messages.more}</Quiet>}
+      {swings.length >= LEAST_SWINGS && !first && <Notice kind="good">{messages.clean}</Notice>}
+      {first && <Remedy pattern={first.pattern} by={first.by} />}
+      {others.length > 0 && (
+        <View className="gap-1">
+          <Heading>{messages.other}</Heading>
+          {others.map(({ pattern }) => (
+            <Body key={pattern}>{spoken(messages.patterns[pattern], speech)}</Body>
+          ))}
+        </View>
+      )}
+      <Choice
+        label={messages.trunk}
+        options={[
+          { value: 'yes', words: messages.yes },
+          { value: 'no', words: messages.no },
+          { value: 'not', words: messages.notLooked },
+        ]}
+        value={hangsBack === null ? 'not' : hangsBack ? 'yes' : 'no'}
+        onChange={(value) => noteTrunk(value === 'not' ? null : value === 'yes')}
+      />
+      <View className="flex-row flex-wrap gap-2">
+        {first && <Button words={messages.keepCue} onPress={() => keep(first.pattern)} />}
+        <Button look={first ? 'quiet' : 'plain'} words={messages.keep} onPress={() => keep(null)} />
+      </View>
+      {fault !== '' && <Notice kind="trouble">{fault}</Notice>}
+    </View>
+  );
+}

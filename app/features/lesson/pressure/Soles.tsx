@@ -1,0 +1,167 @@
+import { soleOutline, type FootName, type Shoe } from '@pedastance/core/setup';
+import type { PressureFrame, SwingTrace } from '@pedastance/core/balance';
+import { recordingOfTrace } from '@pedastance/core/balance';
+import { useEffect, useMemo, useRef } from 'react';
+import { newestFrame, onFrames } from '../../../state/liveMat';
+import { GRID, INK, LAGOON, RUST } from '../../../ui/colours';
+import { messages } from './PressureStep.messages';
+
+/** Between the soles as they are drawn, and room about them, mm. */
+const GAP = 70;
+const ROOM = 16;
+
+/** The two soles from above, toes up, each on its side for a student of this hand who looks down. */
+interface Drawn {
+  shoe: Shoe;
+  /** The side that the lead foot is on: left for a right-hander. */
+  leadLeft: boolean;
+}
+
+const middleOf = ({ shoe, leadLeft }: Drawn, foot: FootName): number => {
+  const left = (foot === 'lead') === leadLeft;
+  return (left ? -1 : 1) * ((GAP + shoe.breadth) / 2);
+};
+const outwardOf = ({ leadLeft }: Drawn, foot: FootName): number => ((foot === 'lead') === leadLeft ? -1 : 1);
+
+const n = (value: number): string => value.toFixed(1);
+
+function pathOf(drawn: Drawn, foot: FootName): string {
+  const [x, outward] = [middleOf(drawn, foot), outwardOf(drawn, foot)];
+  return `M${soleOutline(drawn.shoe)
+    .map((point) => `${n(x + outward * point.x)} ${n(-point.y)}`)
+    .join('L')}Z`;
+}
+
+/** Where a place along and across a sole is drawn. */
+const placeOf = (drawn: Drawn, foot: FootName, { along, across }: { along: number; across: number }) => ({
+  x: middleOf(drawn, foot) + (outwardOf(drawn, foot) * (across - 50) * drawn.shoe.breadth) / 100,
+  y: (-along * drawn.shoe.length) / 100,
+});
+
+/** Where the centre of both feet's load is drawn. */
+export function centreAt(
+  drawn: Drawn,
+  { lead, trail }: Pick<PressureFrame, FootName>,
+): { x: number; y: number } {
+  const total = lead.load + trail.load || 1;
+  const [a, b] = [placeOf(drawn, 'lead', lead), placeOf(drawn, 'trail', trail)];
+  return {
+    x: (a.x * lead.load + b.x * trail.load) / total,
+    y: (a.y * lead.load + b.y * trail.load) / total,
+  };
+}
+
+/** Frames of a swing from its first move to its finish, by way of their centres. */
+function wayOf(drawn: Drawn, trace: SwingTrace): string {
+  const { address, finish } = trace.times;
+  const frames = recordingOfTrace(trace).frames.filter(({ at }) => at >= address && at <= finish);
+  const every = Math.max(1, Math.floor(frames.length / 150));
+  const points = frames.filter((_, at) => at % every === 0).map((frame) => centreAt(drawn, frame));
+  return points.length === 0 ? '' : `M${points.map(({ x, y }) => `${n(x)} ${n(y)}`).join('L')}`;
+}
+
+const MARKED = ['address', 'top', 'impact', 'finish'] as const;
+
+function Marks({ drawn, trace }: { drawn: Drawn; trace: SwingTrace }) {
+  const { frames } = recordingOfTrace(trace);
+  return MARKED.map((mark) => {
+    const frame = frames[Math.min(frames.length - 1, Math.round((trace.times[mark] * trace.rate) / 1000))]!;
+    const { x, y } = centreAt(drawn, frame);
+    return (
+      <g key={mark}>
+        <circle cx={x} cy={y} r={5} fill={INK} />
+        <text x={x} y={y - 9} fontSize={15} textAnchor="middle" fill={INK}>
+          {messages.marks[mark]}
+        </text>
+      </g>
+    );
+  });
+}
+
+interface SolesProps {
+  shoe: Shoe;
+  leadLeft: boolean;
+  /** The mat is listened to: the newest frame is shown. */
+  live: boolean;
+  swings: readonly SwingTrace[];
+  /** The one that stands before the others; null where all are alike. */
+  chosen: number | null;
+}
+
+/** The soles with the load under them: as it is now, and the ways that it went. */
+export function Soles({ shoe, leadLeft, live, swings, chosen }: SolesProps) {
+  const drawn = useMemo(() => ({ shoe, leadLeft }), [shoe, leadLeft]);
+  const centre = useRef<SVGCircleElement>(null);
+  const feet = { lead: useRef<SVGCircleElement>(null), trail: useRef<SVGCircleElement>(null) };
+  const { lead, trail } = feet;
+  useEffect(() => {
+    if (!live) return;
+    let asked = 0;
+    const paint = () => {
+      asked = 0;
+      const frame = newestFrame();
+      if (!frame) return;
+      const at = centreAt(drawn, frame);
+      centre.current?.setAttribute('cx', n(at.x));
+      centre.current?.setAttribute('cy', n(at.y));
+      centre.current?.setAttribute('data-at', String(frame.at));
+      const total = frame.lead.load + frame.trail.load || 1;
+      for (const [foot, circle] of [
+        ['lead', lead.current],
+        ['trail', trail.current],
+      ] as const) {
+        const place = placeOf(drawn, foot, frame[foot]);
+        circle?.setAttribute('cx', n(place.x));
+        circle?.setAttribute('cy', n(place.y));
+        circle?.setAttribute('r', n(4 + (30 * frame[foot].load) / total));
+      }
+    };
+    // What a frame brings is painted once before the next picture, whatever came by then.
+    const leave = onFrames(() => (asked ||= requestAnimationFrame(paint)));
+    return () => {
+      cancelAnimationFrame(asked);
+      leave();
+    };
+  }, [live, drawn, lead, trail]);
+  const width = 2 * shoe.breadth + GAP + 2 * ROOM;
+  const height = shoe.length + 2 * ROOM;
+  return (
+    <svg
+      viewBox={`${-width / 2} ${-shoe.length - ROOM} ${width} ${height}`}
+      role="img"
+      aria-label={messages.soles}
+      style={{ width: '100%', maxHeight: 300 }}
+      data-testid="soles"
+    >
+      {(['lead', 'trail'] as const).map((foot) => (
+        <path key={foot} d={pathOf(drawn, foot)} fill="none" stroke={INK} strokeWidth={2} />
+      ))}
+      <line
+        x1={-width / 2 + ROOM}
+        x2={width / 2 - ROOM}
+        y1={-shoe.length / 2}
+        y2={-shoe.length / 2}
+        stroke={GRID}
+        strokeDasharray="6 6"
+      />
+      {swings.map((trace, at) => (
+        <path
+          key={at}
+          d={wayOf(drawn, trace)}
+          fill="none"
+          stroke={LAGOON}
+          strokeWidth={chosen === at ? 4 : 2}
+          opacity={chosen === null || chosen === at ? 0.9 : 0.3}
+        />
+      ))}
+      {swings.length > 0 && <Marks drawn={drawn} trace={swings[chosen ?? swings.length - 1]!} />}
+      {live && (
+        <>
+          <circle ref={lead} r={0} fill={LAGOON} opacity={0.35} />
+          <circle ref={trail} r={0} fill={LAGOON} opacity={0.35} />
+          <circle ref={centre} r={9} fill={RUST} data-testid="live-centre" />
+        </>
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,64 @@
+import type { NewMatSession, PressureEntry, Student } from '@pedastance/contract';
+import type { SwingTrace } from '@pedastance/core/balance';
+import { v7 as newId } from 'uuid';
+import type { PressureDraft } from '../domain/pressure';
+import type { LessonDraft } from '../domain/lessonDraft';
+import { currentOwner } from './account';
+import { api } from './api';
+import { changeDraft, changeDraftWith, lesson } from './lesson';
+import { openMat } from './liveMat';
+import { post } from './outbox';
+import { beginning } from './writes/record';
+
+/** So many swings are kept together, the newest. */
+const MOST_SWINGS = 10;
+
+const NOTHING: PressureDraft = { source: 'simulated mat', swings: [], hangsBack: null };
+
+const change = (make: (before: PressureDraft) => PressureDraft): void =>
+  changeDraft({ pressure: make(lesson.getState().draft?.pressure ?? NOTHING) });
+
+/** Adds swings of a source to the open lesson; those of another source make room. */
+export const addSwings = (source: PressureDraft['source'], swings: readonly SwingTrace[]): void =>
+  change((before) => ({
+    ...before,
+    source,
+    swings: [...(before.source === source ? before.swings : []), ...swings].slice(-MOST_SWINGS),
+  }));
+
+/** Puts a swing in place of one, or takes it away where none is given. */
+export const replaceSwing = (at: number, swing: SwingTrace | null): void =>
+  change((before) => ({
+    ...before,
+    swings: before.swings.flatMap((each, place) => (place === at ? (swing ?? []) : each)),
+  }));
+
+export const noteTrunk = (hangsBack: boolean | null): void => change((before) => ({ ...before, hangsBack }));
+
+/** Puts the student on the stand-in mat, and listens to it. @throws where the server is away */
+export async function standOnMat(of: Pick<NewMatSession, 'studentId' | 'setup' | 'route'>): Promise<void> {
+  const session: NewMatSession = { id: newId(), madeAt: new Date().toISOString(), ...of };
+  await api.standOnMat(currentOwner()!, session);
+  openMat(session.id);
+}
+
+type Kept = Pick<PressureEntry, 'club' | 'route' | 'source' | 'hangsBack' | 'swings' | 'pattern' | 'cue'>;
+
+/** Keeps swings with what was taken of them as an entry of the log; the lesson begins with new ones. */
+export async function keepPressure(kept: Kept, draft: LessonDraft, student: Student): Promise<void> {
+  const made = { id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null };
+  const body: PressureEntry = { ...made, kind: 'pressure', ...kept };
+  await changeDraftWith({ begun: true, pressure: null }, (changed) =>
+    post(
+      [
+        ...beginning(draft, student),
+        {
+          subjectId: student.id,
+          label: `Pressure of ${student.name}`,
+          writing: { route: 'entry', body },
+        },
+      ],
+      changed,
+    ),
+  );
+}
