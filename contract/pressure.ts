@@ -1,5 +1,5 @@
 /** Pressure under the feet: swings that are kept, and the stand-in mat. */
-import { PRESSURE_PATTERNS, SWING_MARKS } from '@pedastance/core/balance';
+import { PRESSURE_PATTERNS, SWING_MARKS } from '@pedastance/core/balance/names';
 import { CLUB_IDS } from '@pedastance/core/club';
 import { PRESSURE_ROUTES } from '@pedastance/core/setup';
 import { z } from 'zod';

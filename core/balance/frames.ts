@@ -24,6 +24,24 @@ export interface PressureRecording {
   frames: readonly PressureFrame[];
 }
 
+/** After so long without a frame a recording begins anew, ms: nobody knows what was between. */
+const ANEW_MS = 1000;
+
+/**
+ * The parts of a recording that belong together in time.
+ * @param recording of any length
+ * @returns recordings with no long silence in them
+ */
+export function partsOf({ rate, frames }: PressureRecording): PressureRecording[] {
+  const parts: PressureFrame[][] = [];
+  for (const [at, frame] of frames.entries()) {
+    const before = frames[at - 1];
+    if (!before || frame.at - before.at > ANEW_MS) parts.push([]);
+    parts[parts.length - 1]!.push(frame);
+  }
+  return parts.map((part) => ({ rate, frames: part }));
+}
+
 /** A foot that bears less than this share of both is off the ground: its centre says nothing, percent. */
 export const OFF_GROUND = 4;
 

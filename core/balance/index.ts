@@ -1,3 +1,4 @@
+export * from './names';
 export * from './frames';
 export * from './settle';
 export * from './phases';

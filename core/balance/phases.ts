@@ -1,9 +1,6 @@
 import { median } from 'simple-statistics';
-import { alongOf, leadShareOf, totalLoad, type PressureRecording } from './frames';
-
-export const SWING_MARKS = ['address', 'top', 'early down', 'impact', 'finish'] as const;
-/** Moments of a swing, in the order they come. */
-export type SwingMark = (typeof SWING_MARKS)[number];
+import type { SwingMark } from './names';
+import { alongOf, leadShareOf, totalLoad, type PressureRecording, partsOf } from './frames';
 
 /** When each came, ms from the start of the recording. */
 export type SwingTimes = Record<SwingMark, number>;
@@ -75,7 +72,10 @@ function fallsThrough(
  * @param recording of one swing or several, with standing before each
  * @returns the moments of each; none where nobody swung
  */
-export function swingsIn({ rate, frames }: PressureRecording): SwingTimes[] {
+export const swingsIn = (recording: PressureRecording): SwingTimes[] =>
+  partsOf(recording).flatMap(swingsInPart);
+
+function swingsInPart({ rate, frames }: PressureRecording): SwingTimes[] {
   if (frames.length < rate) return [];
   const perMs = rate / 1000;
   const inFrames = (ms: number): number => Math.round(ms * perMs);

@@ -1,7 +1,16 @@
 import type { Hand } from '../body';
 import { InputError } from '../units';
-import { centreOf, leadShareOf, type PressureFrame, type PressureRecording, type UnderFoot } from './frames';
-import { swingsIn } from './phases';
+import type { FootName } from '../setup';
+import {
+  centreOf,
+  leadShareOf,
+  totalLoad,
+  type PressureFrame,
+  type PressureRecording,
+  type UnderFoot,
+  partsOf,
+} from './frames';
+import { swingsIn, type SwingTimes } from './phases';
 import type { SwingTrace } from './trace';
 import { recordingOfTrace } from './trace';
 
@@ -213,12 +222,17 @@ const between = (a: UnderFoot, b: UnderFoot, share: number): UnderFoot => ({
   across: a.across + (b.across - a.across) * share,
 });
 
-/** The same recording at a steady rate, gaps filled on a straight line. */
-function filled({ rate, frames }: PressureRecording): PressureRecording {
+/** The same recording at a steady rate, gaps filled on a straight line; not where it was silent for long. */
+const filled = (recording: PressureRecording): PressureRecording => ({
+  rate: recording.rate,
+  frames: partsOf(recording).flatMap(filledPart),
+});
+
+function filledPart({ rate, frames }: PressureRecording): PressureFrame[] {
   const [first, last] = [frames[0]!.at, frames[frames.length - 1]!.at];
   let at = 0;
   const count = Math.floor(((last - first) * rate) / 1000) + 1;
-  const steady = Array.from({ length: count }, (_, number): PressureFrame => {
+  return Array.from({ length: count }, (_, number): PressureFrame => {
     const time = first + (1000 * number) / rate;
     while (at < frames.length - 2 && frames[at + 1]!.at <= time) at += 1;
     const [before, after] = [frames[at]!, frames[Math.min(frames.length - 1, at + 1)]!];
@@ -229,7 +243,6 @@ function filled({ rate, frames }: PressureRecording): PressureRecording {
       trail: between(before.trail, after.trail, share),
     };
   });
-  return { rate, frames: steady };
 }
 
 const turned = ({ load, along, across }: UnderFoot): UnderFoot => ({
@@ -265,8 +278,21 @@ export const repaired = (recording: PressureRecording, repair: PressureRepair): 
 const SWAPPED = { finish: 30, top: 60 };
 /** The trail foot ends on its toe: nearer the heel than this, the mat lay the other way round, percent. */
 const HEEL_AT_FINISH = 25;
-/** As many frames with one and the same highest load are no chance. */
+/** As many frames with one and the same highest load are no chance, unless nothing changed meanwhile. */
 const SATURATED = 12;
+const CHANGED = 0.01;
+
+/** Whether a foot's load stays at its highest while the other's changes: the mat can feel no more. */
+function isSaturated(frames: readonly PressureFrame[], foot: FootName): boolean {
+  const most = frames.reduce((highest, frame) => Math.max(highest, frame[foot].load), 0);
+  const totals = frames.filter((frame) => most > 0 && frame[foot].load === most).map(totalLoad);
+  return totals.length >= SATURATED && Math.max(...totals) - Math.min(...totals) > CHANGED * most;
+}
+
+/** From the top to the strike a swing takes about a quarter of a second, ms (common practice, no source). */
+const DOWN = { least: 160, most: 400 };
+const isPlausible = ({ top, impact }: SwingTimes): boolean =>
+  impact - top >= DOWN.least && impact - top <= DOWN.most;
 
 /** What is odd about a recording: what can be mended, and whether cells were at their end. */
 export interface PressureOddities {
@@ -283,20 +309,20 @@ export interface PressureOddities {
  */
 export function odditiesOf(recording: PressureRecording): PressureOddities {
   const { rate, frames } = recording;
-  const gaps = frames.some((frame, at) => at > 0 && isGap(frames[at - 1]!, frame, rate));
+  const gaps = partsOf(recording).some(({ frames: part }) =>
+    part.some((frame, at) => at > 0 && isGap(part[at - 1]!, frame, rate)),
+  );
   const steady = gaps ? filled(recording) : recording;
   const swings = swingsIn(steady);
   const repairs: PressureRepair[] = gaps ? ['fill the gaps'] : [];
-  if (swings.length === 0) {
-    const other = (['halve the time', 'double the time'] as const).find(
-      (repair) => swingsIn(repaired(steady, repair)).length > 0,
+  if (!swings.some(isPlausible)) {
+    const other = (['halve the time', 'double the time'] as const).find((repair) =>
+      swingsIn(repaired(steady, repair)).some(isPlausible),
     );
     if (other) repairs.push(other);
   }
-  const frameAt = (at: number): PressureFrame =>
-    steady.frames[
-      Math.min(steady.frames.length - 1, Math.max(0, Math.round(((at - steady.frames[0]!.at) * rate) / 1000)))
-    ]!;
+  const frameAt = (time: number): PressureFrame =>
+    steady.frames.find(({ at }) => at >= time) ?? steady.frames[steady.frames.length - 1]!;
   const [first] = swings;
   if (first) {
     const [top, finish] = [frameAt(first.top), frameAt(first.finish)];
@@ -305,15 +331,16 @@ export function odditiesOf(recording: PressureRecording): PressureOddities {
     const behind = swapped ? finish.lead : finish.trail;
     if (behind.along < HEEL_AT_FINISH) repairs.push('turn the mat round');
   }
-  const most = frames.reduce((highest, { lead, trail }) => Math.max(highest, lead.load, trail.load), 0);
-  const atMost = frames.filter(({ lead, trail }) => lead.load === most || trail.load === most).length;
-  return { repairs, saturated: most > 0 && atMost >= SATURATED, swings: swings.length };
+  const saturated = (['lead', 'trail'] as const).some((foot) => isSaturated(frames, foot));
+  return { repairs, saturated, swings: swings.length };
 }
 
+/** Between two swings of a file, ms. */
+const SILENT_MS = 3000;
 const COLUMNS = ['load', 'along', 'across'] as const;
 
 /**
- * Swings as the rows of a file that `readPressure` reads, one after another with standing between them.
+ * Swings as the rows of a file that `readPressure` reads, one after another with a silence between them.
  * @param swings as they are kept
  * @returns rows, the header first
  */
@@ -324,9 +351,9 @@ export function writePressure(swings: readonly SwingTrace[]): string[][] {
   ];
   let start = 0;
   const rows = swings.flatMap((trace) => {
-    const { rate, frames } = recordingOfTrace(trace);
+    const { frames } = recordingOfTrace(trace);
     const from = start;
-    start += frames[frames.length - 1]!.at + 1000 / rate;
+    start += frames[frames.length - 1]!.at + SILENT_MS;
     return frames.map(({ at, lead, trail }) => [
       String(Math.round(10 * (from + at)) / 10),
       ...[lead, trail].flatMap((foot) => COLUMNS.map((name) => String(Math.round(10 * foot[name]) / 10))),

@@ -1,4 +1,4 @@
-import type { PressurePattern } from './route';
+import type { PressurePattern } from './names';
 
 /** What a pattern usually does, and one thing to think, to rehearse and to practise (common practice, no source). */
 export interface PressureRemedy {

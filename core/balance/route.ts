@@ -2,7 +2,8 @@ import { mean, sampleStandardDeviation } from 'simple-statistics';
 import type { PressureRoute } from '../setup';
 import { studentQuantile } from '../statistics';
 import { alongOf, leadShareOf, type PressureFrame, type PressureRecording } from './frames';
-import { LOAD_BEFORE_CLUB, SWING_MARKS, type SwingMark, type SwingTimes } from './phases';
+import { PRESSURE_PATTERNS, SWING_MARKS, type PressurePattern, type SwingMark } from './names';
+import { LOAD_BEFORE_CLUB, type SwingTimes } from './phases';
 
 /** Moments that a route is told at: those of the swing, and halfway back. */
 export const ROUTE_MARKS = ['address', 'half back', 'top', 'early down', 'impact', 'finish'] as const;
@@ -78,17 +79,6 @@ export function withTime(times: SwingTimes, mark: SwingMark, at: number): SwingT
   const most = after ? times[after] - 1 : Infinity;
   return { ...times, [mark]: Math.min(most, Math.max(least, at)) };
 }
-
-/** What goes wrong with a route. */
-export const PRESSURE_PATTERNS = [
-  'toe-ward going back',
-  'toes early coming down',
-  'heel, then toes',
-  'reverse',
-  'trail foot rolls outside',
-  'falls back',
-] as const;
-export type PressurePattern = (typeof PRESSURE_PATTERNS)[number];
 
 /** How much further toward the toes than at address each route has both soles halfway back and early down, and the trail sole at the top (common practice, no source). */
 const ALONG: Record<PressureRoute, { back: number; down: number; trailTop: number }> = {

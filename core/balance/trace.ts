@@ -1,6 +1,7 @@
 import { median } from 'simple-statistics';
 import { leadShareOf, totalLoad, type PressureFrame, type PressureRecording } from './frames';
-import { SWING_MARKS, type SwingTimes } from './phases';
+import { SWING_MARKS } from './names';
+import type { SwingTimes } from './phases';
 
 /** A swing as it is kept: whole numbers a frame, so that a swing stays small. */
 export interface SwingTrace {

@@ -70,7 +70,7 @@ function Marks({ drawn, trace }: { drawn: Drawn; trace: SwingTrace }) {
     return (
       <g key={mark}>
         <circle cx={x} cy={y} r={5} fill={INK} />
-        <text x={x} y={y - 9} fontSize={15} textAnchor="middle" fill={INK}>
+        <text x={x} y={mark === 'impact' ? y + 22 : y - 9} fontSize={15} textAnchor="middle" fill={INK}>
           {messages.marks[mark]}
         </text>
       </g>

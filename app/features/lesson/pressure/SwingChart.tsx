@@ -8,9 +8,12 @@ import {
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import { withMoment } from '../../../domain/pressure';
+import { spoken } from '../../../domain/sentences';
+import { useSpeech } from '../../../state/useSpeech';
 import { Choice } from '../../../ui/Choice';
 import { GRID, INK, LAGOON, RUST } from '../../../ui/colours';
 import { Quiet } from '../../../ui/Words';
+import { useLessonContext } from '../context';
 import { messages } from './PressureStep.messages';
 
 const WIDTH = 340;
@@ -31,6 +34,8 @@ export function SwingChart({
   trace: SwingTrace;
   onChange: (trace: SwingTrace) => void;
 }) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
   const sheet = useRef<SVGSVGElement>(null);
   const [mark, setMark] = useState<SwingMark>('impact');
   const [held, setHeld] = useState(false);
@@ -105,7 +110,7 @@ export function SwingChart({
           strokeDasharray="5 4"
         />
       </svg>
-      <Quiet>{`━ ${messages.share}   ╌ ${messages.along}`}</Quiet>
+      <Quiet>{spoken(`━ ${messages.share}   ╌ ${messages.along}`, speech)}</Quiet>
       <Choice
         label={messages.momentsMove}
         options={SWING_MARKS.map((value) => ({ value, words: messages.marks[value] }))}

@@ -1,0 +1,16 @@
+// Names alone, for the schemas: what is made of them is loaded where it is asked for.
+
+export const SWING_MARKS = ['address', 'top', 'early down', 'impact', 'finish'] as const;
+/** Moments of a swing, in the order they come. */
+export type SwingMark = (typeof SWING_MARKS)[number];
+
+/** What goes wrong with a route. */
+export const PRESSURE_PATTERNS = [
+  'toe-ward going back',
+  'toes early coming down',
+  'heel, then toes',
+  'reverse',
+  'trail foot rolls outside',
+  'falls back',
+] as const;
+export type PressurePattern = (typeof PRESSURE_PATTERNS)[number];
