@@ -257,6 +257,7 @@ const STEPS = {
   photo: ['Address', 'Photo'],
   quickLook: ['Address', 'Quick look'],
   body: ['Address', 'Body'],
+  pressure: ['Address', 'Pressure'],
   read: ['Read'],
   change: ['Change'],
   keep: ['Keep', 'Record'],

@@ -1,4 +1,5 @@
 import { judge } from '@pedastance/core/advice';
+import { odditiesOf, readPressure } from '@pedastance/core/balance';
 import { fit } from '@pedastance/core/fit';
 import { readShots } from '@pedastance/core/formats';
 import { factorialVerdict, powerByLook, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
@@ -22,6 +23,11 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
   },
   chances: ({ margin, scatter, blockSize }) => powerByLook(margin, scatter, { blockSize, length: 'full' }),
   rows: ({ text }) => Papa.parse<string[]>(text, { skipEmptyLines: false }).data,
+  pressure({ text, hand }) {
+    const read = readPressure(Papa.parse<string[]>(text, { skipEmptyLines: true }).data, hand);
+    if ('faults' in read) return read;
+    return { recording: read.recording, oddities: odditiesOf(read.recording) };
+  },
   shots: ({ rows, sources, hand }) => readShots(rows, sources, hand),
   apart: ({ plan, changes, shots, painUp }) => factorialVerdict(plan, changes, shots, painUp),
   look: ({ plan, shots, look, painUp }, progress) => ({

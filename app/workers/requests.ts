@@ -1,4 +1,5 @@
 import type { Case, Judgement } from '@pedastance/core/advice';
+import type { PressureFault, PressureOddities, PressureRecording } from '@pedastance/core/balance';
 import type { Hand } from '@pedastance/core/body';
 import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
@@ -25,6 +26,8 @@ interface Asked {
   rows: { text: string };
   /** Rows without their header, by a mapping, for a student of this hand. */
   shots: { rows: string[][]; sources: readonly ColumnSource[]; hand: Hand };
+  /** The text of a recording of pressure, for a student of this hand. */
+  pressure: { text: string; hand: Hand };
   apart: { plan: TrialPlan; changes: number; shots: FactorialShot[]; painUp: boolean };
   look: { plan: TrialPlan; shots: TrialShot[]; look: Look; painUp: boolean };
 }
@@ -39,6 +42,8 @@ export interface Answers {
   chances: number[];
   rows: string[][];
   shots: ReadShots;
+  /** The recording with what is odd about it, or what is wrong with the file. */
+  pressure: { recording: PressureRecording; oddities: PressureOddities } | { faults: PressureFault[] };
   apart: FactorialVerdict;
   /** The verdict, and what the shots say of every outcome they show. */
   look: { verdict: LookResult; comparisons: Comparison[] };

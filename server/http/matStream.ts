@@ -4,6 +4,7 @@ import { centreOf } from '@pedastance/core/balance';
 import type { RequestHandler } from 'express';
 import { MAT_GRID, MAT_RATE, simulatedMat } from '../devices/mat/simulatedMat';
 import type { MatFrame } from '../devices/mat/types';
+import { whoStands } from '../devices/mat/whoStands';
 import { inAcademy } from '../store/database';
 import { findMatSession } from '../store/matSessions';
 import { badInput, Refusal } from './problems';
@@ -55,7 +56,8 @@ export const matStream =
       session.success && (await inAcademy(pool, academyId, (client) => findMatSession(client, session.data)));
     if (!found) throw new Refusal(404, 'not-found', 'No such session');
     let next = lastFrame(request.get('last-event-id'), request.query.after) + 1;
-    const mat = simulatedMat(found.on);
+    const { id, studentId, route, leadShare, along, startedAt } = found;
+    const mat = simulatedMat(whoStands(studentId, id, route, { lead: leadShare, along }));
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       // no-transform: the compression middleware would hold events back.
@@ -67,7 +69,7 @@ export const matStream =
     const opened = Date.now();
     const send = (): void => {
       const now = Date.now();
-      const since = now - found.startedAt.getTime();
+      const since = now - startedAt.getTime();
       if (now - opened > LONGEST_MS || since > SESSION_MS || response.writableLength > MOST_UNSENT_BYTES)
         return void response.end();
       const newest = Math.floor((since * MAT_RATE) / 1000);

@@ -1,17 +1,13 @@
 import type { NewMatSession } from '@pedastance/contract';
 import type { ClientBase } from 'pg';
-import type { OnTheMat } from '../devices/mat/simulatedMat';
-import { whoStands } from '../devices/mat/whoStands';
 import { insertRow, type Writer } from './rows';
 import { findStudent } from './students';
 
-interface SessionRow {
-  id: string;
-  student_id: string;
-  route: NewMatSession['route'];
-  lead_share: number;
+/** Who stands on the mat, how the plan has them, percent, and since when. */
+export interface MatSession extends Pick<NewMatSession, 'id' | 'studentId' | 'route'> {
+  leadShare: number;
   along: number;
-  started_at: Date;
+  startedAt: Date;
 }
 
 /** Puts a student on the stand-in mat. @throws NoSuchStudent when this academy has no such student. */
@@ -33,17 +29,12 @@ export async function addMatSession(
   return { id, studentId };
 }
 
-/** Who stands on the mat in a session, and since when; null where this academy has no such session. */
-export async function findMatSession(
-  client: ClientBase,
-  id: string,
-): Promise<{ on: OnTheMat; startedAt: Date } | null> {
-  const { rows } = await client.query<SessionRow>(
-    'select * from mat_session where academy_id = current_academy() and id = $1',
+/** A session on the mat; null where this academy has no such session. */
+export async function findMatSession(client: ClientBase, id: string): Promise<MatSession | null> {
+  const { rows } = await client.query<MatSession>(
+    `select id, student_id as "studentId", route, lead_share as "leadShare", along, started_at as "startedAt"
+     from mat_session where academy_id = current_academy() and id = $1`,
     [id],
   );
-  const row = rows[0];
-  if (!row) return null;
-  const stands = { lead: row.lead_share, along: row.along };
-  return { on: whoStands(row.student_id, row.id, row.route, stands), startedAt: row.started_at };
+  return rows[0] ?? null;
 }

@@ -1,6 +1,5 @@
 import {
   odditiesOf,
-  readPressure,
   repaired,
   swingsIn,
   traceOf,
@@ -10,15 +9,17 @@ import {
   type PressureRepair,
   type SwingTrace,
 } from '@pedastance/core/balance';
-import Papa from 'papaparse';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { common } from '../../../domain/common.messages';
 import { faultsWords } from '../../../domain/fileFaults';
 import { addSwings } from '../../../state/pressure';
 import { Button } from '../../../ui/Button';
 import { pickFile, saveFile } from '../../../ui/files';
 import { Notice } from '../../../ui/Notice';
-import { Body } from '../../../ui/Words';
+import { Body, Quiet } from '../../../ui/Words';
+import { useComputation } from '../../../workers/useComputation';
+import type { Question } from '../../../workers/requests';
 import { useLessonContext } from '../context';
 import { messages as step } from './PressureStep.messages';
 import { messages } from './PressureFile.messages';
@@ -70,37 +71,47 @@ function Preview({ read, onRead, onDone }: { read: Read; onRead: (read: Read) =>
 /** Brings in a recording of a mat: read whole or refused, mended where it is odd, and taken swing by swing. */
 export function PressureFile() {
   const { student } = useLessonContext();
-  const [read, setRead] = useState<Read | null>(null);
-  const [faults, setFaults] = useState<string[]>([]);
+  const [asked, setAsked] = useState<Question<'pressure'> | null>(null);
+  const [mended, setMended] = useState<Read | null>(null);
+  const [tooLarge, setTooLarge] = useState(false);
+  const { answer } = useComputation(asked);
+  const done = () => {
+    setAsked(null);
+    setMended(null);
+  };
   const bring = async () => {
     const file = await pickFile('.csv,text/csv');
     if (!file) return;
-    setRead(null);
-    if (file.size > LARGEST) return setFaults([messages.tooLarge]);
-    const { data } = Papa.parse<string[]>(await file.text(), { skipEmptyLines: true });
-    const found = readPressure(data, student.hand);
-    if ('faults' in found) return setFaults([messages.notTaken, ...faultsWords(found.faults)]);
-    setFaults([]);
-    setRead({ recording: found.recording, oddities: odditiesOf(found.recording) });
+    setMended(null);
+    setTooLarge(file.size > LARGEST);
+    if (file.size > LARGEST) return setAsked(null);
+    setAsked({ ask: 'pressure', of: { text: await file.text(), hand: student.hand } });
   };
+  const faults = answer && 'faults' in answer ? [messages.notTaken, ...faultsWords(answer.faults)] : [];
+  const read = mended ?? (answer && 'recording' in answer ? answer : null);
   return (
     <View className="gap-2">
       <Button look="plain" words={step.fromFile} onPress={() => void bring()} />
-      {faults.length > 0 && (
+      {asked && !answer && <Quiet>{common.working}</Quiet>}
+      {(faults.length > 0 || tooLarge) && (
         <Notice kind="trouble" live>
-          {faults.map((line) => (
+          {(tooLarge ? [messages.tooLarge] : faults).map((line) => (
             <Body key={line}>{line}</Body>
           ))}
         </Notice>
       )}
-      {read && <Preview read={read} onRead={setRead} onDone={() => setRead(null)} />}
+      {asked && read && <Preview read={read} onRead={setMended} onDone={done} />}
     </View>
   );
 }
 
 /** Swings as a file that can be brought in again. */
 export function SaveSwings({ swings }: { swings: readonly SwingTrace[] }) {
-  const save = () => saveFile('pressure.csv', Papa.unparse(writePressure(swings)), 'text/csv');
+  const save = () => {
+    // Names and numbers alone: nothing of it has to be quoted.
+    const rows = writePressure(swings).map((row) => row.join(','));
+    saveFile('pressure.csv', `${rows.join('\r\n')}\r\n`, 'text/csv');
+  };
   return (
     <View className="flex-row">
       <Button look="quiet" words={step.toFile} onPress={save} />

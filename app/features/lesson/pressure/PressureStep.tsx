@@ -57,6 +57,7 @@ function Pressure({ club }: { club: ClubId }) {
   const pressure = useStore(lesson, (state) => state.draft?.pressure ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const [chosen, setChosen] = useState<number | null>(null);
+  const [kept, setKept] = useState(false);
   useEffect(() => closeMat, []);
   const { shoeLength, shoeBreadth } = build.figures;
   const swings = pressure?.swings ?? [];
@@ -72,6 +73,11 @@ function Pressure({ club }: { club: ClubId }) {
           swings={swings}
           chosen={at}
         />
+      )}
+      {kept && swings.length === 0 && (
+        <Notice kind="good" live>
+          {messages.kept}
+        </Notice>
       )}
       {live && swings.length === 0 && <Quiet>{messages.noSwings}</Quiet>}
       {swings.length > 0 && pressure && (
@@ -97,7 +103,12 @@ function Pressure({ club }: { club: ClubId }) {
               </View>
             </>
           )}
-          <PressureTold pressure={pressure} club={club} route={taughtRoute(method, club, shot)} />
+          <PressureTold
+            pressure={pressure}
+            club={club}
+            route={taughtRoute(method, club, shot)}
+            onKept={() => setKept(true)}
+          />
           <SaveSwings swings={swings} />
         </>
       )}

@@ -75,10 +75,12 @@ export function PressureTold({
   pressure,
   club,
   route,
+  onKept,
 }: {
   pressure: PressureDraft;
   club: ClubId;
   route: PressureRoute;
+  onKept: () => void;
 }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
@@ -91,9 +93,8 @@ export function PressureTold({
   const keep = (pattern: PressurePattern | null) => {
     const cue = pattern ? spoken(PRESSURE_REMEDIES[pattern].cue, speech) : '';
     const kept = { club, route, source, hangsBack, swings: [...swings], pattern, cue };
-    keepPressure(kept, draft!, student).then(
-      () => setFault(''),
-      (error: Error) => setFault(common.notKept(error.message)),
+    keepPressure(kept, draft!, student).then(onKept, (error: Error) =>
+      setFault(common.notKept(error.message)),
     );
   };
   return (

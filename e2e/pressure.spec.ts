@@ -1,0 +1,128 @@
+import type { Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { expect, openLesson, press, signIn, step, test } from './product';
+
+/** Three swings come nine seconds apart, after eight of settling. */
+const THREE_SWINGS_MS = 60_000;
+
+const swing = (page: Page, number: number) =>
+  page.getByRole('radio', { name: `Swing ${number}`, exact: true });
+
+test('a left-hander settles on the mat, three swings are found over a cut line, the habit is named and its cue kept', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(150_000);
+  await signIn(page, product);
+  await openLesson(page, 'Ferris Quillon', '7-iron');
+  await step(page, 'pressure');
+  await press(page, 'Stand on the mat');
+  await expect(
+    page.getByText('A simulated student on a simulated mat: nothing of it is this student’s.'),
+  ).toBeVisible();
+  await expect(page.getByTestId('live-share')).toHaveText(/^\d+%$/);
+  // Nobody stands still at once.
+  await page.waitForTimeout(5500);
+  await press(page, 'Hold … take it');
+  await expect(page.getByText(/^Got it: lead \d+%, heel to toe \d+% and \d+%\.$/)).toBeVisible();
+  // The line is cut for a while, and goes on where it was.
+  await product.stop();
+  await expect(page.getByText('The mat is not heard just now. It goes on where it was.')).toBeVisible();
+  await product.start();
+  await expect(page.getByText('The mat is not heard just now.')).toHaveCount(0, { timeout: 20_000 });
+  await expect(swing(page, 3)).toBeVisible({ timeout: THREE_SWINGS_MS });
+  await press(page, 'Step off');
+  // A moment that was found wrong is put right, and stays before the next.
+  await swing(page, 2).click();
+  const chart = page.getByTestId('swing-chart').getByRole('slider');
+  const before = Number(await chart.getAttribute('aria-valuenow'));
+  await chart.focus();
+  await chart.press('ArrowRight');
+  await expect(chart).toHaveAttribute('aria-valuenow', String(before + 10));
+  const pattern = page.getByTestId('pressure-pattern');
+  await expect(pattern).toContainText('Think: ');
+  await expect(pattern).toContainText('Rehearse: ');
+  const cue = (await pattern.innerText())
+    .split('\n')
+    .find((line) => line.startsWith('Think: '))!
+    .slice(7);
+  await press(page, 'Keep the swings with this cue');
+  await expect(page.getByText('Kept in the log.')).toBeVisible();
+  await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 40_000 });
+  const [kept] = await product.sql<{ swings: number; cue: string; source: string; pattern: string | null }>(
+    'select jsonb_array_length(swings) as swings, cue, source, pattern from pressure_entry',
+  );
+  expect(kept).toMatchObject({ swings: 3, cue, source: 'simulated mat' });
+  expect(kept!.pattern).not.toBeNull();
+  // What was taken stands in the table of figures, by the mat.
+  await step(page, 'read');
+  await expect(page.getByText(/Heel to toe/i).first()).toBeVisible();
+});
+
+test('a recording from a file: a spoilt one is refused with its lines, a swapped one mended, and it comes back as it went', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, product);
+  await openLesson(page, 'Bartolo Kettlesand', '7-iron');
+  await step(page, 'pressure');
+  const bring = async (text: string) => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      press(page, 'Bring in a recording …'),
+    ]);
+    await chooser.setFiles({ name: 'mat.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  };
+  const good = swingFile();
+  await bring('Shot,Carry\n1,150\n');
+  await expect(page.getByText(/^Line 1, time: expected time_ms, and for left and right/)).toBeVisible();
+  await bring(good.replace('\n500,', '\n500,-'));
+  await expect(page.getByText(/^Line \d+, load: expected a number of 0 or more, found -/)).toBeVisible();
+  await expect(page.getByText('The file was not taken. Nothing has changed.')).toBeVisible();
+  await bring(good.split('\n').slice(0, 150).join('\n'));
+  await expect(page.getByTestId('pressure-preview')).toContainText('No swing in it.');
+  await press(page, 'Leave it');
+  await bring(
+    good.replace(
+      'left_load,left_along,right_load,right_along',
+      'right_load,right_along,left_load,left_along',
+    ),
+  );
+  await expect(page.getByText('The finish is on the trail foot: the feet look swapped.')).toBeVisible();
+  await press(page, 'Swap the feet');
+  await expect(page.getByText('The finish is on the trail foot: the feet look swapped.')).toHaveCount(0);
+  await press(page, 'Take the swings');
+  await expect(page.getByText('One swing')).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    press(page, 'Save the swings as a file'),
+  ]);
+  const saved = readFileSync(await download.path(), 'utf8');
+  await bring(saved);
+  await expect(page.getByTestId('pressure-preview')).toContainText('1 swing in it.');
+  await press(page, 'Take the swings');
+  await expect(page.getByText('2 swings', { exact: true })).toBeVisible();
+  await expect(page.getByText('Three swings tell a habit from a chance.')).toBeVisible();
+});
+
+/** One plain swing as a file: back to the trail foot, down onto the lead one. */
+function swingFile(): string {
+  const within = (from: number, to: number, share: number) =>
+    from + (to - from) * Math.min(1, Math.max(0, share));
+  const rows = Array.from({ length: 480 }, (_, at) => {
+    const time = 10 * at;
+    const back = within(50, 20, (time - 1500) / 720);
+    const down = within(20, 80, (time - 2220) / 330);
+    const lead = time < 2220 ? back : time < 2550 ? down : within(80, 92, (time - 2550) / 750);
+    const light = 0.12 * Math.exp(-(((time - 2300) / 60) ** 2));
+    const pressing =
+      time > 2300 && time < 2700
+        ? 0.4 * Math.sin((Math.PI * (time - 2300)) / 250) * (time > 2550 ? 0.5 : 1)
+        : 0;
+    const load = 8000 * (1 - light + pressing);
+    const trailAlong = within(50, 85, (time - 2400) / 900);
+    return [time, (load * lead) / 100, 45, (load * (100 - lead)) / 100, trailAlong].join(',');
+  });
+  return ['time_ms,left_load,left_along,right_load,right_along', ...rows].join('\n');
+}
