@@ -1,5 +1,6 @@
 /** Ladders that were gone up, tests that stand beside them, and ladders of an academy's own. */
 import { ANGLE_WAYS, SCREEN_DEFINITIONS } from '@pedastance/core/body';
+import { STICK_PLACES } from '@pedastance/core/balance/names';
 import { CLUB_IDS } from '@pedastance/core/club';
 import {
   LADDER_NAMES,
@@ -125,6 +126,9 @@ const test = <Name extends string>(name: Name) => ({
   test: z.literal(name),
 });
 
+const stripe = z.boolean().nullable();
+const stripes = z.strictObject({ lead: stripe, trail: stripe });
+
 /** How far from the ball a mark can lie, mm; toward the target is positive. */
 const markAt = z.number().min(-300).max(400);
 
@@ -169,6 +173,20 @@ export const TestEntry = z.discriminatedUnion('test', [
   z.strictObject({
     ...test('settled'),
     tries: tries(z.strictObject({ along: z.number().min(0).max(100) })),
+  }),
+  /** A stripe on the soles' edges, swing by swing, in a video that stays on the device. */
+  z.strictObject({
+    ...test('stripe'),
+    club: z.enum(CLUB_IDS),
+    tries: tries(z.strictObject({ address: stripes, top: stripes, 'early down': stripes, impact: stripes })),
+  }),
+  /** A broomstick under the shoes: where it was felt. */
+  z.strictObject({ ...test('broomstick'), tries: tries(z.strictObject({ felt: z.enum(STICK_PLACES) })) }),
+  /** The trail foot lifted at the finish, without falling back. */
+  z.strictObject({
+    ...test('lift'),
+    club: z.enum(CLUB_IDS),
+    tries: tries(z.strictObject({ held: z.boolean() })),
   }),
   z.strictObject({
     ...test('finish'),

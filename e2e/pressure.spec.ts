@@ -106,6 +106,80 @@ test('a recording from a file: a spoilt one is refused with its lines, a swapped
   await expect(page.getByText('Three swings tell a habit from a chance.')).toBeVisible();
 });
 
+test('without a mat: a stripe in a video that never leaves the device, a broomstick, a lifted foot, each in the log', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(90_000);
+  await signIn(page, product);
+  await openLesson(page, 'Gunnar Oxthwaite', '7-iron');
+  await step(page, 'ladder');
+  const sent: string[] = [];
+  page.on('request', (request) => request.method() !== 'GET' && sent.push(request.url()));
+  await press(page, /^Stripe on the shoes/);
+  const video = Buffer.from(await recordedVideo(page), 'base64');
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), press(page, 'Pick a video')]);
+  await chooser.setFiles({ name: 'shoes.webm', mimeType: 'video/webm', buffer: video });
+  await expect(page.getByTestId('stripe-video')).toBeVisible();
+  const time = () =>
+    page.getByTestId('stripe-video').evaluate((each) => (each as HTMLVideoElement).currentTime);
+  await page.getByLabel('Place in the video').fill('0.2');
+  const before = await time();
+  await press(page, 'A frame on');
+  await expect.poll(time).toBeGreaterThan(before);
+  await press(page, 'Note the swing');
+  await expect(page.getByText('Say of one stripe at least whether it was seen.')).toBeVisible();
+  const foot = (name: string) => page.getByRole('radiogroup', { name });
+  for (let swing = 0; swing < 2; swing += 1) {
+    await foot('Trail foot’s stripe').getByRole('radio', { name: 'Seen' }).click();
+    await page.getByRole('radio', { name: 'Top', exact: true }).click();
+    await foot('Trail foot’s stripe').getByRole('radio', { name: 'Gone' }).click();
+    await press(page, 'Note the swing');
+  }
+  await expect(page.getByTestId('test-found')).toContainText(
+    'The trail foot goes to its toes going back. Seen in 2 of 2.',
+  );
+  await expect(page.getByTestId('test-found')).toContainText('less sure than a mat');
+  expect(sent).toEqual([]);
+  await press(page, 'Keep it');
+  await press(page, 'All tests');
+  await press(page, /^Broomstick/);
+  for (const felt of ['Toes', 'Middle', 'Toes']) await press(page, felt);
+  await expect(page.getByTestId('test-found')).toContainText('Felt under the toes, 2 of 3.');
+  await press(page, 'Keep it');
+  await press(page, 'All tests');
+  await press(page, /^Lift the trail foot/);
+  for (const result of ['It lifted', 'Fell back']) await press(page, result);
+  await press(page, 'Keep it');
+  await expect(page.getByText('Kept in the log.')).toBeVisible();
+  await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
+  const kept = await product.sql<{ test: string }>(
+    "select test from test_entry where test in ('stripe', 'broomstick', 'lift') order by test",
+  );
+  expect(kept.map(({ test: name }) => name)).toEqual(['broomstick', 'lift', 'stripe']);
+});
+
+/** A second of video, drawn and recorded by the browser itself; base64. */
+const recordedVideo = (page: Page): Promise<string> =>
+  page.evaluate(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 64, height: 48 });
+    const paint = canvas.getContext('2d')!;
+    const recorder = new MediaRecorder(canvas.captureStream(30), { mimeType: 'video/webm;codecs=vp8' });
+    const parts: Blob[] = [];
+    recorder.ondataavailable = ({ data }) => parts.push(data);
+    const over = new Promise((resolve) => (recorder.onstop = resolve));
+    recorder.start();
+    for (let frame = 0; frame < 30; frame += 1) {
+      paint.fillStyle = `hsl(${12 * frame} 80% 50%)`;
+      paint.fillRect(0, 0, 64, 48);
+      await new Promise((resolve) => setTimeout(resolve, 33));
+    }
+    recorder.stop();
+    await over;
+    const bytes = new Uint8Array(await new Blob(parts).arrayBuffer());
+    return btoa(String.fromCharCode(...bytes));
+  });
+
 /** One plain swing as a file: back to the trail foot, down onto the lead one. */
 function swingFile(): string {
   const within = (from: number, to: number, share: number) =>

@@ -1,3 +1,4 @@
+import type { StripePattern } from '@pedastance/core/balance';
 import type { SetbackRung } from '@pedastance/core/ladder';
 import type { Said } from './said';
 
@@ -10,10 +11,24 @@ const rungs: Record<SetbackRung, string> = {
   heel: 'Heel',
 };
 
+const stripes: Record<StripePattern, string> = {
+  'toe-ward going back': 'The trail foot goes to its toes going back.',
+  'toes early coming down': 'The lead foot is on its toes early coming down.',
+};
+
 /** What field tests beside the ladders are called, and what they found. */
 export const messages = {
   rungs,
-  names: { setback: 'Set back', 'low point': 'Low point', settled: 'Rock and settle', finish: 'Finish held' },
+  stripes,
+  names: {
+    stripe: 'Stripe on the shoes',
+    broomstick: 'Broomstick',
+    lift: 'Lift the trail foot',
+    setback: 'Set back',
+    'low point': 'Low point',
+    settled: 'Rock and settle',
+    finish: 'Finish held',
+  },
   setback: (rung: Said, held: number, of: number) => `${rung}: ${held} of ${of} held.`,
   inside: (low: Said, high: Said) => `Lowest ${low} to ${high} inside the lead heel.`,
   about: (inside: Said, outside: Said) => `Lowest ${inside} inside to ${outside} outside the lead heel.`,
@@ -22,5 +37,9 @@ export const messages = {
   high: 'Most are struck high: tee it lower.',
   settled: (place: Said, low: Said, high: Said) =>
     `Weight comes to rest: ${place}. Could be ${low} to ${high} from the heel.`,
+  stripe: (pattern: Said, seen: number, of: number) => `${pattern} Seen in ${seen} of ${of}.`,
+  stripeKept: 'No stripe went where it should stay.',
+  broomstick: (place: Said, times: number, of: number) => `Felt under the ${place}, ${times} of ${of}.`,
+  lift: (held: number, of: number) => `Lifted ${held} of ${of}.`,
   finish: (held: number, of: number) => `Held ${held} of ${of}.`,
 };

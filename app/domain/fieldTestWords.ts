@@ -1,4 +1,5 @@
 import type { TestEntry, TestName, TestOf } from '@pedastance/contract';
+import { STICK_PLACES, stripesTell } from '@pedastance/core/balance';
 import {
   finishHeld,
   lowPointTold,
@@ -42,6 +43,24 @@ const WORDS: { [Name in TestName]: (of: Contents<Name>, speech: Speech) => strin
   settled({ tries }) {
     const told = settledMiddle(tries.map(({ along }) => along));
     return told ? messages.settled(alongFoot(told.middle), percent(told.low), percent(told.high)) : '';
+  },
+  stripe({ tries }) {
+    if (tries.length === 0) return '';
+    // Which route is taught does not matter to what was seen; the step says what it means.
+    const [told] = stripesTell(tries, 'centred');
+    return told ? messages.stripe(messages.stripes[told.pattern], told.seen, told.of) : messages.stripeKept;
+  },
+  broomstick({ tries }) {
+    const counts = STICK_PLACES.map((place) => ({
+      place,
+      times: tries.filter(({ felt }) => felt === place).length,
+    }));
+    const most = counts.reduce((best, each) => (each.times > best.times ? each : best));
+    return most.times > 0 ? messages.broomstick(most.place, most.times, tries.length) : '';
+  },
+  lift({ tries }) {
+    const told = finishHeld(tries);
+    return told ? messages.lift(told.held, told.of) : '';
   },
   finish({ tries }) {
     const told = finishHeld(tries);

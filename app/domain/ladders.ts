@@ -46,7 +46,7 @@ export const isUnsteady = ({ facts }: Pick<Student, 'facts'>): boolean =>
   facts.some(({ state, status }) => status === 'stands' && UNSTEADY.includes(state));
 
 /** Ladders and tests that end on one leg. */
-export const ON_ONE_LEG: readonly string[] = ['width', 'finish', 'setback'];
+export const ON_ONE_LEG: readonly string[] = ['width', 'finish', 'lift', 'setback'];
 
 /** A ladder that a student can be taken up: which one it is, and what it is made of. */
 export interface OfferedLadder {

@@ -6,3 +6,4 @@ export * from './route';
 export * from './trace';
 export * from './remedies';
 export * from './pressureFile';
+export * from './stripe';

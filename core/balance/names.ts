@@ -14,3 +14,7 @@ export const PRESSURE_PATTERNS = [
   'falls back',
 ] as const;
 export type PressurePattern = (typeof PRESSURE_PATTERNS)[number];
+
+/** Places under the shoes at which a broomstick is felt. */
+export const STICK_PLACES = ['heels', 'middle', 'toes'] as const;
+export type StickPlace = (typeof STICK_PLACES)[number];

@@ -39,6 +39,8 @@ const securityHeaders = (production: boolean): RequestHandler =>
         scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         styleSrc: ["'self'", EMPTY_STYLE],
         imgSrc: ["'self'", 'data:', 'blob:'],
+        // A video that a coach picks is shown from the device and goes nowhere.
+        mediaSrc: ["'self'", 'blob:'],
         fontSrc: ["'self'"],
         connectSrc: ["'self'"],
         workerSrc: ["'self'"],

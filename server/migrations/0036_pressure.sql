@@ -100,3 +100,39 @@ alter function stand_in_shots_clear(timestamptz) owner to pedastance_doorman;
 revoke execute on function stand_in_shots_clear(timestamptz) from public;
 grant execute on function stand_in_shots_clear(timestamptz) to pedastance_app;
 revoke create on schema public from pedastance_doorman;
+
+-- Checks without a mat, among the tests beside the ladders.
+create or replace function test_tries_are_sound(test text, tries jsonb) returns boolean
+  language sql immutable set search_path = public, pg_temp
+  as $$
+    select jsonb_typeof(tries) = 'array' and jsonb_array_length(tries) between 1 and 40
+      and not exists (
+        select from jsonb_array_elements(tries) as each
+        where not coalesce(case test
+          when 'setback' then each ->> 'rung' in ('fully forward', 'together', 'rearward', 'middle', 'heel pad', 'heel')
+            and each ->> 'score' in ('held', 'head', 'strike', 'flight', 'balance', 'pain')
+          when 'settled' then has_numbers(each, array['along']) and (each -> 'along')::float8 between 0 and 100
+          when 'finish' then jsonb_typeof(each -> 'held') = 'boolean'
+          when 'lift' then jsonb_typeof(each -> 'held') = 'boolean'
+          when 'broomstick' then each ->> 'felt' in ('heels', 'middle', 'toes')
+          when 'stripe' then each ?& array['address', 'top', 'early down', 'impact'] and not exists (
+            select from jsonb_each(each) as moment (name, feet)
+            where not coalesce(feet ?& array['lead', 'trail'] and jsonb_typeof(feet -> 'lead') in ('boolean', 'null')
+              and jsonb_typeof(feet -> 'trail') in ('boolean', 'null'), false))
+          when 'low point' then each ?& array['mark', 'start', 'end', 'strike']
+            and (each -> 'mark' = 'null'::jsonb or each ->> 'mark' in ('ahead', 'at', 'behind'))
+            and (each -> 'strike' = 'null'::jsonb or each ->> 'strike' in ('high', 'middle', 'low'))
+            and (each -> 'start' = 'null'::jsonb
+              or has_numbers(each, array['start']) and (each -> 'start')::float8 between -300 and 400)
+            and (each -> 'end' = 'null'::jsonb
+              or has_numbers(each, array['start', 'end']) and (each -> 'end')::float8 between (each -> 'start')::float8 and 400)
+            and not (each -> 'mark' = 'null'::jsonb and each -> 'start' = 'null'::jsonb and each -> 'strike' = 'null'::jsonb)
+          else false end, false))
+  $$;
+alter table test_entry
+  drop constraint test_entry_test,
+  drop constraint test_entry_whole,
+  add constraint test_entry_test check (
+    test in ('setback', 'low point', 'settled', 'finish', 'stripe', 'broomstick', 'lift')),
+  add constraint test_entry_whole check ((club is null) = (test in ('settled', 'broomstick'))
+    and (ball_along is null) = (test <> 'low point') and (tee_height is null or test = 'low point'));

@@ -55,7 +55,7 @@ const entryAsJson = ({ findings, check }: Inside): string => `
            from ladder_entry where ladder_entry.academy_id = entry.academy_id and ladder_entry.id = entry.id)
          when 'test' then (
            select jsonb_build_object('test', test, 'tries', tries)
-             || case when test <> 'settled' then jsonb_build_object('club', club) else '{}' end
+             || case when club is not null then jsonb_build_object('club', club) else '{}' end
              || case when test = 'low point' then jsonb_build_object('ballAlong', ball_along, 'teeHeight', tee_height) else '{}' end
            from test_entry where test_entry.academy_id = entry.academy_id and test_entry.id = entry.id)
          when 'pressure' then (

@@ -62,7 +62,7 @@ const ladderRows = (key: EntryKey, { ladder, own, turns }: LadderEntry): TableRo
 
 const testRows = (key: EntryKey, entry: TestEntry): TableRows[] => {
   const low = entry.test === 'low point' ? entry : null;
-  const club = entry.test === 'settled' ? undefined : entry.club;
+  const club = 'club' in entry ? entry.club : undefined;
   const { test, tries } = entry;
   const places = { ball_along: low?.ballAlong, tee_height: low?.teeHeight ?? undefined };
   return [['test_entry', [{ ...key, test, club, ...places, tries }]]];

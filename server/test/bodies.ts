@@ -287,6 +287,20 @@ export const everyTest = (lessonId: string): TestEntry[] => [
     ],
   }),
   newTest<'settled'>(lessonId, { test: 'settled', tries: [{ along: 45 }, { along: 50 }] }),
+  newTest<'stripe'>(lessonId, {
+    test: 'stripe',
+    club: '7-iron',
+    tries: [
+      {
+        address: { lead: true, trail: true },
+        top: { lead: true, trail: false },
+        'early down': { lead: null, trail: null },
+        impact: { lead: true, trail: null },
+      },
+    ],
+  }),
+  newTest<'broomstick'>(lessonId, { test: 'broomstick', tries: [{ felt: 'toes' }] }),
+  newTest<'lift'>(lessonId, { test: 'lift', club: '7-iron', tries: [{ held: false }] }),
   newTest<'finish'>(lessonId, { test: 'finish', club: 'driver', tries: [{ held: true }, { held: false }] }),
 ];
 

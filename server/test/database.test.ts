@@ -258,6 +258,8 @@ describe('constraints guard what Zod guards', () => {
     ['test_entry', "tries = '[]'", 'test_entry_tries'],
     ['test_entry', `tries = '[{"luck": 1}]'`, 'test_entry_tries'],
     ['test_entry', 'tee_height = 500', 'test_entry_tee_height'],
+    ['test_entry', 'club = null', 'test_entry_whole'],
+    ['test_entry', `test = 'stripe', tries = '[{"top": {"lead": 1, "trail": true}}]'`, 'test_entry'],
     ['pressure_entry', "route = 'luck'", 'pressure_entry_route'],
     ['pressure_entry', "swings = '[]'", 'pressure_entry_swings'],
     ['pressure_entry', `swings = jsonb_set(swings, '{0,share,3}', '1001')`, 'pressure_entry_swings'],

@@ -23,11 +23,13 @@ import { Body, Heading, Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { WorkPlace } from '../WorkPlace';
 import { messages as tests } from './FieldTests.messages';
+import { BroomstickRunner } from './BroomstickRunner';
 import { FinishRunner } from './FinishRunner';
 import { LadderRunner } from './LadderRunner';
 import { messages } from './LadderStep.messages';
 import { LowPointRunner } from './LowPointRunner';
 import { SetbackRunner } from './SetbackRunner';
+import { StripeRunner } from './StripeRunner';
 import { SettledRunner } from './SettledRunner';
 import { useNewestTest } from './TestFrame';
 
@@ -120,11 +122,14 @@ function Others() {
   );
 }
 
-const TESTS = ['low point', 'finish', 'settled', 'setback'] as const;
+const TESTS = ['low point', 'finish', 'lift', 'settled', 'broomstick', 'stripe', 'setback'] as const;
 type Test = (typeof TESTS)[number];
 const PURPOSES: Record<Test, string> = {
   'low point': tests.lowPoint.purpose,
   finish: tests.finish.purpose,
+  lift: tests.lift.purpose,
+  broomstick: tests.broomstick.purpose,
+  stripe: tests.stripe.purpose,
   settled: tests.settled.purpose,
   setback: tests.setback.purpose,
 };
@@ -165,7 +170,10 @@ function Open({ name }: { name: string }) {
   if (name === 'settled') return <SettledRunner />;
   if (name === 'setback') return <WithClub>{(club) => <SetbackRunner club={club} />}</WithClub>;
   if (name === 'low point') return <WithClub>{(club) => <LowPointRunner key={club} club={club} />}</WithClub>;
-  if (name === 'finish') return <WithClub>{(club) => <FinishRunner club={club} />}</WithClub>;
+  if (name === 'finish' || name === 'lift')
+    return <WithClub>{(club) => <FinishRunner key={name} test={name} club={club} />}</WithClub>;
+  if (name === 'broomstick') return <BroomstickRunner />;
+  if (name === 'stripe') return <WithClub>{(club) => <StripeRunner club={club} />}</WithClub>;
   return null;
 }
 
