@@ -198,20 +198,22 @@ const ladderScript = (students) =>
     students,
   ]);
 
-const balanceScript = (swings) =>
-  must('Balance', process.execPath, [
-    '--import',
-    'tsx',
-    join(ROOT, 'bench', 'balance', 'simulated.ts'),
-    swings,
-  ]);
+async function benchBalance(swings) {
+  const core = (what, file, ...args) =>
+    must(what, process.execPath, ['--import', 'tsx', join(ROOT, 'bench', 'balance', file), ...args]);
+  await core('Swings on the simulated mat', 'simulated.ts', swings);
+  await core('A recording from a file', 'recording.ts');
+  await buildWeb();
+  for (const slowed of ['1', '4'])
+    await must('The live mat', process.execPath, [join(ROOT, 'bench', 'balance', 'live.mjs'), slowed]);
+}
 
 async function bench() {
   await installPackages();
   const [part, only] = process.argv.slice(2);
   if (part === 'photo') return benchPhoto(only ?? '200');
   if (part === 'ladder') return ladderScript(only ?? '1000');
-  if (part === 'balance') return balanceScript(only ?? '1000');
+  if (part === 'balance') return benchBalance(only ?? '1000');
   await buildWeb();
   if (part === 'hard') {
     await benchHard(figure, only);
