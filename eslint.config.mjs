@@ -36,6 +36,7 @@ export default typescript.config(
   {
     files: [
       'bench/dragging.mjs',
+      'bench/balance/live.mjs',
       'bench/photo/automatic.mjs',
       'bench/hard/largeApp.mjs',
       'scripts/screenshots.mjs',

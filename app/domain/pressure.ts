@@ -1,4 +1,4 @@
-import type { PressureEntry } from '@pedastance/contract';
+import type { LogEntry, Logged, PressureEntry } from '@pedastance/contract';
 import {
   recordingOfTrace,
   routeOf,
@@ -11,6 +11,7 @@ import {
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import { answerFor, type HouseMethod } from '@pedastance/core/method';
 import { PRESSURE_ROUTES, type PressureRoute, type Setup } from '@pedastance/core/setup';
+import { standingOf } from './standing';
 
 /** Swings with pressure of the open lesson. */
 export interface PressureDraft {
@@ -24,6 +25,15 @@ export function taughtRoute(method: HouseMethod, club: ClubId, shot: ShotType): 
   const { rule } = answerFor(method, 'pressureRoute', club, shot);
   const wanted: readonly string[] = rule.kind === 'choice' ? rule.choices : [];
   return PRESSURE_ROUTES.find((route) => wanted.includes(route)) ?? 'centred';
+}
+
+/** The pressure that was kept last of a student with a club; null where none was. */
+export function lastPressure(
+  entries: readonly LogEntry[],
+  studentId: string,
+  club: ClubId,
+): Logged<PressureEntry> | null {
+  return standingOf(entries, 'pressure', studentId).findLast((entry) => entry.club === club) ?? null;
 }
 
 /** Where the load was at each moment of a kept swing. */

@@ -1,4 +1,3 @@
-/* global window, document, requestAnimationFrame */
 // How late the live mat's newest frame is painted, and whether every frame is recorded, on a browser that is slowed.
 import { chromium } from 'playwright-core';
 import pg from 'pg';

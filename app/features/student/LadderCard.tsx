@@ -5,6 +5,8 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { entryFound, testName } from '../../domain/fieldTestWords';
 import { laddersIn } from '../../domain/ladders';
+import { messages as pressure } from '../../domain/pressureWords.messages';
+import { spoken } from '../../domain/sentences';
 import { standingOf } from '../../domain/standing';
 import { keptFound } from '../../domain/ladderWords';
 import { day } from '../../domain/students';
@@ -49,7 +51,14 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
         .filter((each, at, all) => all.findIndex((other) => sameTest(other, each)) === at),
     [entries, studentId],
   );
-  if (told.length + tests.length === 0) return null;
+  const pressures = useMemo(
+    () =>
+      standingOf(Object.values(entries), 'pressure', studentId)
+        .reverse()
+        .filter(({ club }, at, all) => all.findIndex((other) => other.club === club) === at),
+    [entries, studentId],
+  );
+  if (told.length + tests.length + pressures.length === 0) return null;
   return (
     <View className="gap-1" testID="ladder-card">
       <Heading>{messages.ladders}</Heading>
@@ -61,6 +70,15 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
           key={entry.id}
           name={messages.line(testNameOf(entry), day(entry.madeAt))}
           words={entryFound(entry, speech)}
+        />
+      ))}
+      {pressures.map(({ id, club, pattern, cue, swings, madeAt }) => (
+        <Line
+          key={id}
+          name={messages.line(`${pressure.name}, ${clubById(club).name}`, day(madeAt))}
+          words={
+            pattern ? spoken(`${pressure.patterns[pattern]} ${cue}`, speech) : pressure.kept(swings.length)
+          }
         />
       ))}
     </View>

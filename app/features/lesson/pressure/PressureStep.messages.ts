@@ -1,14 +1,6 @@
-import type { PressurePattern, SwingMark } from '@pedastance/core/balance';
+import type { SwingMark } from '@pedastance/core/balance';
 import type { Said } from '../../../domain/said';
 
-const patterns: Record<PressurePattern, string> = {
-  'toe-ward going back': 'The weight goes to the toes going back.',
-  'toes early coming down': 'The weight is on the toes early coming down.',
-  'heel, then toes': 'Heels going back, toes coming down.',
-  reverse: 'The weight goes to the lead foot going back.',
-  'trail foot rolls outside': 'The trail foot rolls to its outside.',
-  'falls back': 'The weight falls back after the strike.',
-};
 const marks: Record<SwingMark, string> = {
   address: 'Address',
   top: 'Top',
@@ -19,7 +11,6 @@ const marks: Record<SwingMark, string> = {
 
 /** What this step says. */
 export const messages = {
-  patterns,
   marks,
   title: 'Pressure',
   stand: 'Stand on the mat',
@@ -65,5 +56,7 @@ export const messages = {
   keepCue: 'Keep the swings with this cue',
   keep: 'Keep the swings',
   kept: 'Kept in the log.',
+  last: (when: Said, found: Said) => `On ${when}: ${found}`,
+  look: (check: Said) => `Look today: ${check}`,
   other: 'Also seen',
 };

@@ -1,10 +1,16 @@
+import { PRESSURE_REMEDIES } from '@pedastance/core/balance';
 import type { ClubId } from '@pedastance/core/club';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { taughtRoute } from '../../../domain/pressure';
+import { lastPressure, taughtRoute } from '../../../domain/pressure';
+import { messages as patternWords } from '../../../domain/pressureWords.messages';
+import { spoken } from '../../../domain/sentences';
+import { day } from '../../../domain/students';
 import { lesson } from '../../../state/lesson';
 import { closeMat, liveMat } from '../../../state/liveMat';
+import { useRecords } from '../../../state/records';
+import { useSpeech } from '../../../state/useSpeech';
 import { replaceSwing, standOnMat } from '../../../state/pressure';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
@@ -50,6 +56,26 @@ function StandOn({ club }: { club: ClubId }) {
 
 const TOGETHER = 'together';
 
+/** What the last swings with this club showed, and what to look at today for it. */
+function Last({ club }: { club: ClubId }) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const entries = useRecords((state) => state.entries);
+  const last = useMemo(
+    () => lastPressure(Object.values(entries), student.id, club),
+    [entries, student.id, club],
+  );
+  if (!last) return null;
+  const { pattern, madeAt, swings } = last;
+  const found = pattern ? patternWords.patterns[pattern] : patternWords.kept(swings.length);
+  return (
+    <View testID="last-pressure">
+      <Quiet>{messages.last(day(madeAt), spoken(found, speech))}</Quiet>
+      {pattern && <Quiet>{messages.look(spoken(PRESSURE_REMEDIES[pattern].check, speech))}</Quiet>}
+    </View>
+  );
+}
+
 /** Where the pressure goes: how somebody stands on a mat, and the ways of their swings. */
 function Pressure({ club }: { club: ClubId }) {
   const { student, build, method } = useLessonContext();
@@ -64,6 +90,7 @@ function Pressure({ club }: { club: ClubId }) {
   const at = chosen !== null && chosen < swings.length ? chosen : null;
   return (
     <>
+      <Last club={club} />
       {live ? <LiveMat /> : <StandOn club={club} />}
       {(live || swings.length > 0) && (
         <Soles

@@ -14,6 +14,7 @@ import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { common } from '../../../domain/common.messages';
 import { isUnsteady } from '../../../domain/ladders';
+import { messages as patternWords } from '../../../domain/pressureWords.messages';
 import { routeOfTrace, type PressureDraft } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
 import { lesson } from '../../../state/lesson';
@@ -58,7 +59,7 @@ function Remedy({ pattern, by }: { pattern: PressurePattern; by: number }) {
   const say = (words: string) => spoken(words, speech);
   return (
     <View className="gap-1 border-l-4 border-lagoon pl-3" testID="pressure-pattern">
-      <Body className="text-lg font-semibold">{say(messages.patterns[pattern])}</Body>
+      <Body className="text-lg font-semibold">{say(patternWords.patterns[pattern])}</Body>
       <Body>{say(does)}</Body>
       <Quiet>{messages.beyond(percent(by))}</Quiet>
       <Body className="font-semibold">{say(messages.think(cue))}</Body>
@@ -108,7 +109,7 @@ export function PressureTold({
         <View className="gap-1">
           <Heading>{messages.other}</Heading>
           {others.map(({ pattern }) => (
-            <Body key={pattern}>{spoken(messages.patterns[pattern], speech)}</Body>
+            <Body key={pattern}>{spoken(patternWords.patterns[pattern], speech)}</Body>
           ))}
         </View>
       )}
