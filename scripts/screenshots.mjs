@@ -60,6 +60,7 @@ const PLACES = {
   tape: ['Address', 'Tape'],
   photo: ['Address', 'Photo'],
   body: ['Address', 'Body'],
+  pressure: ['Address', 'Pressure'],
   read: ['Read'],
   change: ['Change'],
   keep: ['Keep', 'Record'],
@@ -181,7 +182,7 @@ async function photoPicture(page, shot) {
 /** A flare ladder nearly at its end, by a body that turns freely from 22° on. */
 async function ladderPicture(page, shot) {
   await step(page, 'ladder');
-  await page.getByRole('button', { name: 'Trail flare' }).click();
+  await page.getByRole('button', { name: 'Right flare' }).click();
   for (let turn = 0; turn < 3; turn += 1) await page.getByRole('button', { name: 'Turned' }).click();
   for (let turn = 0; turn < 12; turn += 1) {
     const degrees = parseInt(await page.getByTestId('rung-figure').innerText(), 10);
@@ -189,6 +190,15 @@ async function ladderPicture(page, shot) {
   }
   await page.getByTestId('ladder-found').waitFor();
   await shot('ladder');
+}
+
+/** Three swings on the stand-in mat, over one another. */
+async function pressurePicture(page, shot) {
+  await step(page, 'pressure');
+  await page.getByRole('button', { name: 'Stand on the mat' }).click();
+  await page.getByRole('radio', { name: 'Swing 3', exact: true }).waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Step off' }).click();
+  await shot('pressure');
 }
 
 async function phonePictures(page, shot) {
@@ -216,6 +226,7 @@ async function phonePictures(page, shot) {
   await see(page, 'seat', 'Over the heels');
   await page.getByTestId('body-trailKneeFlex').scrollIntoViewIfNeeded();
   await shot('body');
+  await pressurePicture(page, shot);
   await step(page, 'read');
   await page.getByTestId('judgement').waitFor();
   await shot('read');
@@ -253,13 +264,6 @@ async function widePictures(page, shot) {
   await page.getByTestId('trial-card').getByRole('link').click();
   await page.getByTestId('verdict').waitFor();
   await shot('trial-wide');
-  await page.goBack();
-  await page.getByTestId('log-card').first().getByRole('link').click();
-  await page.getByRole('link', { name: /side by side/ }).click();
-  await page.getByRole('radio', { name: 'Whole bag' }).click();
-  await page.getByLabel('Method', { exact: true }).selectOption({ label: 'By the arc (school)' });
-  await page.getByTestId('plan').waitFor();
-  await shot('bag-wide');
   await page.goto(new URL('/students', page.url()).href);
   await lessonFromFirstRecord(page, /Ferris Quillon/);
   await standAsDrawn(page);

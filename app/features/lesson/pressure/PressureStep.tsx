@@ -7,6 +7,8 @@ import { lastPressure, taughtRoute } from '../../../domain/pressure';
 import { messages as patternWords } from '../../../domain/pressureWords.messages';
 import { spoken } from '../../../domain/sentences';
 import { day } from '../../../domain/students';
+import { common } from '../../../domain/common.messages';
+import { ServerAway } from '../../../state/api';
 import { lesson } from '../../../state/lesson';
 import { closeMat, liveMat } from '../../../state/liveMat';
 import { useRecords } from '../../../state/records';
@@ -36,7 +38,7 @@ function StandOn({ club }: { club: ClubId }) {
       await standOnMat({ studentId: student.id, setup: setup!, route: taughtRoute(method, club, shot) });
       setFault('');
     } catch (error) {
-      setFault(messages.away((error as Error).message));
+      setFault(error instanceof ServerAway ? common.needsServer : messages.away((error as Error).message));
     }
   };
   return (
