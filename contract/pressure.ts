@@ -37,6 +37,8 @@ export const SwingTraceShape = z
       impact: z.int().min(0),
       finish: z.int().min(0),
     }),
+    /** Degrees, in-to-out positive; null where nobody noted it. */
+    path: z.number().min(-30).max(30).nullable(),
   })
   .refine((trace) => SERIES.every((name) => trace[name].length === trace.load.length), {
     path: ['share'],

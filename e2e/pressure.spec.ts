@@ -39,6 +39,10 @@ test('a left-hander settles on the mat, three swings are found over a cut line, 
   await chart.focus();
   await chart.press('ArrowRight');
   await expect(chart).toHaveAttribute('aria-valuenow', String(before + 10));
+  await page.getByLabel(/^Path of this swing/).fill('95');
+  await expect(page.getByText('Expected −30 to 30 degrees, found 95.')).toBeVisible();
+  await page.getByLabel(/^Path of this swing/).fill('-4,5');
+  await expect(page.getByText('5 swings with a path tell how path and drift go together.')).toBeVisible();
   const pattern = page.getByTestId('pressure-pattern');
   await expect(pattern).toContainText('Think: ');
   await expect(pattern).toContainText('Rehearse: ');
@@ -54,9 +58,14 @@ test('a left-hander settles on the mat, three swings are found over a cut line, 
   );
   expect(kept).toMatchObject({ swings: 3, cue, source: 'simulated mat' });
   expect(kept!.pattern).not.toBeNull();
+  const [noted] = await product.sql<{ path: number }>(
+    "select (swings -> 1 -> 'path')::float8 as path from pressure_entry",
+  );
+  expect(noted!.path).toBe(-4.5);
   // What was taken stands in the table of figures, by the mat.
   await step(page, 'read');
   await expect(page.getByText(/Heel to toe/i).first()).toBeVisible();
+  await expect(page.getByTestId('last-pressure')).toContainText('Look today: ');
 });
 
 test('a recording from a file: a spoilt one is refused with its lines, a swapped one mended, and it comes back as it went', async ({

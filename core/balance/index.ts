@@ -7,3 +7,4 @@ export * from './trace';
 export * from './remedies';
 export * from './pressureFile';
 export * from './stripe';
+export * from './drift';

@@ -18,6 +18,8 @@ export interface SwingTrace {
   trailAcross: number[];
   /** ms from the trace's start */
   times: SwingTimes;
+  /** The club's path of this swing, degrees, in-to-out positive; null where nobody noted it. */
+  path: number | null;
 }
 
 /** Of a swing so long before the first move and after the finish is kept, ms. */
@@ -48,6 +50,7 @@ export function traceOf(recording: PressureRecording, times: SwingTimes): SwingT
     trailAlong: frames.map(({ trail }) => tenths(trail.along)),
     trailAcross: frames.map(({ trail }) => tenths(trail.across)),
     times: moved as SwingTimes,
+    path: null,
   };
 }
 

@@ -264,6 +264,7 @@ describe('constraints guard what Zod guards', () => {
     ['pressure_entry', "swings = '[]'", 'pressure_entry_swings'],
     ['pressure_entry', `swings = jsonb_set(swings, '{0,share,3}', '1001')`, 'pressure_entry_swings'],
     ['pressure_entry', `swings = jsonb_set(swings, '{0,share,3}', '"x"')`, 'pressure_entry_swings'],
+    ['pressure_entry', `swings = jsonb_set(swings, '{0,path}', '80')`, 'pressure_entry_swings'],
     ['pressure_entry', `swings = jsonb_set(swings, '{0,load}', '[1, 2]')`, 'pressure_entry_swings'],
     ['pressure_entry', `swings = jsonb_set(swings, '{0,times,impact}', '1')`, 'pressure_entry_swings'],
     ['pressure_entry', `swings = jsonb_set(swings, '{0,times,finish}', '99999')`, 'pressure_entry_swings'],

@@ -22,6 +22,7 @@ import { useLastRecord } from '../../state/useLastRecord';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { useLessonContext } from './context';
 import { OwnBands, PartingChoices, useExceptions } from './Exceptions';
+import { LastPressure } from './pressure/LastPressure';
 import { NeedsClub } from './NeedsClub';
 import { useJudgement } from './useJudgement';
 import { useReading } from './useReading';
@@ -125,6 +126,7 @@ function Findings() {
   const read = useReading();
   const judgement = useJudgement();
   const widest = ownWidest(useExceptions());
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
   if (!read) return null;
   const { setup, reading } = read;
   // As wide as this student was found to post at stands in place of what hips of their breadth usually can.
@@ -142,6 +144,7 @@ function Findings() {
         <Quiet>{common.working}</Quiet>
       )}
       <OwnBands />
+      {club && <LastPressure club={club} beside={Boolean(judgement?.path)} />}
       <NotMeasured />
       {notices.map((notice) => (
         <Notice key={notice.kind} kind="caution">

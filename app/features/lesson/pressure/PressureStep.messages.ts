@@ -45,6 +45,16 @@ export const messages = {
   yes: 'Yes',
   no: 'No',
   notLooked: 'Not looked at',
+  path: 'Path of this swing',
+  pathHelp: 'From a monitor: in-to-out positive, out-to-in negative.',
+  pathExpected: (found: Said) => `Expected −30 to 30 degrees, found ${found}.`,
+  drift: (by: Said, way: 'in-to-out' | 'out-to-in') =>
+    `Ten percent more toward the toes coming down goes with ${by} more ${way}.`,
+  driftSure: (low: Said, high: Said) => `By these swings: ${low} to ${high}. Either may drag the other.`,
+  driftNot: (low: Said, high: Said) =>
+    `Path and drift do not surely go together: ${low} to ${high} for ten percent.`,
+  driftMore: (count: number) => `${count} swings with a path tell how path and drift go together.`,
+  pair: 'Path and balance drag each other: work at one, then at the other.',
   more: 'Three swings tell a habit from a chance.',
   clean: 'These swings keep to the route.',
   beyond: (by: Said) => `By ${by} on average: more than the swings differ.`,

@@ -1,26 +1,24 @@
-import { PRESSURE_REMEDIES } from '@pedastance/core/balance';
+import type { SwingTrace } from '@pedastance/core/balance';
 import type { ClubId } from '@pedastance/core/club';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { lastPressure, taughtRoute } from '../../../domain/pressure';
-import { messages as patternWords } from '../../../domain/pressureWords.messages';
-import { spoken } from '../../../domain/sentences';
-import { day } from '../../../domain/students';
+import { taughtRoute } from '../../../domain/pressure';
+import { typedNumber } from '../../../domain/typedNumber';
 import { common } from '../../../domain/common.messages';
 import { ServerAway } from '../../../state/api';
 import { lesson } from '../../../state/lesson';
 import { closeMat, liveMat } from '../../../state/liveMat';
-import { useRecords } from '../../../state/records';
-import { useSpeech } from '../../../state/useSpeech';
 import { replaceSwing, standOnMat } from '../../../state/pressure';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
+import { Field } from '../../../ui/Field';
 import { Notice } from '../../../ui/Notice';
 import { Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { NeedsClub } from '../NeedsClub';
 import { WorkPlace } from '../WorkPlace';
+import { LastPressure } from './LastPressure';
 import { LiveMat } from './LiveMat';
 import { messages } from './PressureStep.messages';
 import { PressureFile, SaveSwings } from './PressureFile';
@@ -58,23 +56,30 @@ function StandOn({ club }: { club: ClubId }) {
 
 const TOGETHER = 'together';
 
-/** What the last swings with this club showed, and what to look at today for it. */
-function Last({ club }: { club: ClubId }) {
-  const { student } = useLessonContext();
-  const speech = useSpeech(student.hand);
-  const entries = useRecords((state) => state.entries);
-  const last = useMemo(
-    () => lastPressure(Object.values(entries), student.id, club),
-    [entries, student.id, club],
-  );
-  if (!last) return null;
-  const { pattern, madeAt, swings } = last;
-  const found = pattern ? patternWords.patterns[pattern] : patternWords.kept(swings.length);
+const MOST_PATH = 30;
+
+/** The club's path of one swing, as a monitor told it. */
+function SwingPath({ trace, onChange }: { trace: SwingTrace; onChange: (trace: SwingTrace) => void }) {
+  const [text, setText] = useState(trace.path === null ? '' : String(trace.path));
+  const value = typedNumber(text);
+  const empty = text.trim() === '';
+  const sound = Math.abs(value) <= MOST_PATH;
+  const typed = (next: string) => {
+    setText(next);
+    const path = typedNumber(next);
+    if (next.trim() === '') onChange({ ...trace, path: null });
+    else if (Math.abs(path) <= MOST_PATH) onChange({ ...trace, path });
+  };
   return (
-    <View testID="last-pressure">
-      <Quiet>{messages.last(day(madeAt), spoken(found, speech))}</Quiet>
-      {pattern && <Quiet>{messages.look(spoken(PRESSURE_REMEDIES[pattern].check, speech))}</Quiet>}
-    </View>
+    <Field
+      label={messages.path}
+      unit="°"
+      value={text}
+      onChangeText={typed}
+      inputMode="text"
+      help={messages.pathHelp}
+      fault={empty || sound ? undefined : messages.pathExpected(text)}
+    />
   );
 }
 
@@ -92,7 +97,7 @@ function Pressure({ club }: { club: ClubId }) {
   const at = chosen !== null && chosen < swings.length ? chosen : null;
   return (
     <>
-      <Last club={club} />
+      <LastPressure club={club} />
       {live ? <LiveMat /> : <StandOn club={club} />}
       {(live || swings.length > 0) && (
         <Soles
@@ -123,6 +128,7 @@ function Pressure({ club }: { club: ClubId }) {
           {at !== null && (
             <>
               <SwingChart trace={swings[at]!} onChange={(trace) => replaceSwing(at, trace)} />
+              <SwingPath key={at} trace={swings[at]!} onChange={(trace) => replaceSwing(at, trace)} />
               <View className="flex-row">
                 <Button
                   look="quiet"

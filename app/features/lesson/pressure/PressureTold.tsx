@@ -1,10 +1,14 @@
 import {
+  downDrift,
+  driftAndPath,
+  LEAST_PAIRS,
   LEAST_SWINGS,
   patternsIn,
   PRESSURE_REMEDIES,
   routeSpread,
   type PressurePattern,
   type SwingRoute,
+  type SwingTrace,
 } from '@pedastance/core/balance';
 import { DRILL_LIBRARY } from '@pedastance/core/card';
 import type { ClubId } from '@pedastance/core/club';
@@ -71,6 +75,29 @@ function Remedy({ pattern, by }: { pattern: PressurePattern; by: number }) {
   );
 }
 
+const degrees = (slope: number): string => `${(10 * slope).toFixed(1)}°`;
+
+/** How this student's drift and path go together, once enough swings have a path. */
+function DriftTold({ swings, routes }: { swings: readonly SwingTrace[]; routes: readonly SwingRoute[] }) {
+  const pairs = swings.flatMap(({ path }, at) =>
+    path === null ? [] : [{ path, drift: downDrift(routes[at]!) }],
+  );
+  if (pairs.length === 0) return null;
+  const told = driftAndPath(pairs);
+  if (!told) return <Quiet>{messages.driftMore(LEAST_PAIRS)}</Quiet>;
+  const [low, high] = [degrees(told.low), degrees(told.high)];
+  return (
+    <View testID="drift-and-path">
+      {told.sure && (
+        <Body>
+          {messages.drift(degrees(Math.abs(told.slope)), told.slope > 0 ? 'in-to-out' : 'out-to-in')}
+        </Body>
+      )}
+      <Quiet>{told.sure ? messages.driftSure(low, high) : messages.driftNot(low, high)}</Quiet>
+    </View>
+  );
+}
+
 /** How several swings go, what they show beyond their scatter, and what to do about the first of it. */
 export function PressureTold({
   pressure,
@@ -102,6 +129,7 @@ export function PressureTold({
     <View className="gap-3" testID="pressure-told">
       <Places routes={routes} />
       <Quiet>{messages.route(route)}</Quiet>
+      <DriftTold swings={swings} routes={routes} />
       {swings.length < LEAST_SWINGS && <Quiet>{messages.more}</Quiet>}
       {swings.length >= LEAST_SWINGS && !first && <Notice kind="good">{messages.clean}</Notice>}
       {first && <Remedy pattern={first.pattern} by={first.by} />}

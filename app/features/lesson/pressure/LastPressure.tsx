@@ -1,0 +1,34 @@
+import { PRESSURE_REMEDIES } from '@pedastance/core/balance';
+import type { ClubId } from '@pedastance/core/club';
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { lastPressure } from '../../../domain/pressure';
+import { messages as patternWords } from '../../../domain/pressureWords.messages';
+import { spoken } from '../../../domain/sentences';
+import { day } from '../../../domain/students';
+import { useRecords } from '../../../state/records';
+import { useSpeech } from '../../../state/useSpeech';
+import { Quiet } from '../../../ui/Words';
+import { useLessonContext } from '../context';
+import { messages } from './PressureStep.messages';
+
+/** What the last swings on a mat with this club showed, and what to look at today for it; told as a pair beside a path. */
+export function LastPressure({ club, beside = false }: { club: ClubId; beside?: boolean }) {
+  const { student } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const entries = useRecords((state) => state.entries);
+  const last = useMemo(
+    () => lastPressure(Object.values(entries), student.id, club),
+    [entries, student.id, club],
+  );
+  if (!last) return null;
+  const { pattern, madeAt, swings } = last;
+  const found = pattern ? patternWords.patterns[pattern] : patternWords.kept(swings.length);
+  return (
+    <View testID="last-pressure">
+      <Quiet>{messages.last(day(madeAt), spoken(found, speech))}</Quiet>
+      {pattern && beside && <Quiet>{messages.pair}</Quiet>}
+      {pattern && <Quiet>{messages.look(spoken(PRESSURE_REMEDIES[pattern].check, speech))}</Quiet>}
+    </View>
+  );
+}
