@@ -80,12 +80,16 @@ export function withTime(times: SwingTimes, mark: SwingMark, at: number): SwingT
   return { ...times, [mark]: Math.min(most, Math.max(least, at)) };
 }
 
-/** How much further toward the toes than at address each route has both soles halfway back and early down, and the trail sole at the top (common practice, no source). */
-const ALONG: Record<PressureRoute, { back: number; down: number; trailTop: number }> = {
-  centred: { back: 0, down: 1, trailTop: 0 },
-  'loaded heel': { back: -9, down: -8, trailTop: -24 },
-  'long drive': { back: -9, down: 3, trailTop: -24 },
-  'forward-posted': { back: 1, down: 3, trailTop: 0 },
+/**
+ * How each route goes (common practice, no source): how much further toward the toes than at address both soles are halfway
+ * back and the trail sole at the top, and where both are early on the way down, which does not depend on how somebody
+ * stood, percent.
+ */
+const ALONG: Record<PressureRoute, { back: number; trailTop: number; downAt: number }> = {
+  centred: { back: 0, trailTop: 0, downAt: 51 },
+  'loaded heel': { back: -9, trailTop: -24, downAt: 42 },
+  'long drive': { back: -9, trailTop: -24, downAt: 53 },
+  'forward-posted': { back: 1, trailTop: 0, downAt: 62 },
 };
 
 interface PatternDefinition {
@@ -106,7 +110,7 @@ const DEFINITIONS: Record<PressurePattern, PatternDefinition> = {
     notOn: ['forward-posted'],
   },
   'toes early coming down': {
-    measure: ({ address, 'early down': down }, route) => down.along - address.along - ALONG[route].down,
+    measure: ({ 'early down': down }, route) => down.along - ALONG[route].downAt,
     limit: 11,
     // The lead toe is where a long drive goes.
     notOn: ['long drive'],
@@ -114,10 +118,7 @@ const DEFINITIONS: Record<PressurePattern, PatternDefinition> = {
   },
   'heel, then toes': {
     measure: ({ address, 'half back': back, 'early down': down }, route) =>
-      Math.min(
-        address.along + ALONG[route].back - back.along,
-        down.along - address.along - ALONG[route].down,
-      ),
+      Math.min(address.along + ALONG[route].back - back.along, down.along - ALONG[route].downAt),
     limit: 8,
     notOn: ['long drive'],
   },

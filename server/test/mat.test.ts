@@ -4,7 +4,7 @@ import { MAT_HABITS, MAT_ROUTES, type MatHabit, type MatRouteName } from '../dev
 import { MAT_RATE, simulatedMat } from '../devices/mat/simulatedMat';
 import { whoStands } from '../devices/mat/whoStands';
 import { landRecord, newMatSession } from './bodies';
-import { momentsFound, onTheMat, patternsTold, recordingOf, swingOf } from './mats';
+import { momentsFound, onTheMat, patternsOf, patternsTold, recordingOf, swingOf } from './mats';
 import { openWorld, type World } from './world';
 
 const ROUTES = Object.keys(MAT_ROUTES) as MatRouteName[];
@@ -18,20 +18,27 @@ const NAMES: Record<MatHabit, PressurePattern> = {
 };
 
 describe('on the stand-in mat, which the analysis cannot see', () => {
-  test.each(ROUTES)('%s: the strike within 20 ms and the top within 50, in 95 of 100', (route) => {
-    const told = momentsFound(20, route);
+  test.each(ROUTES)('%s: the strike within 20 ms and the top within 50, nearly always', (route) => {
+    const told = momentsFound(10, route);
     expect(told.missed).toBe(0);
     expect(told.impact).toBeGreaterThanOrEqual(0.95);
     expect(told.top).toBeGreaterThanOrEqual(0.95);
   });
 
   test.each(ROUTES)('%s: nobody with a clean swing is accused', (route) => {
-    for (let at = 0; at < 4; at += 1) expect(patternsTold(`clean ${at}`, route, [])).toEqual([]);
+    for (let at = 0; at < 2; at += 1) expect(patternsTold(`clean ${at}`, route, [])).toEqual([]);
   });
 
   test.each(MAT_HABITS)('%s is named, and nothing else', (habit) => {
-    for (let at = 0; at < 3; at += 1)
+    for (let at = 0; at < 2; at += 1)
       expect(patternsTold(`habit ${at}`, 'centred', [habit])).toEqual([NAMES[habit]]);
+  });
+
+  test('a student’s habit is named however far off the middle they stand', () => {
+    for (const id of ['one', 'two', 'three']) {
+      const on = whoStands(id, `session of ${id}`, 'centred', { lead: 50, along: 50 });
+      expect([id, patternsOf(on)]).toEqual([id, [NAMES[on.habits[0]!]]]);
+    }
   });
 
   test('how somebody settles is found where they have settled', () => {

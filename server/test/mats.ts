@@ -79,18 +79,20 @@ export function momentsFound(swings: number, route: MatRouteName) {
   };
 }
 
-/** The patterns told of three swings of a student. */
-export function patternsTold(
-  seed: string,
-  route: MatRouteName,
-  habits: readonly MatHabit[],
-): PressurePattern[] {
-  const on = onTheMat(seed, route, habits);
+/** The patterns told of three swings of somebody on the mat. */
+export function patternsOf(on: OnTheMat): PressurePattern[] {
   const routes = [0, 1, 2].flatMap((number) => {
     const recording = swingOf(on, number);
     return swingsIn(recording)
       .slice(0, 1)
       .map((times) => routeOf(recording, times));
   });
-  return patternsIn(routes, route).map(({ pattern }) => pattern);
+  return patternsIn(routes, on.route).map(({ pattern }) => pattern);
 }
+
+/** The same of a student who settles where their route has them. */
+export const patternsTold = (
+  seed: string,
+  route: MatRouteName,
+  habits: readonly MatHabit[],
+): PressurePattern[] => patternsOf(onTheMat(seed, route, habits));
