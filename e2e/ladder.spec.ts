@@ -1,6 +1,7 @@
 import type { CDPSession, Page } from '@playwright/test';
 import {
   expect,
+  openCard,
   openLesson,
   ownFile,
   press,
@@ -11,7 +12,6 @@ import {
   takeFile,
   test,
   turnPhone,
-  type Product,
 } from './product';
 
 test.use({ serviceWorkers: 'allow' });
@@ -54,19 +54,6 @@ async function measureHips(page: Page, session: CDPSession, turned: number): Pro
   await expect(gauge).toContainText('steady');
   await press(page, 'Take the gauge’s angle: The hips');
   await page.getByRole('radio', { name: 'Trail leg' }).click();
-}
-
-/** The newest card of a student, as it is looked at. */
-async function openCard(page: Page, product: Product, name: string): Promise<void> {
-  const [row] = await product.sql<{ student: string; reading: string }>(
-    `select change.student_id as student, change.reading_id as reading from change_entry as change
-     join log_entry as entry on entry.academy_id = change.academy_id and entry.id = change.id
-     join student on student.academy_id = change.academy_id and student.id = change.student_id
-     where student.name = $1 order by entry.made_at desc limit 1`,
-    [name],
-  );
-  await page.goto(`${product.origin}/students/${row!.student}/card/${row!.reading}`);
-  await expect(page.getByTestId('card-view')).toBeVisible();
 }
 
 const allSent = (page: Page) =>

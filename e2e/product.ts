@@ -408,3 +408,28 @@ export async function takeFile(page: Page, name: string, text: string): Promise<
   ]);
   await chooser.setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 }
+
+interface Agreed {
+  student: string;
+  reading: string;
+}
+
+/** Where the newest change of a student of the demo was agreed. */
+export async function agreedOf(product: Product, name: string): Promise<Agreed> {
+  const [row] = await product.sql<Agreed>(
+    `select change.student_id as student, change.reading_id as reading
+     from change_entry as change
+     join log_entry as entry on entry.academy_id = change.academy_id and entry.id = change.id
+     join student on student.academy_id = change.academy_id and student.id = change.student_id
+     where student.name = $1 order by entry.made_at desc limit 1`,
+    [name],
+  );
+  return row!;
+}
+
+/** The newest card of a student, as it is looked at. */
+export async function openCard(page: Page, product: Product, name: string): Promise<void> {
+  const { student, reading } = await agreedOf(product, name);
+  await page.goto(`${product.origin}/students/${student}/card/${reading}`);
+  await expect(page.getByTestId('card-view')).toBeVisible();
+}

@@ -3,8 +3,8 @@ import { ladderIn, type LadderEntry, type Logged } from '@pedastance/contract';
 import { thresholdOf, type Ladder, type Threshold } from '@pedastance/core/ladder';
 import type { Speech } from '@pedastance/core/phrases';
 import { FIGURES } from '@pedastance/core/setup';
-import { saidLength } from '@pedastance/core/units';
-import { figure, spoken } from './sentences';
+import { saidInUnit } from '@pedastance/core/units';
+import { spoken } from './sentences';
 import type { OfferedLadder } from './ladders';
 import { messages } from './ladderWords.messages';
 
@@ -12,10 +12,8 @@ export const ladderName = ({ name, own }: Pick<OfferedLadder, 'name' | 'own'>, s
   spoken(own ? own.name : name === 'own' ? '' : messages.names[name], speech);
 
 /** A rung as a coach says it: no finer than a foot is put down. */
-export const rungWords = ({ figure: of }: Pick<Ladder, 'figure'>, value: number, speech: Speech): string => {
-  const { unit } = FIGURES[of];
-  return unit === 'mm' ? saidLength(value, speech.length) : figure(value, unit, speech);
-};
+export const rungWords = ({ figure }: Pick<Ladder, 'figure'>, value: number, speech: Speech): string =>
+  saidInUnit(value, FIGURES[figure].unit, speech.length);
 
 /** What a ladder found, as a coach says it: '25°. Could be 19° to 27°.' */
 export function foundWords(

@@ -1,6 +1,6 @@
 import { ladderKey, climbedAt, goneOnWith, isYetToCome } from '@pedastance/contract/climbed';
 import type { ExceptionEntry, LadderEntry, LogEntry, Logged, Student } from '@pedastance/contract';
-import { isMinor, legsOn, type CautionFact } from '@pedastance/core/body';
+import { isMinor, legsOn, stillGrows, type CautionFact } from '@pedastance/core/body';
 import type { ClubId } from '@pedastance/core/club';
 import {
   LADDERS,
@@ -22,9 +22,7 @@ const STATES: readonly string[] = ['pain', 'operated', 'replaced'];
 
 const isSore = ({ status, state }: CautionFact): boolean => status === 'stands' && STATES.includes(state);
 
-const spares = (fact: CautionFact): boolean =>
-  (fact.status === 'stands' && fact.state === 'growing') ||
-  (isSore(fact) && JOINTS.includes(fact.joint ?? ''));
+const isSoreInALeg = (fact: CautionFact): boolean => isSore(fact) && JOINTS.includes(fact.joint ?? '');
 
 /**
  * Whether a student's ladders stop short of the end: they grow, or something of a leg hurts or was operated on.
@@ -33,7 +31,7 @@ const spares = (fact: CautionFact): boolean =>
  * @returns whether they do
  */
 export const sparedOnLadders = (student: Student, today: string): boolean =>
-  isMinor(student, today) || student.facts.some(spares);
+  stillGrows(student, today) || student.facts.some(isSoreInALeg);
 
 /** Whether the hip of the trail leg is sore or mended: then the lead foot is tried in half swings. */
 export const soreTrailHip = ({ facts, hand }: Student): boolean =>

@@ -45,16 +45,6 @@ export const SCREEN_WORDS: Record<ScreenItem, { name: string; how: string }> = {
   },
 };
 
-export const EMPTY_SCREEN: Screen = {
-  hand: null,
-  items: [],
-  turnedOn: null,
-  stoppedBack: null,
-  stoppedThrough: null,
-  earlierTurns: [],
-  soreKnee: { lead: false, trail: false },
-};
-
 const NOTHING: Omit<ScreenedItem, 'item'> = {
   tries: [],
   by: 'typed',

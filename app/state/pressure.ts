@@ -5,10 +5,9 @@ import type { PressureDraft } from '../domain/pressure';
 import type { LessonDraft } from '../domain/lessonDraft';
 import { currentOwner } from './account';
 import { api } from './api';
-import { changeDraft, changeDraftWith, lesson } from './lesson';
+import { changeDraft, lesson } from './lesson';
 import { openMat } from './liveMat';
-import { post } from './outbox';
-import { beginning } from './writes/record';
+import { entryPost, keepInLesson } from './writes/inLesson';
 
 /** So many swings are kept together, the newest. */
 const MOST_SWINGS = 10;
@@ -48,17 +47,5 @@ type Kept = Pick<PressureEntry, 'club' | 'route' | 'source' | 'hangsBack' | 'swi
 export async function keepPressure(kept: Kept, draft: LessonDraft, student: Student): Promise<void> {
   const made = { id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null };
   const body: PressureEntry = { ...made, kind: 'pressure', ...kept };
-  await changeDraftWith({ begun: true, pressure: null }, (changed) =>
-    post(
-      [
-        ...beginning(draft, student),
-        {
-          subjectId: student.id,
-          label: `Pressure of ${student.name}`,
-          writing: { route: 'entry', body },
-        },
-      ],
-      changed,
-    ),
-  );
+  await keepInLesson([entryPost('Pressure', student, body)], { draft, student }, { pressure: null });
 }

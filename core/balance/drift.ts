@@ -1,4 +1,4 @@
-import { mean } from 'simple-statistics';
+import { linearRegression, linearRegressionLine, mean } from 'simple-statistics';
 import { studentQuantile } from '../statistics';
 import type { SwingRoute } from './route';
 
@@ -34,13 +34,15 @@ export interface DriftTold {
 export function driftAndPath(swings: readonly DriftAndPath[]): DriftTold | null {
   const count = swings.length;
   if (count < LEAST_PAIRS) return null;
-  const [drift, path] = [mean(swings.map((each) => each.drift)), mean(swings.map((each) => each.path))];
+  const middle = mean(swings.map(({ drift }) => drift));
   const sum = (of: (each: DriftAndPath) => number): number =>
     swings.reduce((total, each) => total + of(each), 0);
-  const spread = sum((each) => (each.drift - drift) ** 2);
+  const spread = sum(({ drift }) => (drift - middle) ** 2);
   if (spread < 1e-9) return null;
-  const slope = sum((each) => (each.drift - drift) * (each.path - path)) / spread;
-  const left = sum((each) => (each.path - path - slope * (each.drift - drift)) ** 2);
+  const line = linearRegression(swings.map(({ drift, path }) => [drift, path]));
+  const fitted = linearRegressionLine(line);
+  const slope = line.m;
+  const left = sum(({ drift, path }) => (path - fitted(drift)) ** 2);
   const half = studentQuantile(IN_ONE_TAIL, count - 2) * Math.sqrt(left / (count - 2) / spread);
   return { slope, low: slope - half, high: slope + half, swings: count, sure: Math.abs(slope) > half };
 }

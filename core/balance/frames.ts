@@ -85,6 +85,6 @@ export function leadShareOf(frame: Pick<PressureFrame, FootName>): number {
  * @returns 0 at the heels, 100 at the toes
  */
 export function alongOf({ lead, trail }: Pick<PressureFrame, FootName>): number {
-  const total = lead.load + trail.load;
+  const total = totalLoad({ lead, trail });
   return total === 0 ? 50 : (lead.along * lead.load + trail.along * trail.load) / total;
 }

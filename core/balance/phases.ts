@@ -1,6 +1,6 @@
 import { median } from 'simple-statistics';
 import type { SwingMark } from './names';
-import { alongOf, leadShareOf, totalLoad, type PressureRecording, partsOf } from './frames';
+import { alongOf, leadShareOf, partsOf, totalLoad, type PressureRecording } from './frames';
 
 /** When each came, ms from the start of the recording. */
 export type SwingTimes = Record<SwingMark, number>;

@@ -1,18 +1,17 @@
 import type { Hand } from '../body';
-import { InputError } from '../units';
 import type { FootName } from '../setup';
+import { InputError } from '../units';
 import {
   centreOf,
   leadShareOf,
+  partsOf,
   totalLoad,
   type PressureFrame,
   type PressureRecording,
   type UnderFoot,
-  partsOf,
 } from './frames';
 import { swingsIn, type SwingTimes } from './phases';
-import type { SwingTrace } from './trace';
-import { recordingOfTrace } from './trace';
+import { recordingOfTrace, type SwingTrace } from './trace';
 
 /** One thing wrong with a file: its line, the header being line 1, which column, what was expected, what was found. */
 export interface PressureFault {
@@ -89,12 +88,12 @@ function columnsOf(header: readonly string[], hand: Hand): Columns | PressureFau
   const names = header.map(plain);
   const expected = 'time_ms, and for left and right a load and a place along the sole, or a grid of cells';
   const found = header.slice(0, 8).join(', ').slice(0, 120) || 'nothing';
-  for (const [words, perTime] of TIMES) {
-    const time = names.findIndex((name) => words.test(name));
+  for (const [unit, perTime] of TIMES) {
+    const time = names.findIndex((name) => unit.test(name));
     if (time < 0) continue;
     const feet = SIDES.map((side) => {
-      const words_ = SIDE_WORDS[side][hand];
-      return gridOf(names, words_) ?? centreColumns(names, words_);
+      const words = SIDE_WORDS[side][hand];
+      return gridOf(names, words) ?? centreColumns(names, words);
     });
     const [left, right] = feet;
     if (left && right) return { time, perTime, feet: { left, right } };
@@ -263,7 +262,6 @@ const REPAIRS: Record<PressureRepair, (recording: PressureRecording) => Pressure
   }),
   'turn the mat round': ({ rate, frames }) => ({
     rate,
-    // Turned round, the other foot is under each as well.
     frames: frames.map(({ at, lead, trail }) => ({ at, lead: turned(lead), trail: turned(trail) })),
   }),
   'halve the time': (recording) => inTime(recording, 1 / 2),

@@ -3,7 +3,7 @@ import type { Angle } from '../units';
 import { leadShareOf, OFF_GROUND, totalLoad, type PressureFrame, type PressureRecording } from './frames';
 
 /** How long somebody has to stand still to be measured, ms. */
-export const SETTLED_MS = 2000;
+const SETTLED_MS = 2000;
 /** A mat tells a share and a place no better than this (starting value), percent. */
 const MAT_UNCERTAINTY = 2;
 /** Standing still, the total load does not change by more than this share (starting value). */
@@ -17,8 +17,6 @@ export interface StoodStill {
   /** ms from the start of the recording */
   from: number;
   to: number;
-  /** How much of a foot's length the centre wandered, one standard deviation, percent. */
-  wandered: number;
 }
 
 /** Sums that let the variance of any window be read off at once. */
@@ -62,15 +60,11 @@ export function steadiest({ rate, frames }: PressureRecording): StoodStill | nul
   const loads = frames.map(totalLoad);
   const wander = series.map((values) => windows(values, size));
   const loadWander = windows(loads, size);
-  const off = windows(
-    frames.map((frame) => (isStanding(frame) ? 0 : 1)),
-    size,
-  );
-  const offHere = frames.map((frame) => !isStanding(frame));
-  let [best, least] = [-1, Infinity];
-  for (let at = size - 1; at < frames.length; at += 1) {
+  let [best, least, stood] = [-1, Infinity, 0];
+  for (const [at, frame] of frames.entries()) {
+    stood = isStanding(frame) ? stood + 1 : 0;
     const still = Math.sqrt(loadWander[at]!) <= STILL_LOAD * loads[at]!;
-    if (off[at] !== 0 || offHere[at] || !still) continue;
+    if (stood < size || !still) continue;
     const sum = wander.reduce((total, values) => total + values[at]!, 0);
     if (sum < least) [best, least] = [at, sum];
   }
@@ -81,6 +75,5 @@ export function steadiest({ rate, frames }: PressureRecording): StoodStill | nul
     figureOf(window.map(({ lead }) => lead.along)),
     figureOf(window.map(({ trail }) => trail.along)),
   ];
-  const wandered = Math.sqrt((wander[1]![best]! + wander[2]![best]!) / 2);
-  return { leadShare, leadHeelToe, trailHeelToe, from: window[0]!.at, to: frames[best]!.at, wandered };
+  return { leadShare, leadHeelToe, trailHeelToe, from: window[0]!.at, to: frames[best]!.at };
 }

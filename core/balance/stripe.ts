@@ -1,6 +1,6 @@
 import { clopperPearson } from '../statistics';
 import type { FootName, PressureRoute } from '../setup';
-import type { PressurePattern, StickPlace } from './names';
+import type { PressurePattern } from './names';
 
 /** Moments at which the stripe on the soles' edges is looked at in a video. */
 export const STRIPE_MARKS = ['address', 'top', 'early down', 'impact'] as const;
@@ -63,7 +63,3 @@ export function stripesTell(swings: readonly Stripes[], route: PressureRoute): S
     return [{ pattern, seen, of: told.length, low, high, sure: low > HALF }];
   });
 }
-
-/** Where that is, percent from the heel, and how unsure the feet are of it (starting values). */
-export const STICK_ALONG: Record<StickPlace, number> = { heels: 25, middle: 50, toes: 72 };
-export const STICK_UNCERTAINTY = 12;

@@ -120,6 +120,17 @@ export interface Screen {
   soreKnee: Record<FootName, boolean>;
 }
 
+/** Nothing was tested and nothing measured: a usual leg stands in. */
+export const EMPTY_SCREEN: Screen = {
+  hand: null,
+  items: [],
+  turnedOn: null,
+  stoppedBack: null,
+  stoppedThrough: null,
+  earlierTurns: [],
+  soreKnee: { lead: false, trail: false },
+};
+
 /** The tests that belong to a side of the body, with the same one on the other side. */
 const OTHER_SIDE: Partial<Record<ScreenItem, ScreenItem>> = {
   toeOutLead: 'toeOutTrail',
@@ -217,9 +228,8 @@ export function withTurns(
   turns: readonly EarlierTurn[],
   hand: Hand,
 ): Screen | null {
-  const soreKnee = last ? screenFor(last, hand).soreKnee : { lead: false, trail: false };
-  const nothing = { items: [], turnedOn: null, stoppedBack: null, stoppedThrough: null, earlierTurns: [] };
-  const whole = carriedOver({ hand, ...nothing, soreKnee }, last);
+  const { soreKnee } = last ? screenFor(last, hand) : EMPTY_SCREEN;
+  const whole = carriedOver({ ...EMPTY_SCREEN, hand, soreKnee }, last);
   const known = new Set(whole.earlierTurns.map(({ takenAt }) => takenAt));
   const told = turns.filter(({ takenAt }) => !known.has(takenAt));
   if (told.length === 0) return null;

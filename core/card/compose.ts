@@ -25,7 +25,7 @@ import {
   type FeetFigure,
   type Setup,
 } from '../setup';
-import { figureWithUnit, LOCALE, saidLength, type LengthUnit } from '../units';
+import { LOCALE, saidInUnit, type LengthUnit } from '../units';
 import { DOSES, setupForDose, type Dose, type DosedFigure } from './doses';
 import { drawCard, type CardDrawing } from './drawing';
 import type { Drill } from './drills';
@@ -244,8 +244,7 @@ const FOUND_NAMES: Record<LadderName, string> = {
 
 function foundWords({ ladder, figure, on, standOn, low, high }: FoundOnLadder, length: LengthUnit): string {
   const { unit } = FIGURES[figure];
-  const say = (value: number): string =>
-    unit === 'mm' ? saidLength(value, length) : figureWithUnit(value, unit, length);
+  const say = (value: number): string => saidInUnit(value, unit, length);
   return `Your test of ${saidDay(on)} found: ${FOUND_NAMES[ladder]} ${say(standOn)}. It could be ${say(low)} to ${say(high)}.`;
 }
 

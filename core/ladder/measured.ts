@@ -1,4 +1,4 @@
-import { withTurns, type EarlierTurn, type Hand, type Screen, type StoodOn } from '../body';
+import { EMPTY_SCREEN, withTurns, type EarlierTurn, type Hand, type Screen, type StoodOn } from '../body';
 import type { FootName } from '../setup';
 import { stoodOn, stopOf, turningBody } from '../turn';
 import type { Angle } from '../units';
@@ -40,17 +40,6 @@ export function turnsThatTell(ladder: Ladder, tries: readonly Try[], stood: Stoo
     .sort((a, b) => a.takenAt.localeCompare(b.takenAt));
 }
 
-/** Nothing was tested and nothing measured: a usual leg stands in. */
-const NOTHING_KNOWN: Screen = {
-  hand: null,
-  items: [],
-  turnedOn: null,
-  stoppedBack: null,
-  stoppedThrough: null,
-  earlierTurns: [],
-  soreKnee: { lead: false, trail: false },
-};
-
 /** Where the leg that a ladder is about stops the hips on one of its rungs: as it was known before, and with what was measured. */
 export interface StopTold {
   leg: FootName;
@@ -76,6 +65,6 @@ export function stopTold(
   if (!known || !measures) return null;
   const name = measures === 'back' ? 'trail back' : 'lead through';
   const stop = (of: Screen) => stopOf(name, turningBody(of, hand), stoodOn(feet));
-  const [before, after] = [stop(screen ?? NOTHING_KNOWN), stop(known)];
+  const [before, after] = [stop(screen ?? EMPTY_SCREEN), stop(known)];
   return before.at && after.at && { leg: after.leg, before: before.at, after: after.at };
 }

@@ -1,5 +1,5 @@
 import { alongFoot, FIGURES, type Held } from '../setup';
-import { angleFigure, rounded, saidLength, type LengthUnit } from '../units';
+import { saidInUnit, type LengthUnit } from '../units';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
 
@@ -12,9 +12,7 @@ import type { Speech } from './instruction';
  */
 export function saidFigure(figure: Held['figure'], value: number, length: LengthUnit): string {
   if (figure === 'leadHeelToe' || figure === 'trailHeelToe') return alongFoot(value);
-  const { unit } = FIGURES[figure];
-  if (unit === 'mm') return saidLength(value, length);
-  return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)}%`;
+  return saidInUnit(value, FIGURES[figure].unit, length);
 }
 
 /** What each figure is called where it is said. */

@@ -78,3 +78,14 @@ export function figureWithUnit(value: number, unit: Unit, length: LengthUnit): s
   if (unit === 'mm') return lengthWithUnit(value, length);
   return unit === 'degrees' ? angleFigure(value) : `${rounded(value, 0)}%`;
 }
+
+/**
+ * A figure as a coach says it, with its unit: a length no finer than a foot is put down.
+ * @param value mm, degrees or percent
+ * @param unit which of the three
+ * @param length what lengths are said in
+ * @returns the figure with its unit
+ * @example saidInUnit(24.6, 'degrees', 'cm') // '25°'
+ */
+export const saidInUnit = (value: number, unit: Unit, length: LengthUnit): string =>
+  unit === 'mm' ? saidLength(value, length) : figureWithUnit(value, unit, length);

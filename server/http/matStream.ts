@@ -1,13 +1,13 @@
 import type { MatFrames } from '@pedastance/contract';
 import { Id } from '@pedastance/contract';
-import { centreOf } from '@pedastance/core/balance';
 import type { RequestHandler } from 'express';
-import { MAT_GRID, MAT_RATE, simulatedMat } from '../devices/mat/simulatedMat';
+import { MAT_RATE, simulatedMat } from '../devices/mat/simulatedMat';
 import type { MatFrame } from '../devices/mat/types';
 import { whoStands } from '../devices/mat/whoStands';
 import { inAcademy } from '../store/database';
 import { findMatSession } from '../store/matSessions';
 import { badInput, Refusal } from './problems';
+import { reduced } from './reduced';
 import type { Services } from './services';
 
 /** Frames are sent together this often, ms: a screen shows no more. */
@@ -29,17 +29,15 @@ function lastFrame(header: string | undefined, asked: unknown): number {
   throw badInput(field, 'the number of a frame', String(found).slice(0, 40));
 }
 
-const rowsOf = (cells: readonly number[]): number[][] =>
-  Array.from({ length: MAT_GRID.rows }, (_, row) =>
-    cells.slice(row * MAT_GRID.columns, (row + 1) * MAT_GRID.columns),
-  );
-
 const tenth = (value: number): number => Math.round(value * 10) / 10;
 
 /** A frame as it is sent: the load of each foot and its centre. */
-function sent({ lead, trail }: MatFrame): MatFrames['frames'][number] {
-  const [a, b] = [centreOf(rowsOf(lead)), centreOf(rowsOf(trail))];
-  return [a.load, tenth(a.along), tenth(a.across), b.load, tenth(b.along), tenth(b.across)];
+function sent(frame: MatFrame): MatFrames['frames'][number] {
+  const { lead, trail } = reduced(frame);
+  return [
+    ...([lead.load, tenth(lead.along), tenth(lead.across)] as const),
+    ...([trail.load, tenth(trail.along), tenth(trail.across)] as const),
+  ];
 }
 
 /**

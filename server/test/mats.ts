@@ -1,28 +1,15 @@
 import {
-  centreOf,
   patternsIn,
   routeOf,
   swingsIn,
-  type PressureFrame,
   type PressurePattern,
   type PressureRecording,
 } from '@pedastance/core/balance';
 import { MAT_ROUTES, type MatHabit, type MatRouteName } from '../devices/mat/habits';
-import { MAT_GRID, MAT_RATE, simulatedMat, swingTruth, type OnTheMat } from '../devices/mat/simulatedMat';
-import type { MatFrame } from '../devices/mat/types';
+import { MAT_RATE, simulatedMat, swingTruth, type OnTheMat } from '../devices/mat/simulatedMat';
+import { reduced } from '../http/reduced';
 
 /** Recordings of simulated students on the simulated mat, who cannot see the analysis. */
-
-const rowsOf = (cells: readonly number[]): number[][] =>
-  Array.from({ length: MAT_GRID.rows }, (_, row) =>
-    cells.slice(row * MAT_GRID.columns, (row + 1) * MAT_GRID.columns),
-  );
-
-export const reduced = ({ at, lead, trail }: MatFrame): PressureFrame => ({
-  at,
-  lead: centreOf(rowsOf(lead)),
-  trail: centreOf(rowsOf(trail)),
-});
 
 /** Frames of a mat between two moments, ms. */
 export function recordingOf(on: OnTheMat, from: number, to: number): PressureRecording {

@@ -1,4 +1,5 @@
 import {
+  EMPTY_SCREEN,
   NOT_MEDICAL_ADVICE,
   angleOf,
   SCREEN_DEFINITIONS,
@@ -33,14 +34,7 @@ import { Gauge } from './Gauge';
 import { keepScreen } from '../../state/writes/screen';
 import { useSpeech } from '../../state/useSpeech';
 import { typedNumber } from '../../domain/typedNumber';
-import {
-  EMPTY_SCREEN,
-  itemIn,
-  SCREEN_WORDS,
-  STOOD_ON,
-  takesTheTurn,
-  withScreened,
-} from '../../domain/legsAndTrunk';
+import { itemIn, SCREEN_WORDS, STOOD_ON, takesTheTurn, withScreened } from '../../domain/legsAndTrunk';
 import { measuredOf } from '../../domain/measured';
 import { common } from '../../domain/common.messages';
 import { useWanted, type Wanted } from './useWanted';

@@ -1,9 +1,7 @@
 import type { ExceptionEntry, Student } from '@pedastance/contract';
 import { v7 as newId } from 'uuid';
 import type { LessonDraft } from '../../domain/lessonDraft';
-import { changeDraftWith } from '../lesson';
-import { post } from '../outbox';
-import { beginning } from './record';
+import { entryPost, keepInLesson } from './inLesson';
 
 type Agreed = Pick<ExceptionEntry, 'item' | 'low' | 'high' | 'club' | 'ended' | 'replaces'>;
 
@@ -19,14 +17,5 @@ export async function keepException(
     kind: 'exception',
     ...agreed,
   };
-  const label = `Exception of ${student.name}`;
-  await changeDraftWith({ begun: true }, (changed) =>
-    post(
-      [
-        ...beginning(draft, student),
-        { subjectId: student.id, label, writing: { route: 'entry' as const, body } },
-      ],
-      changed,
-    ),
-  );
+  await keepInLesson([entryPost('Exception', student, body)], { draft, student });
 }

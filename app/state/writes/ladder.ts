@@ -10,9 +10,8 @@ import type {
 import { withTurns, type EarlierTurn } from '@pedastance/core/body';
 import { v7 as newId } from 'uuid';
 import type { LessonDraft } from '../../domain/lessonDraft';
-import { changeDraftWith } from '../lesson';
-import { post } from '../outbox';
-import { beginning } from './record';
+import type { Post } from '../outbox';
+import { entryPost, keepInLesson } from './inLesson';
 
 type Made = 'id' | 'lessonId' | 'madeAt';
 type Without<Entry, Names extends PropertyKey> = Entry extends unknown ? Omit<Entry, Names> : never;
@@ -52,27 +51,15 @@ export async function keepTried({ tried, bands, turns }: Tried, whose: Whose): P
     ...bands.map((band) => ({ ...made(), kind: 'exception' as const, ended: false, ...band })),
   ] as NewEntry[];
   const screen = screenWith(turns, whose);
-  const subjectId = student.id;
-  await changeDraftWith({ begun: true }, (changed) =>
-    post(
-      [
-        ...beginning(draft, student),
-        ...(screen
-          ? [
-              {
-                subjectId,
-                label: `Legs and trunk of ${student.name}`,
-                writing: { route: 'screen' as const, body: screen },
-              },
-            ]
-          : []),
-        ...entries.map((body) => ({
-          subjectId,
-          label: `${LABELS[body.kind as keyof typeof LABELS]} of ${student.name}`,
-          writing: { route: 'entry' as const, body },
-        })),
-      ],
-      changed,
-    ),
-  );
+  const screens: Post[] = screen
+    ? [
+        {
+          subjectId: student.id,
+          label: `Legs and trunk of ${student.name}`,
+          writing: { route: 'screen', body: screen },
+        },
+      ]
+    : [];
+  const posts = entries.map((body) => entryPost(LABELS[body.kind as keyof typeof LABELS], student, body));
+  await keepInLesson([...screens, ...posts], { draft, student });
 }

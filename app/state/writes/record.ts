@@ -13,12 +13,12 @@ import { clubById } from '@pedastance/core/club';
 import type { HouseMethod } from '@pedastance/core/method';
 import type { Reading } from '@pedastance/core/reading';
 import { v7 as newId } from 'uuid';
-import { changeDraftWith } from '../lesson';
 import { agesOn, anythingAsked, type Intake } from '@pedastance/core/body/person';
 import { dayOf } from '../../domain/students';
 import { untouchedClub, type LessonDraft, hasChange } from '../../domain/lessonDraft';
-import { post, type Post } from '../outbox';
+import type { Post } from '../outbox';
 import { letGoOfLessonPhotos, photoToSend } from '../photo';
+import { entryPost, keepInLesson } from './inLesson';
 
 interface ToRecord {
   draft: LessonDraft;
@@ -101,21 +101,6 @@ const LABELS: Record<'address' | 'reading' | 'change', string> = {
   change: 'Change',
 };
 
-/** The lesson itself, where nothing of it has been sent yet. */
-export const beginning = (draft: LessonDraft, student: Student): Post[] =>
-  draft.begun
-    ? []
-    : [
-        {
-          subjectId: student.id,
-          label: `Lesson of ${student.name}`,
-          writing: {
-            route: 'lesson',
-            body: { id: draft.id, studentId: student.id, startedAt: draft.startedAt },
-          },
-        },
-      ];
-
 const sameIntake = (a: Intake, b: Intake): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** An intake as it is kept: trimmed, and sore only where that is what the student came for. */
@@ -143,18 +128,13 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
   const asked = intakeOf(draft);
   const { today, read, change, entries } = entriesOf(toRecord, asked?.id ?? draft.intakeRecorded?.id ?? null);
   const club = clubById(draft.club!).name;
-  const write = (label: string, body: IntakeEntry | (typeof entries)[number]): Post => ({
-    subjectId: student.id,
-    label: `${label} of ${student.name}`,
-    writing: { route: 'entry', body },
-  });
   const photo = await photoToSend(draft, toRecord.build.figures, {
     studentId: student.id,
     addressId: today.id,
   });
   const posts: Post[] = [
-    ...(asked ? [write('What was asked', asked)] : []),
-    ...entries.map((body) => write(`${LABELS[body.kind]}, ${club},`, body)),
+    ...(asked ? [entryPost('What was asked', student, asked)] : []),
+    ...entries.map((body) => entryPost(`${LABELS[body.kind]}, ${club},`, student, body)),
     ...(photo
       ? [
           {
@@ -170,9 +150,6 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
     { readingId: read.id, changeId: change?.id ?? null, club: draft.club! },
   ];
   const intakeRecorded = asked ? { id: asked.id, intake: trimmed(draft.intake) } : draft.intakeRecorded;
-  await changeDraftWith(
-    { ...untouchedClub, recorded, intakeRecorded, begun: true, step: 'keep' },
-    (changed) => post([...beginning(draft, student), ...posts], changed),
-  );
+  await keepInLesson(posts, toRecord, { ...untouchedClub, recorded, intakeRecorded, step: 'keep' });
   await letGoOfLessonPhotos(draft.id);
 }

@@ -2,6 +2,7 @@ import { v7 as newId } from 'uuid';
 import type { AddressEntry, ShotsEntry, Student } from '@pedastance/contract';
 import type { Shot } from '@pedastance/core/trial';
 import { post } from '../outbox';
+import { entryPost } from './inLesson';
 
 /** Shots one write may bring, and how many characters: the server's limits, with a margin. */
 const AT_ONCE = { shots: 500, letters: 56_000 };
@@ -62,8 +63,7 @@ export async function keepShots(
   );
 }
 
-const postOne = (student: Student, body: ShotsEntry) =>
-  post([{ subjectId: student.id, label: `Shot of ${student.name}`, writing: { route: 'entry', body } }]);
+const postOne = (student: Student, body: ShotsEntry) => post([entryPost('Shot', student, body)]);
 
 /** Keeps a typed shot as hit from an address; answers with its entry's identifier. */
 export async function keepTypedShot(student: Student, address: AddressEntry, shot: Shot): Promise<string> {

@@ -4,9 +4,9 @@ import { MODEL_VERSION } from '@pedastance/core/reading';
 import { withDifferences, type Setup, type Difference } from '@pedastance/core/setup';
 import { decisionOf, made, type FactorialVerdict, type Shot, type LookResult } from '@pedastance/core/trial';
 import { v7 as newId } from 'uuid';
-import { changeDraftWith, lesson } from '../lesson';
+import { lesson } from '../lesson';
 import { post } from '../outbox';
-import { beginning } from './record';
+import { entryPost, keepInLesson } from './inLesson';
 import { hitsOf, isAwaited, sittingNow, wayOf, type NextShot, type Trial } from '../../domain/trials';
 
 const entry = (lessonId: string) => ({
@@ -66,21 +66,14 @@ export async function declareTrial(
     apart: apart && { changes: apart.map(({ change }) => change), addressIds },
     ...declared,
   };
-  const write = (label: string, body: AddressEntry | TrialEntry) => ({
-    subjectId: student.id,
-    label: `${label} of ${student.name}`,
-    writing: { route: 'entry' as const, body },
-  });
   const posts = [
-    ...beginning(draft, student),
-    ...addresses.map((address) => write('Address', address)),
-    write('Trial', trial),
+    ...addresses.map((address) => entryPost('Address', student, address)),
+    entryPost('Trial', student, trial),
   ];
-  await changeDraftWith({ begun: true }, (changed) => post(posts, changed));
+  await keepInLesson(posts, { draft, student });
 }
 
-const writeShots = (student: Student, body: ShotsEntry) =>
-  post([{ subjectId: student.id, label: `Shot of ${student.name}`, writing: { route: 'entry', body } }]);
+const writeShots = (student: Student, body: ShotsEntry) => post([entryPost('Shot', student, body)]);
 
 /** Where a shot that comes next stands in its trial's order. */
 function placeOf(trial: Trial, next: NextShot): NonNullable<ShotsEntry['place']> {
@@ -153,11 +146,7 @@ export async function fillShots(student: Student, trial: Trial, shots: readonly 
         place,
         shots: [shots[at]!],
       };
-      return {
-        subjectId: student.id,
-        label: `Shot of ${student.name}`,
-        writing: { route: 'entry' as const, body },
-      };
+      return entryPost('Shot', student, body);
     });
   await post(posts);
 }
@@ -188,7 +177,5 @@ export async function decide(
     decision,
     note: decision === decisionOf(verdict.verdict) ? '' : note.trim(),
   };
-  await post([
-    { subjectId: student.id, label: `Look at a trial of ${student.name}`, writing: { route: 'entry', body } },
-  ]);
+  await post([entryPost('Look at a trial', student, body)]);
 }

@@ -1,5 +1,5 @@
 import { angleFigure } from '@pedastance/core/units';
-import { naturalToeOut, screenFor } from '@pedastance/core/body';
+import { EMPTY_SCREEN, naturalToeOut, screenFor } from '@pedastance/core/body';
 import type { ReactNode } from 'react';
 import { useMemo } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
@@ -9,7 +9,6 @@ import { ladderKey } from '@pedastance/contract/climbed';
 import { entryFound, testName } from '../../../domain/fieldTestWords';
 import { isUnsteady, laddersFor, laddersIn, ON_ONE_LEG, type OfferedLadder } from '../../../domain/ladders';
 import { keptFound, ladderName } from '../../../domain/ladderWords';
-import { EMPTY_SCREEN } from '../../../domain/legsAndTrunk';
 import { spoken } from '../../../domain/sentences';
 import { day, dayOf } from '../../../domain/students';
 import { openFieldTest } from '../../../state/ladder';

@@ -1,6 +1,5 @@
 import { soleOutline, type FootName, type Shoe } from '@pedastance/core/setup';
-import type { PressureFrame, SwingTrace } from '@pedastance/core/balance';
-import { recordingOfTrace } from '@pedastance/core/balance';
+import { recordingOfTrace, totalLoad, type PressureFrame, type SwingTrace } from '@pedastance/core/balance';
 import { useEffect, useMemo, useRef } from 'react';
 import { newestFrame, onFrames } from '../../../state/liveMat';
 import { GRID, INK, LAGOON, RUST } from '../../../ui/colours';
@@ -39,11 +38,8 @@ const placeOf = (drawn: Drawn, foot: FootName, { along, across }: { along: numbe
 });
 
 /** Where the centre of both feet's load is drawn. */
-export function centreAt(
-  drawn: Drawn,
-  { lead, trail }: Pick<PressureFrame, FootName>,
-): { x: number; y: number } {
-  const total = lead.load + trail.load || 1;
+function centreAt(drawn: Drawn, { lead, trail }: Pick<PressureFrame, FootName>): { x: number; y: number } {
+  const total = totalLoad({ lead, trail }) || 1;
   const [a, b] = [placeOf(drawn, 'lead', lead), placeOf(drawn, 'trail', trail)];
   return {
     x: (a.x * lead.load + b.x * trail.load) / total,
@@ -105,7 +101,7 @@ export function Soles({ shoe, leadLeft, live, swings, chosen }: SolesProps) {
       centre.current?.setAttribute('cx', n(at.x));
       centre.current?.setAttribute('cy', n(at.y));
       centre.current?.setAttribute('data-at', String(frame.at));
-      const total = frame.lead.load + frame.trail.load || 1;
+      const total = totalLoad(frame) || 1;
       for (const [foot, circle] of [
         ['lead', lead.current],
         ['trail', trail.current],
