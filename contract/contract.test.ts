@@ -1,4 +1,4 @@
-import { readSetup, clubById, type HouseMethod } from '@pedastance/core';
+import { clubById, GOALS, readSetup, type HouseMethod } from '@pedastance/core';
 import { PRESETS, SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import {
@@ -316,6 +316,23 @@ test('entries from before quick tries and notes are read as whole trials without
   expect(before('trial').length).toBe('full');
   expect(before('look').length).toBe('full');
   expect(before('reading', { findings: [] }).note).toBe('');
+});
+
+test('a judgement from before the pressure was judged was short of none, and a swing named no shot', () => {
+  const goals = GOALS.filter((goal) => goal !== 'pressure').map((goal) => ({ goal, today: 1, after: 0 }));
+  const before = upgradedEntry({
+    ...common(),
+    kind: 'reading',
+    findings: [],
+    judgement: { goals, things: [] },
+  } as never) as unknown as ReadingEntry;
+  expect(before.judgement!.pressure).toBeNull();
+  expect(before.judgement!.goals.map(({ goal }) => goal)).toEqual([...GOALS]);
+  expect(before.judgement!.goals.find(({ goal }) => goal === 'pressure')).toMatchObject({ today: 0 });
+  // What has it already stays as it is.
+  expect(upgradedEntry(before)).toEqual(before);
+  const swings = { ...common(), kind: 'pressure', swings: [{ path: 2 }] };
+  expect(upgradedEntry(swings as never)).toMatchObject({ swings: [{ path: 2, shot: null }] });
 });
 
 test('an e-mail address is read without case or blanks', () => {

@@ -9,6 +9,7 @@ import { isRecord } from './isRecord';
 import type { CardEntry } from './cards';
 import type { LadderEntry } from './ladders';
 import type { ChangeEntry, LogEntry, NewEntry, ReadingEntry } from './lessons';
+import type { PressureEntry } from './pressure';
 import type { Person, StudentEdit } from './students';
 import type { LookEntry, TrialEntry } from './trials';
 import { CONTRACT_VERSION } from './wire';
@@ -31,6 +32,21 @@ export const CHANGE_DEFAULTS: Pick<ChangeEntry, 'leadHeelLift' | 'shoulderGoal'>
 const renamedChange = (change: string): ChangeName =>
   (change === 'ballOut' ? 'leadToeOut' : change) as ChangeName;
 
+/** A judgement from before it knew of the pressure in the swing: nothing was short of it. */
+function upgradedJudgement(judgement: ReadingEntry['judgement'] | undefined): ReadingEntry['judgement'] {
+  if (!judgement) return null;
+  if (!Array.isArray(judgement.goals)) return judgement;
+  const { goals } = judgement;
+  const known = goals.some((each) => isRecord(each) && each.goal === 'pressure');
+  const before = goals.findIndex((each) => isRecord(each) && each.goal === 'path');
+  const none = { goal: 'pressure' as const, today: 0, after: 0 };
+  return {
+    ...judgement,
+    pressure: judgement.pressure ?? null,
+    goals: known ? goals : [...goals.slice(0, before), none, ...goals.slice(before)],
+  };
+}
+
 /** A reading of any earlier shape in today's. */
 function upgradedReading<Entry extends ReadingEntry>(entry: Entry): Entry {
   if (!Array.isArray(entry.findings)) return entry;
@@ -41,7 +57,7 @@ function upgradedReading<Entry extends ReadingEntry>(entry: Entry): Entry {
     ...entry,
     screenId: entry.screenId ?? null,
     choices: entry.choices ?? [],
-    judgement: entry.judgement ?? null,
+    judgement: upgradedJudgement(entry.judgement),
     note: entry.note ?? '',
     facts: entry.facts ? { ...entry.facts, rests: entry.facts.rests ?? null } : null,
     findings,
@@ -73,6 +89,14 @@ function upgradedLadder(entry: LadderEntry): LadderEntry {
 /** A card from before a ladder could go home with it. */
 const CARD_DEFAULTS: Pick<CardEntry, 'ladder'> = { ladder: null };
 
+/** Swings from before they named the shot that they were. */
+const upgradedPressure = (entry: PressureEntry): PressureEntry => ({
+  ...entry,
+  swings: Array.isArray(entry.swings)
+    ? entry.swings.map((swing) => (isRecord(swing) ? { ...swing, shot: swing.shot ?? null } : swing))
+    : entry.swings,
+});
+
 /** An entry of any earlier shape in today's. */
 export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): Entry {
   if (entry.kind === 'address') {
@@ -83,6 +107,7 @@ export function upgradedEntry<Entry extends NewEntry | LogEntry>(entry: Entry): 
   if (entry.kind === 'change') return { ...CHANGE_DEFAULTS, ...entry };
   if (entry.kind === 'look') return { ...LOOK_DEFAULTS, ...entry };
   if (entry.kind === 'ladder') return upgradedLadder(entry) as Entry;
+  if (entry.kind === 'pressure') return upgradedPressure(entry) as Entry;
   if (entry.kind === 'card') return { ...CARD_DEFAULTS, ...entry };
   return entry.kind === 'reading' ? (upgradedReading(entry) as Entry) : entry;
 }

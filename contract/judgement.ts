@@ -2,6 +2,7 @@ import { ADVISED_FIGURES, BEFORE_ALL, GOALS, THINGS } from '@pedastance/core/adv
 import { PARTING_ITEMS } from '@pedastance/core/method';
 import { MOVES } from '@pedastance/core/fit';
 import { MOST_LIFT_MM } from '@pedastance/core/turn';
+import { PATTERN_WAYS, PRESSURE_PATTERNS } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { Id, whole } from './common';
 
@@ -51,6 +52,7 @@ export const JudgementShape = z.strictObject({
   back: TurnBoughtShape,
   through: TurnBoughtShape,
   path: z.strictObject({ from: degrees, to: degrees, byEye: z.boolean(), simulated: z.boolean() }).nullable(),
+  pressure: z.strictObject({ pattern: z.enum(PRESSURE_PATTERNS), way: z.enum(PATTERN_WAYS) }).nullable(),
   partings: z
     .array(z.strictObject({ item: z.enum(PARTING_ITEMS), low: figure, high: figure, needs: figure }))
     .max(4),

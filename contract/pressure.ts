@@ -1,10 +1,11 @@
 /** Pressure under the feet: swings that are kept, and the stand-in mat. */
-import { PRESSURE_PATTERNS, SWING_MARKS } from '@pedastance/core/balance/names';
+import { SWING_MARKS } from '@pedastance/core/balance/names';
 import { CLUB_IDS } from '@pedastance/core/club';
-import { PRESSURE_ROUTES } from '@pedastance/core/setup';
+import { PRESSURE_PATTERNS, PRESSURE_ROUTES } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { entryCommon, Id, Moment, text } from './common';
 import { SetupShape } from './setup';
+import { MOST_SHOTS } from './trials';
 
 /** Where the pressure came from. */
 export const PRESSURE_SOURCES = ['simulated mat', 'file'] as const;
@@ -39,6 +40,20 @@ export const SwingTraceShape = z
     }),
     /** Degrees, in-to-out positive; null where nobody noted it. */
     path: z.number().min(-30).max(30).nullable(),
+    /** The shot of the log that it was: an entry of shots, and its place in it; null where none is known. */
+    shot: z
+      .strictObject({
+        entryId: Id,
+        at: z
+          .int()
+          .min(0)
+          .max(MOST_SHOTS - 1),
+      })
+      .nullable(),
+  })
+  .refine(({ path, shot }) => shot === null || path !== null, {
+    path: ['path'],
+    error: 'the path of the shot that it was',
   })
   .refine((trace) => SERIES.every((name) => trace[name].length === trace.load.length), {
     path: ['share'],
@@ -89,4 +104,6 @@ export interface MatFrames {
   rate: number;
   /** Of each frame: lead load, along, across; trail load, along, across. */
   frames: [number, number, number, number, number, number][];
+  /** Shots that a monitor beside the mat measured by these frames: ms of the strike, and the path, degrees. */
+  shots: { at: number; path: number }[];
 }

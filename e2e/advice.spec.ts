@@ -70,7 +70,7 @@ test('one judgement: read, changed, recorded and found again; where body and met
      where student.name = $1 order by log_entry.made_at desc limit 1`,
     [name],
   );
-  expect(row).toEqual({ thing: 'trail foot', goals: 15, pinned: ['ballAlong'], shots: true });
+  expect(row).toEqual({ thing: 'trail foot', goals: 16, pinned: ['ballAlong'], shots: true });
 
   // It is ended, and the method's own band holds again.
   await page.goto(`${product.origin}/students`);

@@ -2,6 +2,7 @@ import type { ToldJudgement } from '@pedastance/core/advice';
 import {
   buysSentences,
   doSentences,
+  pairSentence,
   partingSentences,
   pulledSentence,
   stopsSentence,
@@ -64,6 +65,7 @@ export function ItBuys({ judgement, speech }: ToldProps) {
 export function JudgementCard({ judgement, shoeLength, speech }: JudgementCardProps) {
   const waits = waitsSentence(judgement, speech);
   const pulled = pulledSentence(judgement, speech);
+  const pair = pairSentence(judgement);
   const partings = partingSentences(judgement, speech);
   return (
     <View className="gap-2" testID="judgement" aria-live="polite">
@@ -79,6 +81,7 @@ export function JudgementCard({ judgement, shoeLength, speech }: JudgementCardPr
         <ItBuys judgement={judgement} speech={speech} />
       </View>
       {pulled !== '' && <Notice kind="caution">{pulled}</Notice>}
+      {pair !== '' && <Notice kind="plain">{pair}</Notice>}
       {partings.map((sentence) => (
         <Notice key={sentence} kind="caution">
           {sentence}

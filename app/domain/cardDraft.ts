@@ -2,7 +2,7 @@ import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
 import { standingCards, takenHome } from '@pedastance/contract/takenHome';
 import { isKind } from '@pedastance/contract/trialLog';
 import { composeCard, type Agreement, type Card, type CardDraft } from '@pedastance/core/card';
-import type { FootName } from '@pedastance/core/setup';
+import type { FootName, PressurePattern } from '@pedastance/core/setup';
 import type { LengthUnit } from '@pedastance/core/units';
 import { heldOf } from './agreements';
 import type { LogRecord } from './records';
@@ -45,6 +45,10 @@ function stopsIn({ reading }: AgreedRecord): FootName[] {
   return [back?.stoppedBy, through?.stoppedBy].filter((leg): leg is FootName => Boolean(leg));
 }
 
+/** The pattern of the pressure that was worked at, as it was judged. */
+const patternIn = ({ reading: { judgement } }: AgreedRecord): PressurePattern | null =>
+  judgement?.things.some(({ thing }) => thing === 'pressure') ? (judgement.pressure?.pattern ?? null) : null;
+
 /** What a record agreed on, with what came of looking at it, as a card is proposed from it. */
 export function agreementOf({ record, records, student, entries, today }: About): Agreement {
   const { address, agreed, reading } = record;
@@ -59,6 +63,7 @@ export function agreementOf({ record, records, student, entries, today }: About)
     cameFor: intake?.cameFor ?? [],
     sport: intake?.sport ?? '',
     stops: stopsIn(record),
+    pattern: patternIn(record),
     looks: looksSince(records, record),
     today,
   };

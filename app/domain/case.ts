@@ -10,6 +10,7 @@ import {
 } from '@pedastance/core/method';
 import type { PersonalPath } from '@pedastance/core/path';
 import type { Setup } from '@pedastance/core/setup';
+import type { WeightSeen } from './pressure';
 import type { Goal, TurningBody } from '@pedastance/core/turn';
 import type { LessonDraft } from './lessonDraft';
 
@@ -28,11 +29,13 @@ export interface JudgedLesson {
   setup: Setup;
   /** The student's own bands that hold with the club. */
   exceptions: readonly BandException[];
+  /** What mat or eye saw of the weight with the club. */
+  weight: WeightSeen;
 }
 
 /** The case of today's address; null before a club is chosen. */
 export function caseOf(lesson: JudgedLesson): Case | null {
-  const { student, build, legs, method, cautions, path, goal, draft, setup, exceptions } = lesson;
+  const { student, build, legs, method, cautions, path, goal, draft, setup, exceptions, weight } = lesson;
   const { club, shot, clubLengthInches, pinned, intake } = draft;
   if (!club) return null;
   return {
@@ -50,6 +53,7 @@ export function caseOf(lesson: JudgedLesson): Case | null {
     cautions,
     path,
     pathSimulated: path.simulated,
+    ...weight,
     pinned,
     leadHeelLift: 0,
     done: [],

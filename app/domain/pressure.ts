@@ -1,7 +1,12 @@
 import type { LogEntry, Logged, PressureEntry } from '@pedastance/contract';
+import type { Case } from '@pedastance/core/advice';
 import {
+  feltUnder,
+  LEAST_SWINGS,
+  patternsIn,
   recordingOfTrace,
   routeOf,
+  seenWithoutMat,
   withTime,
   type StoodStill,
   type SwingMark,
@@ -10,7 +15,8 @@ import {
 } from '@pedastance/core/balance';
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import { answerFor, type HouseMethod } from '@pedastance/core/method';
-import { PRESSURE_ROUTES, type PressureRoute, type Setup } from '@pedastance/core/setup';
+import { PRESSURE_ROUTES, type PatternSeen, type PressureRoute, type Setup } from '@pedastance/core/setup';
+import { newestTest, type TestTries } from './fieldTests';
 import { standingOf } from './standing';
 
 /** Swings with pressure of the open lesson. */
@@ -38,6 +44,68 @@ export function lastPressure(
 
 /** Where the load was at each moment of a kept swing. */
 export const routeOfTrace = (trace: SwingTrace): SwingRoute => routeOf(recordingOfTrace(trace), trace.times);
+
+/** What was seen of a student's weight with a club, as a judgement takes it. */
+export type WeightSeen = Pick<Case, 'pressure' | 'feltUnder'>;
+
+/** So long after it was seen a habit is taken to be there still (starting value), days. */
+const SEEN_FOR_DAYS = 30;
+const DAY_MS = 86_400_000;
+
+/** With whom and what the weight is looked at, and what the open lesson has of it. */
+export interface WeightLooked {
+  entries: readonly LogEntry[];
+  studentId: string;
+  club: ClubId;
+  route: PressureRoute;
+  now: Date;
+  draft?: { pressure?: PressureDraft | null; tests?: TestTries };
+}
+
+const isFresh = ({ madeAt }: { madeAt: string }, now: Date): boolean =>
+  now.getTime() - Date.parse(madeAt) <= SEEN_FOR_DAYS * DAY_MS;
+
+/** What was tried of a test, in the open lesson or within the days it counts for. */
+function triesOf<Name extends 'stripe' | 'finish' | 'lift' | 'broomstick'>(
+  test: Name,
+  { entries, studentId, club, now, draft }: WeightLooked,
+): NonNullable<TestTries[Name]> | readonly [] {
+  const today = draft?.tests?.[test];
+  if (today && today.length > 0) return today;
+  const kept: { madeAt: string; tries: unknown } | null = newestTest<
+    'stripe' | 'finish' | 'lift' | 'broomstick'
+  >(entries, studentId, { test, club });
+  return kept && isFresh(kept, now) ? (kept.tries as NonNullable<TestTries[Name]>) : [];
+}
+
+/** The first pattern of swings on a mat; null where they keep to the route. */
+function patternOn(
+  { swings, hangsBack, source }: Pick<PressureDraft, 'swings' | 'hangsBack' | 'source'>,
+  route: PressureRoute,
+): PatternSeen | null {
+  const [first] = patternsIn(swings.map(routeOfTrace), route, { hangsBack });
+  return first ? { pattern: first.pattern, way: source } : null;
+}
+
+/**
+ * What was seen of a student's weight with a club: by the swings of the open lesson, by those that were kept of late, and
+ * where no mat told anything by what an eye saw without one.
+ */
+export function weightSeen(looked: WeightLooked): WeightSeen {
+  const { entries, studentId, club, route, now, draft } = looked;
+  const tells = ({ swings }: Pick<PressureDraft, 'swings'>) => swings.length >= LEAST_SWINGS;
+  const kept = standingOf(entries, 'pressure', studentId).findLast(
+    (entry) => entry.club === club && tells(entry) && isFresh(entry, now),
+  );
+  const onMat = draft?.pressure && tells(draft.pressure) ? draft.pressure : kept;
+  const stripes = triesOf('stripe', looked);
+  const finishes = [...triesOf('finish', looked), ...triesOf('lift', looked)];
+  const felt = feltUnder(triesOf('broomstick', looked));
+  return {
+    pressure: onMat ? patternOn(onMat, route) : seenWithoutMat({ stripes, finishes }, route),
+    ...(felt !== null && felt !== 'middle' && { feltUnder: felt }),
+  };
+}
 
 /** A swing with one of its moments put elsewhere, ms from its start; it stays within the trace. */
 export function withMoment(trace: SwingTrace, mark: SwingMark, at: number): SwingTrace {

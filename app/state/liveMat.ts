@@ -18,6 +18,8 @@ const KEPT_MS = 120_000;
 const AGAIN_MS = 1500;
 
 const frames: PressureFrame[] = [];
+/** Shots that a monitor beside the mat told of: ms of the strike, and the path, degrees. */
+let shots: MatFrames['shots'] = [];
 const heard = new Set<() => void>();
 let rate = 100;
 let last = -1;
@@ -26,6 +28,15 @@ let again: ReturnType<typeof setTimeout> | undefined;
 
 /** All that the mat told of the last two minutes. */
 export const matRecording = (): PressureRecording => ({ rate, frames });
+
+/** A strike of the monitor's and one of the mat's this near are the same, ms. */
+const SAME_STRIKE_MS = 400;
+
+/** The path of the shot that was struck at a moment; null where no monitor told of it. */
+export function pathAt(struckAt: number): number | null {
+  const near = shots.filter(({ at }) => Math.abs(at - struckAt) <= SAME_STRIKE_MS);
+  return near[0]?.path ?? null;
+}
 
 /** The newest frame; undefined before the first. */
 export const newestFrame = (): PressureFrame | undefined => frames[frames.length - 1];
@@ -36,8 +47,9 @@ export function onFrames(hear: () => void): () => void {
   return () => heard.delete(hear);
 }
 
-function take({ from, rate: sent, frames: told }: MatFrames): void {
+function take({ from, rate: sent, frames: told, shots: hit }: MatFrames): void {
   rate = sent;
+  shots.push(...hit.filter(({ at }) => shots.every((each) => each.at !== at)));
   for (const [at, [leadLoad, leadAlong, leadAcross, trailLoad, trailAlong, trailAcross]] of told.entries()) {
     const number = from + at;
     // What was heard already is not heard twice.
@@ -52,6 +64,7 @@ function take({ from, rate: sent, frames: told }: MatFrames): void {
   const oldest = (1000 * last) / rate - KEPT_MS;
   const gone = frames.findIndex((frame) => frame.at >= oldest);
   if (gone > 0) frames.splice(0, gone);
+  shots = shots.filter(({ at }) => at >= oldest);
   for (const hear of heard) hear();
 }
 
@@ -74,6 +87,7 @@ function listen(session: NewMatSession['id']): void {
 export function openMat(session: string): void {
   closeMat();
   frames.length = 0;
+  shots = [];
   last = -1;
   liveMat.setState({ line: 'connecting', session });
   listen(session);

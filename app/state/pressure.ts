@@ -32,6 +32,10 @@ export const replaceSwing = (at: number, swing: SwingTrace | null): void =>
     swings: before.swings.flatMap((each, place) => (place === at ? (swing ?? []) : each)),
   }));
 
+/** Puts swings in place of those there are. */
+export const replaceSwings = (swings: readonly SwingTrace[]): void =>
+  change((before) => ({ ...before, swings }));
+
 export const noteTrunk = (hangsBack: boolean | null): void => change((before) => ({ ...before, hangsBack }));
 
 /** Puts the student on the stand-in mat, and listens to it. @throws where the server is away */

@@ -1,5 +1,5 @@
 /** Finds the moments and patterns of simulated swings on the stand-in mat, and prints how well: usage simulated.ts <swings>. */
-import type { PressurePattern } from '@pedastance/core/balance';
+import type { PressurePattern } from '@pedastance/core/setup';
 import { MAT_HABITS, MAT_ROUTES, type MatHabit, type MatRouteName } from '../../server/devices/mat/habits';
 import { momentsFound, patternsTold } from '../../server/test/mats';
 

@@ -5,7 +5,7 @@ import { figureOf, FIGURES, measureSetup, uncertaintyOf, type Item, type Part } 
 import { mostMissing, NOTHING_MISSING, stepsShort, toldMissing, type GoalMeasure } from './measure';
 import { slotOf, slotOfThing, stateOf, TOE_LINE, type State } from './state';
 import type { Measured } from './turnGoals';
-import type { AdvisedFigure, Case, GoalName } from './types';
+import type { AdvisedFigure, Case, GoalName, Thing } from './types';
 
 /** What can just be noticed of posting (starting value), hip breadths. */
 const POSTING_STEP = 0.1;
@@ -138,7 +138,22 @@ export function bandsOfPart(given: Case, part: Part): Measured {
 const LOAD_ITEMS = ['leadShare', 'leadHeelToe', 'trailHeelToe'] as const;
 
 /**
- * How the load is judged. A load that was measured in its bands does not explain a tell-tale.
+ * Whether the weight was felt at one end of the shoes and no figure says where it is.
+ * @param given the case
+ * @returns true for those
+ */
+export const loadFeltOff = (given: Case): boolean =>
+  given.feltUnder !== undefined && !given.setup.measured.leadHeelToe && !given.setup.measured.trailHeelToe;
+
+/** Short by a step until a thing is done. */
+const untilDone = (thing: Thing): Missing => {
+  const done = slotOfThing(thing);
+  return (state) => (state[done]! > 0 ? 0 : 1);
+};
+
+/**
+ * How the load is judged. A load that was measured in its bands does not explain a tell-tale; one that was only felt is short
+ * by a step.
  * @param given the case
  * @returns the measure, in steps of 5%
  */
@@ -146,8 +161,17 @@ export function load(given: Case): Measured {
   const measured = outside(given, LOAD_ITEMS);
   const known = LOAD_ITEMS.every((item) => endsOf(given, item));
   const explained = known && measured(stateOf(given)) === 0;
-  return plain(mostMissing(measured, explained ? null : toldMissing(given, 'load')));
+  const felt = loadFeltOff(given) ? untilDone('load') : null;
+  return plain(mostMissing(measured, felt, explained ? null : toldMissing(given, 'load')));
 }
+
+/**
+ * How the way of the weight in the swing is judged: short by a step where a pattern was seen, until it is worked at.
+ * @param given the case
+ * @returns the measure
+ */
+export const pressure = ({ pressure: seen }: Case): Measured =>
+  plain(seen ? untilDone('pressure') : NOTHING_MISSING);
 
 /**
  * How the ball is judged.
@@ -167,8 +191,7 @@ const LOFTED: readonly Case['club'][] = ['gap-wedge', 'sand-wedge', 'lob-wedge']
 export function loft({ cameFor, shot, club }: Case): Measured {
   const struck = cameFor.includes('fat') || cameFor.includes('thin');
   if (shot !== 'pitch' || !struck || !LOFTED.includes(club)) return plain(NOTHING_MISSING);
-  const slot = slotOfThing('less loft');
-  return plain((state) => (state[slot]! > 0 ? 0 : 1));
+  return plain(untilDone('less loft'));
 }
 
 /** A joint that hurts has its preferred change made once, by a step at least, up to here (starting value), degrees. */

@@ -8,7 +8,7 @@ import { MOST_LIFT_MM } from '../turn';
 import { radians } from '../units';
 import { slotOf, slotOfThing, TOE_LINE, toesApart, type State } from './state';
 import { toldPath } from './pathTold';
-import { endsOf } from './bandGoals';
+import { endsOf, loadFeltOff } from './bandGoals';
 import { SERVED_BY } from './order';
 import { stepsShort, type GoalMeasure } from './measure';
 import { askedByTellTales } from './shortfalls';
@@ -276,7 +276,9 @@ function withoutFigures(making: Making): Candidate[] {
   if (asked.includes('trail foot release')) said.push('trail foot release');
   if (making.isShort('too much turn')) said.push('shorter swing');
   if (making.isShort('loft')) said.push('less loft');
-  if (asked.includes('load') && unmeasured(['leadHeelToe', 'trailHeelToe'])) said.push('load');
+  if (making.isShort('pressure')) said.push('pressure');
+  if ((asked.includes('load') && unmeasured(['leadHeelToe', 'trailHeelToe'])) || loadFeltOff(given))
+    said.push('load');
   if (asked.includes('trail knee') && unmeasured(['trailKneeInside'])) said.push('trail knee');
   if (making.isShort('path') && toldPath(given) === null) said.push('face');
   return said.filter((thing) => !given.done.includes(thing)).map((thing) => candidate(thing, []));

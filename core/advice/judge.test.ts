@@ -9,12 +9,15 @@ import {
   setupAsTaught,
   withExceptions,
   type Case,
+  type Judgement,
+  type PatternSeen,
 } from '..';
 import { caseOf } from '../test/adviceCases';
 import { body as studentBody } from '../test/example';
 import { method } from '../test/fitProblems';
 import { bodyOf } from '../test/turning';
 import { WRITTEN_CASES } from '../test/writtenCases';
+import { GOALS as GOALS_IN_ORDER } from '../advice';
 
 const named = (name: string, over: Partial<Case> = {}): Case => ({
   ...caseOf(WRITTEN_CASES.find((each) => each.name === name)!),
@@ -124,4 +127,44 @@ test('through the bag a stiff trail leg gets the same trail flare with every clu
   // From the driver down the stance never gets wider.
   const widths = measured.map(({ stanceWidth }) => stanceWidth);
   widths.forEach((width, at) => expect(width).toBeLessThanOrEqual((widths[at - 1] ?? Infinity) + 1e-6));
+});
+
+describe('where the weight goes in the swing', () => {
+  const well = named('nothing wrong at all');
+  const seen = (way: PatternSeen['way'], pattern: PatternSeen['pattern'] = 'toes early coming down') => ({
+    pressure: { pattern, way },
+  });
+  const told = (over: Partial<Case>) => judge({ ...well, ...over }, 0);
+  const names = ({ things }: Judgement) => things.map(({ thing }) => thing);
+
+  test('is a thing of the judgement with a goal of its own, and kept with how it was seen', () => {
+    const judgement = told(seen('file'));
+    expect(names(judgement)).toEqual(['pressure']);
+    expect(judgement.things[0]).toMatchObject({ moves: [], serves: ['pressure'] });
+    expect(judgement.pressure).toEqual(seen('file').pressure);
+    expect(judgement.goals.find(({ goal }) => goal === 'pressure')).toMatchObject({ today: 1, after: 0 });
+    expect(names(told({ pressure: null }))).toEqual([]);
+  });
+
+  test('comes first for somebody who slices where a mat told it, and at its own place where an eye did', () => {
+    const placeOf = (over: Partial<Case>) =>
+      told({ ...over, cameFor: ['curves away'] }).goals.findIndex(({ goal }) => goal === 'pressure');
+    expect(placeOf(seen('file'))).toBe(1);
+    expect(placeOf(seen('stripe'))).toBe(GOALS_IN_ORDER.indexOf('pressure'));
+  });
+
+  test('waits for the turn that has no room, and is none of a pitch', () => {
+    const slicer = named('a stiff slicer with a square trail foot', seen('file'));
+    expect(judge(slicer, 0).things[0]!.serves[0]).toBe('turn back');
+    expect(names(told({ ...seen('file'), shot: 'pitch' }))).not.toContain('pressure');
+    expect(told({ ...seen('file'), shot: 'pitch' }).pressure).toBeNull();
+  });
+
+  test('felt under the toes, with no figure of it, is a load to be settled; a figure stands in its place', () => {
+    const { leadHeelToe: _lead, trailHeelToe: _trail, ...measured } = well.setup.measured;
+    const unmeasured = { ...well.setup, measured };
+    expect(names(told({ setup: unmeasured, feltUnder: 'toes' }))).toEqual(['load']);
+    expect(names(told({ setup: unmeasured }))).toEqual([]);
+    expect(names(told({ feltUnder: 'toes' }))).toEqual([]);
+  });
 });

@@ -237,6 +237,7 @@ export function judge(given: Case, draws: number = DRAWS): Judgement {
       byEye: told.byEye,
       simulated: given.pathSimulated && !told.byEye,
     },
+    pressure: (given.shot === 'pitch' ? null : given.pressure) ?? null,
     partings: partingsOf(given, setup),
     pulledBothWays: pulledBothWays(given, goals),
     setup,

@@ -1,5 +1,5 @@
 import type { CameFor, Hand } from '../body';
-import type { TellTale } from '../setup';
+import { isByMat, type TellTale } from '../setup';
 import { GOALS, type Case, type GoalName, type Thing } from './types';
 
 /** A ball that starts to the lead side was pulled, to the trail side pushed. */
@@ -13,19 +13,19 @@ const MOVED_BY_COMPLAINT: Record<
   Exclude<CameFor, 'starts right' | 'starts left'> | Flight,
   readonly GoalName[]
 > = {
-  'curves away': ['turn back', 'path'],
-  'curves toward': ['too much turn', 'path'],
-  'starts lead': ['turn back', 'path'],
-  'starts trail': ['turn through', 'path'],
+  'curves away': ['turn back', 'pressure', 'path'],
+  'curves toward': ['too much turn', 'pressure', 'path'],
+  'starts lead': ['turn back', 'pressure', 'path'],
+  'starts trail': ['turn through', 'pressure', 'path'],
   'misses both ways': ['turn through', 'posting'],
-  fat: ['posting', 'load', 'ball'],
-  thin: ['posting', 'load', 'ball'],
+  fat: ['posting', 'load', 'pressure', 'ball'],
+  thin: ['posting', 'load', 'pressure', 'ball'],
   'swing too short': ['turn back'],
   'more distance': ['turn back', 'turn through'],
   'cannot turn back': ['turn back'],
   'cannot turn through': ['turn through'],
   'turns too far': ['too much turn'],
-  'falls off balance': ['posting', 'load'],
+  'falls off balance': ['posting', 'load', 'pressure'],
   sore: ['sparing'],
   'just a check': [],
 };
@@ -38,6 +38,7 @@ export const SERVED_BY: Record<GoalName, readonly Thing[]> = {
   posting: ['width', 'hips'],
   'too much turn': ['trail foot', 'line', 'shorter swing'],
   load: ['load', 'width'],
+  pressure: ['pressure'],
   path: ['trail foot', 'line', 'shoulders', 'ball', 'load', 'face'],
   ball: ['ball'],
   feet: ['width', 'lead foot', 'trail foot', 'line'],
@@ -86,13 +87,14 @@ const complaintKey = (complaint: CameFor, hand: Hand): keyof typeof MOVED_BY_COM
 
 /**
  * The goals in the order of one case: what the student came for and what is seen in the swing come first, each in
- * their usual order, then the rest. The path stands at its usual place where nothing tells it.
- * @param given the complaints, the tell-tales and the hand
+ * their usual order, then the rest. The path stands at its usual place where nothing tells it, the pressure where no mat
+ * does.
+ * @param given the complaints, the tell-tales, the hand and what was seen of the pressure
  * @param pathTold whether shots or the ball's flight tell the path
  * @returns every goal once
  */
 export function goalsInOrder(
-  { cameFor, hand, setup }: Pick<Case, 'cameFor' | 'hand' | 'setup'>,
+  { cameFor, hand, setup, pressure }: Pick<Case, 'cameFor' | 'hand' | 'setup' | 'pressure'>,
   pathTold: boolean,
 ): GoalName[] {
   const seen = setup.posture?.tellTales ?? [];
@@ -101,5 +103,7 @@ export function goalsInOrder(
     ...seen.flatMap((tale) => MOVED_BY_TELL_TALE[tale] ?? TELL_TALE_MEANS[tale]?.goal ?? []),
   ]);
   if (!pathTold) moved.delete('path');
+  // What an eye saw without a mat is not sure enough to come before the rest.
+  if (!pressure || !isByMat(pressure)) moved.delete('pressure');
   return [...GOALS.filter((goal) => moved.has(goal)), ...GOALS.filter((goal) => !moved.has(goal))];
 }

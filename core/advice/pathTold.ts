@@ -1,4 +1,4 @@
-import { predictedPath } from '../path';
+import { predictedPath, type PathCause } from '../path';
 import { measuredFigure, measureSetup } from '../setup';
 import { slotOf, stateOf, TOE_LINE, type State } from './state';
 import type { Case } from './types';
@@ -40,7 +40,8 @@ function seenPath({ cameFor, hand, setup }: Case): number {
 export function toldPath(given: Case): ToldPath | null {
   const { path, setup } = given;
   const predicted = predictedPath(path, setup);
-  const slope = (cause: string) => path.slopes.find((each) => each.cause === cause)!.value;
+  // Where the path goes by the drift coming down, the load at address is not said to bend it.
+  const slope = (cause: PathCause) => path.slopes.find((each) => each.cause === cause)?.value ?? 0;
   const slopes = { perClosed: slope('closed'), perToeward: slope('toeward'), perBall: slope('ball') };
   if (path.shots > 0 && !predicted.guess) return { value: predicted.value, byEye: false, ...slopes };
   const seen = seenPath(given);

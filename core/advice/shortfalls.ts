@@ -1,5 +1,5 @@
 import type { Part } from '../setup';
-import { ball, bandsOfPart, load, loft, PART_GOALS, posting, sparing } from './bandGoals';
+import { ball, bandsOfPart, load, loft, PART_GOALS, posting, pressure, sparing } from './bandGoals';
 import { NOTHING_MISSING, stepsShort, type GoalMeasure } from './measure';
 import { TELL_TALE_MEANS } from './order';
 import { faceFirst, pathIn, toldPath, type ToldPath } from './pathTold';
@@ -46,6 +46,7 @@ const MEASURES: Record<Exclude<GoalName, Part>, (given: Case) => Measured> = {
   posting,
   'too much turn': tooMuchTurn,
   load,
+  pressure,
   path,
   ball,
   loft,
@@ -55,7 +56,14 @@ const isPart = (goal: GoalName): goal is Part & GoalName =>
   (PART_GOALS as readonly GoalName[]).includes(goal);
 
 /** On a pitch the goals reverse on purpose: no turn is asked for, and no lead foot is far away. */
-const NOT_ON_PITCHES: readonly GoalName[] = ['turn back', 'turn through', 'posting', 'too much turn', 'path'];
+const NOT_ON_PITCHES: readonly GoalName[] = [
+  'turn back',
+  'turn through',
+  'posting',
+  'too much turn',
+  'pressure',
+  'path',
+];
 
 const NOT_ASKED: Measured = { ...PLAIN, missing: NOTHING_MISSING };
 

@@ -2,7 +2,7 @@ import type { Build, CameFor, Caution, CautionFact, Hand, Remedy } from '../body
 import type { ClubId, ShotType } from '../club';
 import type { Bands, PartingItem } from '../method';
 import type { PersonalPath } from '../path';
-import type { FigureName, FootName, Setup } from '../setup';
+import type { FigureName, FootName, PatternSeen, Setup } from '../setup';
 import type { Goal, TurningBody } from '../turn';
 
 /** What an address is for, in the order it is looked at unless the student came for something else. */
@@ -14,6 +14,8 @@ export const GOALS = [
   'posting',
   'too much turn',
   'load',
+  // The way of the weight in the swing.
+  'pressure',
   'path',
   'ball',
   // The method's bands, ground up.
@@ -35,6 +37,7 @@ export const THINGS = [
   'line',
   'width',
   'load',
+  'pressure',
   'ball',
   'hips',
   'trail knee',
@@ -74,6 +77,10 @@ export interface Case {
   path: PersonalPath;
   /** Those shots are a simulated student's: it is said in the sentence itself. */
   pathSimulated: boolean;
+  /** Where the weight goes in the swing beside the route that is taught; null or absent where nothing was seen. */
+  pressure?: PatternSeen | null;
+  /** A broomstick under the shoes was felt at one end of them; absent where it was not. */
+  feltUnder?: 'heels' | 'toes';
   /** What the coach wants left as it is. */
   pinned: readonly FigureName[];
   /** How far the lead heel is already allowed up going back, mm. */
@@ -164,6 +171,8 @@ export interface Judgement {
   through: TurnBought | null;
   /** The path, degrees, in-to-out positive, where shots or the ball's flight tell it. */
   path: { from: number; to: number; byEye: boolean; simulated: boolean } | null;
+  /** Where the weight goes beside the route that is taught, and how that was seen. */
+  pressure: PatternSeen | null;
   partings: Parting[];
   /** Both turns are short on the lead leg: going back it wants its foot squarer, going through further out. */
   pulledBothWays: boolean;

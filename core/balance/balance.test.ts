@@ -1,10 +1,10 @@
 import { DRILL_LIBRARY } from '../card';
+import { PRESSURE_PATTERNS } from '../setup';
 import {
   alongOf,
   centreOf,
   leadShareOf,
   patternsIn,
-  PRESSURE_PATTERNS,
   PRESSURE_REMEDIES,
   recordingOfTrace,
   ROUTE_MARKS,

@@ -8,3 +8,4 @@ export * from './remedies';
 export * from './pressureFile';
 export * from './stripe';
 export * from './drift';
+export * from './withoutMat';

@@ -1,8 +1,8 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics';
-import type { PressureRoute } from '../setup';
+import { PRESSURE_PATTERNS, type PressurePattern, type PressureRoute } from '../setup';
 import { studentQuantile } from '../statistics';
 import { alongOf, leadShareOf, type PressureFrame, type PressureRecording } from './frames';
-import { PRESSURE_PATTERNS, SWING_MARKS, type PressurePattern, type SwingMark } from './names';
+import { SWING_MARKS, type SwingMark } from './names';
 import { LOAD_BEFORE_CLUB, type SwingTimes } from './phases';
 
 /** Moments that a route is told at: those of the swing, and halfway back. */

@@ -1,6 +1,5 @@
 import { clopperPearson } from '../statistics';
-import type { FootName, PressureRoute } from '../setup';
-import type { PressurePattern } from './names';
+import type { FootName, PressurePattern, PressureRoute } from '../setup';
 
 /** Moments at which the stripe on the soles' edges is looked at in a video. */
 export const STRIPE_MARKS = ['address', 'top', 'early down', 'impact'] as const;

@@ -20,6 +20,8 @@ export interface SwingTrace {
   times: SwingTimes;
   /** The club's path of this swing, degrees, in-to-out positive; null where nobody noted it. */
   path: number | null;
+  /** The shot of the log that this swing was: an entry, and its place in it from 0; null where none is known. */
+  shot: { entryId: string; at: number } | null;
 }
 
 /** Of a swing so long before the first move and after the finish is kept, ms. */
@@ -51,6 +53,7 @@ export function traceOf(recording: PressureRecording, times: SwingTimes): SwingT
     trailAcross: frames.map(({ trail }) => tenths(trail.across)),
     times: moved as SwingTimes,
     path: null,
+    shot: null,
   };
 }
 

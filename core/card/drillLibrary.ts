@@ -10,7 +10,7 @@ export const DRILL_LIBRARY: readonly Drill[] = [
   {
     id: 'curl-the-toe',
     name: 'Curl the big toe',
-    things: ['trail foot', 'load'],
+    things: ['trail foot', 'load', 'pressure'],
     cameFor: ['cannot turn back', 'falls off balance'],
     tellTales: ['trail foot rolls outside', 'sways'],
     paths: [],
@@ -26,7 +26,7 @@ export const DRILL_LIBRARY: readonly Drill[] = [
   {
     id: 'lead-toes-up',
     name: 'Lead toes up from the top',
-    things: ['load', 'lead foot'],
+    things: ['load', 'lead foot', 'pressure'],
     cameFor: ['curves away', 'thin', 'falls off balance'],
     tellTales: ['stands up', 'over the top'],
     paths: ['across from outside'],
@@ -58,7 +58,7 @@ export const DRILL_LIBRARY: readonly Drill[] = [
   {
     id: 'hold-the-strike',
     name: 'Hold the strike',
-    things: ['load', 'width', 'hips'],
+    things: ['load', 'width', 'hips', 'pressure'],
     cameFor: ['falls off balance', 'fat', 'thin'],
     tellTales: ['falls back', 'flips the hands'],
     paths: [],
@@ -122,7 +122,7 @@ export const DRILL_LIBRARY: readonly Drill[] = [
   {
     id: 'waist-to-waist',
     name: 'Low and slow, waist to waist',
-    things: ['shorter swing', 'hips', 'lead foot', 'trail foot', 'shoulders'],
+    things: ['shorter swing', 'hips', 'lead foot', 'trail foot', 'shoulders', 'pressure'],
     cameFor: ['misses both ways', 'fat', 'thin', 'turns too far', 'sore'],
     tellTales: ['loses the club at the top', 'flips the hands'],
     paths: [],

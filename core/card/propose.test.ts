@@ -15,6 +15,7 @@ const agreement = (over: Partial<Agreement> = {}): Agreement => ({
   cameFor: ['curves away'],
   sport: '',
   stops: [],
+  pattern: null,
   looks: [],
   today: '2026-11-27',
   ...over,

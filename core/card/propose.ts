@@ -2,11 +2,12 @@ import type { Thing } from '../advice';
 import type { CameFor } from '../body';
 import type { ClubId } from '../club';
 import type { OwnLadder } from '../ladder';
-import { differences, type ChangeName, type FootName, type Setup } from '../setup';
+import { PRESSURE_REMEDIES } from '../balance/remedies';
+import { differences, type ChangeName, type FootName, type PressurePattern, type Setup } from '../setup';
 import { practising, type CardStudent } from './compose';
 import { exaggeratedDose, isSetBack, type Dose, type DosedFigure } from './doses';
 import { DRILL_LIBRARY } from './drillLibrary';
-import { fittingDrills, type Drill } from './drills';
+import { fittingDrills, mayDrill, type Drill } from './drills';
 import { daysAfter, daysToNextLook } from './nextLook';
 import { usualPractice, type Practice, type Rounds } from './practice';
 import { cueFrom } from './sportCues';
@@ -39,6 +40,8 @@ export interface Agreement {
   sport: string;
   /** The legs that stopped the turn. */
   stops: readonly FootName[];
+  /** The pattern of the pressure that is worked at; null where none is. */
+  pattern: PressurePattern | null;
   /** How each look at it ended, oldest first. */
   looks: readonly ('held' | 'drifted')[];
   /** YYYY-MM-DD */
@@ -76,27 +79,31 @@ const thingsTaught = ({ from, agreed }: Pick<Agreement, 'from' | 'agreed'>): Thi
     .flatMap(({ change }) => THING_OF[change] ?? []);
 
 /**
- * The drills that fit what was agreed, never one that a caution bars.
+ * The drills that fit what was agreed, the pressure's own first, never one that a caution bars.
  * @param agreement what was agreed, and with whom
  * @param drills all there are
  * @param most how many
  * @returns the best first
  */
 export function drillsFor(
-  { student, from, agreed, cameFor, stops, today }: Omit<Agreement, 'looks'>,
+  { student, from, agreed, cameFor, stops, pattern, today }: Omit<Agreement, 'looks'>,
   drills: readonly Drill[],
   most: number,
 ): Drill[] {
   const { tellTales = [], swingPath } = from.posture ?? {};
   const decided = {
-    things: thingsTaught({ from, agreed }),
+    things: [...thingsTaught({ from, agreed }), ...(pattern ? (['pressure'] as const) : [])],
     cameFor,
     tellTales,
     paths: swingPath ? [swingPath] : [],
     stops,
   };
   const { minor } = practising(student, today);
-  return fittingDrills(drills, decided, { facts: student.facts, minor }, most);
+  const who = { facts: student.facts, minor };
+  const remedy = pattern && drills.find(({ id }) => id === PRESSURE_REMEDIES[pattern].drill);
+  const first = remedy && mayDrill(remedy, who) ? [remedy] : [];
+  const fitting = fittingDrills(drills, decided, who, most).filter((drill) => !first.includes(drill));
+  return [...first, ...fitting].slice(0, most);
 }
 
 /**
@@ -106,7 +113,7 @@ export function drillsFor(
  * @returns what a coach may change before it is kept
  */
 export function proposeCard(agreement: Agreement, drills: readonly Drill[] = DRILL_LIBRARY): CardDraft {
-  const { student, club, from, agreed, looks, today } = agreement;
+  const { student, club, from, agreed, looks, pattern, today } = agreement;
   const who = practising(student, today);
   const further = exaggeratedDose(from, agreed, who.cautions);
   return {
@@ -115,7 +122,7 @@ export function proposeCard(agreement: Agreement, drills: readonly Drill[] = DRI
     rounds: further.length > 0 ? TWO_DOSES : ONE_DOSE,
     routine: usualRoutine(club, who.cautions),
     drills: drillsFor(agreement, drills, 2),
-    cue: cueFrom(agreement.sport, thingsTaught(agreement)) ?? '',
+    cue: pattern ? PRESSURE_REMEDIES[pattern].cue : (cueFrom(agreement.sport, thingsTaught(agreement)) ?? ''),
     practice: usualPractice(who),
     nextLook: daysAfter(today, daysToNextLook(looks)),
     ladder: null,

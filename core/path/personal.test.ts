@@ -1,6 +1,14 @@
 import { Matrix, solve } from 'ml-matrix';
 import { marginal, inverseOf, posterior, studentQuantile, type NormalInverseGamma } from '../statistics';
-import { causesOf, generalPrior, personalPath, predictedPath, straightLine, type PathShot } from './personal';
+import {
+  causesOf,
+  DRIFT_FROM,
+  generalPrior,
+  personalPath,
+  predictedPath,
+  straightLine,
+  type PathShot,
+} from './personal';
 import {
   flareToeKept,
   normals,
@@ -251,4 +259,53 @@ test('a path is a guess until shots narrowed it, for these feet with this club',
 test('a line that bends nothing straightens nothing', () => {
   const path = personalPath(shotsOf({ b: [-6, -0.3, 0, 0], scatter: 1 }, 200), 37);
   expect(straightLine(path, setupWith(0, 50, 50))).toBeNull();
+});
+
+describe('the drift coming down, once a mat saw ten of the shots', () => {
+  const PER_DRIFT = -0.3;
+  const USUAL = 8;
+  /** Shots that a drift bends, hit from feet whose load at address says nothing of it. */
+  const drifting = (count: number): PathShot[] =>
+    Array.from({ length: count }, () => {
+      const setup = anySetup();
+      const drift = USUAL + 6 * normal();
+      const path = 1 + 0.5 * causesOf(setup).closed + PER_DRIFT * (drift - USUAL) + 0.8 * normal();
+      return { setup, clubLengthInches: 37, path, drift };
+    });
+  const causesIn = (shots: readonly PathShot[]) => personalPath(shots, 37).slopes.map(({ cause }) => cause);
+
+  test('takes the place of the load at address, never beside it', () => {
+    const shots = drifting(DRIFT_FROM);
+    expect(causesIn(shots)).toEqual(['closed', 'drift', 'ball']);
+    const oneLess = shots.map(({ drift, ...shot }, at) => (at === 0 ? shot : { ...shot, drift: drift! }));
+    expect(causesIn(oneLess)).toEqual(['closed', 'toeward', 'ball']);
+    expect(personalPath(oneLess, 37).usualDrift).toBeNull();
+  });
+
+  test('is found, and its interval holds the truth of nearly all', () => {
+    const told = Array.from({ length: 200 }, () => personalPath(drifting(24), 37).slopes[1]!);
+    const held = told.filter(({ interval: [low, high] }) => low <= PER_DRIFT && PER_DRIFT <= high).length;
+    expect(held).toBeGreaterThanOrEqual(184);
+    expect(told.filter(({ guess }) => !guess).length).toBeGreaterThan(190);
+  });
+
+  // The same rows put together by hand: drifts from their mean, and a shot that no mat saw as a usual one.
+  test('is counted from the usual one, which a shot without a drift is taken for', () => {
+    const seen = drifting(12);
+    const shots = [...seen, ...shotsOf({ b: [1, 0.5, 0, 0], scatter: 1 }, 6)];
+    const usual = seen.reduce((sum, { drift }) => sum + drift!, 0) / seen.length;
+    const byHand = posterior(
+      generalPrior(37, true),
+      shots.map(({ setup, drift }) => {
+        const { closed, ball } = causesOf(setup);
+        return [1, closed, drift === undefined ? 0 : drift - usual, ball, 0];
+      }),
+      shots.map(({ path }) => path),
+    );
+    const told = personalPath(shots, 37);
+    byHand.mean.forEach((value, at) => expect(told.mean[at]).toBeCloseTo(value, 9));
+    // Today's feet are told with the usual drift: where their load lies says nothing more.
+    const [back, forward] = [30, 70].map((along) => predictedPath(told, setupWith(0, 50, along)).value);
+    expect(back).toBeCloseTo(forward!, 9);
+  });
 });

@@ -1,3 +1,4 @@
+import { mean as meanOf } from 'simple-statistics';
 import { arcOf, pathOnArc } from '../club';
 import { measureAddress, type AddressMeasures, type Setup, uncertaintyOf } from '../setup';
 import {
@@ -11,9 +12,11 @@ import {
   studentQuantile,
 } from '../statistics';
 
-/** What of a setup bends the path, and how it is counted. */
-export const PATH_CAUSES = ['closed', 'toeward', 'ball'] as const;
-export type PathCause = (typeof PATH_CAUSES)[number];
+/** What bends the path: the line, the load or its drift coming down, never both, and the ball. */
+export type PathCause = 'closed' | 'toeward' | 'drift' | 'ball';
+
+/** So many shots with a drift take the place of the load at address (starting value). */
+export const DRIFT_FROM = 10;
 
 /** Shot scatter that the general guess goes by (starting value), degrees. */
 const SCATTER = 2;
@@ -32,6 +35,8 @@ export interface PathShot {
   clubLengthInches: number;
   /** In-to-out positive, degrees. */
   path: number;
+  /** How far the load drifted toward the toes coming down, % of both soles; absent where no mat told. */
+  drift?: number;
 }
 
 /**
@@ -43,7 +48,7 @@ export interface PathShot {
 export function causesOf(
   setup: Setup,
   measures: AddressMeasures = measureAddress(setup.address),
-): Record<PathCause, number> {
+): Record<'closed' | 'toeward' | 'ball', number> {
   const { measured, balance } = setup;
   const lineKnown = uncertaintyOf({ setup, measures }, 'stanceLine') !== null;
   return {
@@ -53,24 +58,39 @@ export function causesOf(
   };
 }
 
+/** One setup, or one shot from it, as the regression takes it. */
+interface Regressed extends Pick<PathShot, 'setup' | 'clubLengthInches' | 'drift'> {
+  measures?: AddressMeasures | undefined;
+}
+
 /**
  * One row of the regression: the path on the whole, each cause, and the club. The club has a coefficient of
  * its own, so that a ball further forward with a longer club is not taken for what the ball does.
+ * @param usualDrift from which drifts are counted; null where the load at address is. A shot without a drift is taken for a
+ * usual one
  */
-const rowOf = (setup: Setup, clubLengthInches: number, measures?: AddressMeasures): number[] => {
-  const causes = causesOf(setup, measures);
-  return [1, ...PATH_CAUSES.map((cause) => causes[cause]), clubLengthInches - USUAL_CLUB];
-};
+function rowOf({ setup, clubLengthInches, drift, measures }: Regressed, usualDrift: number | null): number[] {
+  const { closed, toeward, ball } = causesOf(setup, measures);
+  const load = usualDrift === null ? toeward : (drift ?? usualDrift) - usualDrift;
+  return [1, closed, load, ball, clubLengthInches - USUAL_CLUB];
+}
+
+/** The student's usual drift, once enough of their shots have one. */
+function usualDriftOf(shots: readonly PathShot[]): number | null {
+  const drifts = shots.flatMap(({ drift }) => drift ?? []);
+  return drifts.length < DRIFT_FROM ? null : meanOf(drifts);
+}
 
 /**
  * The general prior (starting values; the ball's from the arc, as much again either way).
  * @param clubLengthInches inches
+ * @param byDrift whether the load is counted by its drift coming down: of that less is known than of the load at address
  * @returns the prior over the path on the whole, the three slopes, and degrees for each inch of club
  */
-export function generalPrior(clubLengthInches: number): NormalInverseGamma {
+export function generalPrior(clubLengthInches: number, byDrift = false): NormalInverseGamma {
   const perBall = pathOnArc(arcOf(clubLengthInches), 1);
   const means = [0, 0.5, -0.1, perBall, 0];
-  return independentPrior(means, [3, 0.3, 0.1, Math.abs(perBall), PER_INCH], SCATTER, SHAPE);
+  return independentPrior(means, [3, 0.3, byDrift ? 0.3 : 0.1, Math.abs(perBall), PER_INCH], SCATTER, SHAPE);
 }
 
 export interface Slope {
@@ -95,6 +115,8 @@ export interface PersonalPath {
   clubLengthInches: number;
   slopes: Slope[];
   shots: number;
+  /** The drift coming down that is usual for this student, %; null where the path goes by the load at address. */
+  usualDrift: number | null;
 }
 
 /** A slope is the student's own once their shots took its spread below this share of the guess's (starting value). */
@@ -105,32 +127,36 @@ const isGuess = ({ before, after }: PersonalPath['learnt'], weights: readonly nu
   Math.sqrt(varianceOf(after, weights) / varianceOf(before, weights)) >= OWN_BELOW;
 
 /**
- * What this student's shots say of their own path, beside the general guess it started from.
+ * What this student's shots say of their own path, beside the general guess it started from. Once ten of them have a drift
+ * coming down it goes by the drift, until then by the load at address: the one comes of the other, and both together would
+ * each hide what the other does.
  * @param shots the shots, each with the setup and the club it was hit with
  * @param clubLengthInches inches, of the club that the path is asked for
  * @returns the coefficients and their slopes with 95% intervals
  */
 export function personalPath(shots: readonly PathShot[], clubLengthInches: number): PersonalPath {
-  const prior = generalPrior(clubLengthInches);
+  const usualDrift = usualDriftOf(shots);
+  const prior = generalPrior(clubLengthInches, usualDrift !== null);
   const updated =
     shots.length === 0
       ? prior
       : posterior(
           prior,
-          shots.map((shot) => rowOf(shot.setup, shot.clubLengthInches)),
+          shots.map((shot) => rowOf(shot, usualDrift)),
           shots.map(({ path }) => path),
         );
   const learnt = { before: inverseOf(prior.precision), after: inverseOf(updated.precision) };
   const { mean, shape, rate } = updated;
   const reach = studentQuantile(0.025, 2 * shape);
   const covariance = learnt.after.map((row) => row.map((value) => (value * rate) / shape));
-  const slopes = PATH_CAUSES.map((cause, at): Slope => {
+  const causes = ['closed', usualDrift === null ? 'toeward' : 'drift', 'ball'] as const;
+  const slopes = causes.map((cause, at): Slope => {
     const value = mean[at + 1]!;
     const half = reach * Math.sqrt(covariance[at + 1]![at + 1]!);
     const weights = mean.map((_, index) => Number(index === at + 1));
     return { cause, value, interval: [value - half, value + half], guess: isGuess(learnt, weights) };
   });
-  return { mean, covariance, reach, learnt, clubLengthInches, slopes, shots: shots.length };
+  return { mean, covariance, reach, learnt, clubLengthInches, slopes, shots: shots.length, usualDrift };
 }
 
 export interface PredictedPath {
@@ -143,18 +169,18 @@ export interface PredictedPath {
 }
 
 /**
- * The path these feet are likely to give.
+ * The path these feet are likely to give; where it goes by the drift, with the drift that is usual.
  * @param personal what is known of the student's path
  * @param setup the setup
  * @param measures the ground's figures, where they have been measured already
  * @returns degrees, in-to-out positive, with a 95% interval
  */
 export function predictedPath(
-  { mean, covariance, reach, learnt, clubLengthInches }: PersonalPath,
+  { mean, covariance, reach, learnt, clubLengthInches, usualDrift }: PersonalPath,
   setup: Setup,
   measures?: AddressMeasures,
 ): PredictedPath {
-  const row = rowOf(setup, clubLengthInches, measures);
+  const row = rowOf({ setup, clubLengthInches, measures }, usualDrift);
   const value = dot(mean, row);
   const deviation = Math.sqrt(varianceOf(covariance, row));
   const half = reach * deviation;
@@ -180,8 +206,8 @@ export interface StraightLine {
  * @returns degrees, closed positive, with a 95% interval
  */
 export function straightLine(personal: PersonalPath, setup: Setup): StraightLine | null {
-  const { mean, covariance, reach, clubLengthInches } = personal;
-  const row = rowOf(setup, clubLengthInches);
+  const { mean, covariance, reach, clubLengthInches, usualDrift } = personal;
+  const row = rowOf({ setup, clubLengthInches }, usualDrift);
   const at = (closed: number) => {
     const weights = row.map((value, place) => (place === 1 ? closed : value));
     return { value: dot(mean, weights), half: reach * Math.sqrt(varianceOf(covariance, weights)) };

@@ -3,6 +3,7 @@ import {
   chanceWords,
   doSentences,
   judge,
+  pairSentence,
   partingSentences,
   pulledSentence,
   stopsSentence,
@@ -101,4 +102,38 @@ test('chances in words', () => {
     'likely',
     'almost sure',
   ]);
+});
+
+describe('the pressure beside the route', () => {
+  const across = caseOf(
+    WRITTEN_CASES.find(({ name }) => name === 'a monitor shows the path across the ball')!,
+  );
+  const seen = (way: 'file' | 'stripe') =>
+    judge({ ...across, cameFor: ['falls off balance'], pressure: { pattern: 'reverse', way } }, 0);
+
+  test('is told with how it was seen, what to think, and what it brings', () => {
+    const { stops, we, buys } = told(seen('file'), { ...speech, feet: 'left and right', hand: 'left' });
+    expect(stops).toBe('On the mat, the weight goes to the right foot going back.');
+    expect(we[0]).toBe('Feel the left heel at the top.');
+    expect(buys).toContain('The weight is there to come forward with.');
+  });
+
+  test('an eye is not said to be a mat', () => {
+    const { goals, ...judgement } = seen('stripe');
+    const about = {
+      ...judgement,
+      goals,
+      things: judgement.things.filter(({ thing }) => thing === 'pressure'),
+    };
+    expect(stopsSentence(about, speech)).toBe(
+      'As far as the stripes show, the weight goes to the lead foot going back.',
+    );
+  });
+
+  test('beside a path that is off it is told as a pair, one at a time', () => {
+    expect(pairSentence(seen('file'))).toBe(
+      'Path and pressure drag each other. Work at one at a time, the pressure first.',
+    );
+    expect(pairSentence(judge({ ...across, pressure: null }, 0))).toBe('');
+  });
 });

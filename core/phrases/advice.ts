@@ -6,6 +6,7 @@ import { chanceWords } from './chance';
 import { bandWords, questionFigure } from './figures';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
+import { pressureBuys, pressureCue, seenSentence } from './pressure';
 
 /** What a coach says of a thing that moves no figure. */
 const SAID: Partial<Record<Thing, string>> = {
@@ -24,6 +25,7 @@ export const THING_NAMES: Record<Thing, string> = {
   line: 'The whole line',
   width: 'Width',
   load: 'Weight',
+  pressure: 'Pressure',
   ball: 'Ball',
   hips: 'Hips',
   'trail knee': 'Trail knee',
@@ -57,13 +59,20 @@ const rockSentence = ({ moves: [one] }: ThingToDo): string =>
 /**
  * What to tell the student of one thing.
  * @param todo the thing with its moves
+ * @param judgement that it is of: it knows what is thought of where the pressure is worked at
  * @param shoeLength mm
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns one sentence a move
  */
-export function thingSentences(todo: ThingToDo, shoeLength: number, speech: Speech): string[] {
+function thingSentences(
+  todo: ThingToDo,
+  { pressure }: ToldJudgement,
+  shoeLength: number,
+  speech: Speech,
+): string[] {
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
   if (todo.thing === 'line') return [say(lineSentence(todo))];
+  if (todo.thing === 'pressure') return pressure ? [say(pressureCue(pressure))] : [];
   if (todo.moves.length === 0) return [say(SAID[todo.thing]!)];
   if (isRocked(todo)) return [say(rockSentence(todo))];
   const toesStay = !todo.moves.some(({ figure }) => figure === 'setback');
@@ -125,6 +134,7 @@ const STOPS_GOAL: Record<GoalName, (judgement: ToldJudgement) => string> = {
   posting: () => 'The stance is too wide to get onto the lead foot.',
   'too much turn': () => 'The turn goes too far.',
   load: loadStops,
+  pressure: ({ pressure }) => seenSentence(pressure!),
   path: pathStops,
   ball: ballStops,
   feet: widthStops,
@@ -170,7 +180,7 @@ export function doSentences(judgement: ToldJudgement, shoeLength: number, speech
   const { before, things, goals } = judgement;
   const told = [
     ...before.map((each) => BEFORE_WORDS[each]),
-    ...things.flatMap((thing) => thingSentences(thing, shoeLength, speech)),
+    ...things.flatMap((thing) => thingSentences(thing, judgement, shoeLength, speech)),
   ];
   if (told.length > 0) return told;
   return goals.some(({ today }) => today > 0)
@@ -224,7 +234,7 @@ const WITHIN = 'It brings the address to where the method has it.';
  * @returns sentences; none where nothing is changed
  */
 export function buysSentences(judgement: ToldJudgement, speech: Speech): string[] {
-  const { goals, things, back, through } = judgement;
+  const { goals, things, back, through, pressure } = judgement;
   if (things.length === 0) return [];
   const wasShort = (goal: GoalName) => goals.some((each) => each.goal === goal && each.today > 0);
   const better = goals.filter(({ today, after }) => after < today);
@@ -232,7 +242,9 @@ export function buysSentences(judgement: ToldJudgement, speech: Speech): string[
     ...turnBuys('Backswing', back, wasShort('turn back')),
     ...turnBuys('Through', through, wasShort('turn through')),
     ...pathBuys(judgement),
-    ...better.flatMap(({ goal }) => BUYS_GOAL[goal] ?? []),
+    ...better.flatMap(({ goal }) =>
+      goal === 'pressure' && pressure ? pressureBuys(pressure) : (BUYS_GOAL[goal] ?? []),
+    ),
   ];
   const bought = told.length > 0 ? told : [WITHIN];
   return bought.map((sentence) => inFootWords(sentence, speech.feet, speech.hand));
@@ -245,6 +257,7 @@ const WAITS: Record<GoalName, string> = {
   posting: 'getting onto the lead foot',
   'too much turn': 'the turn that goes too far',
   load: 'the weight',
+  pressure: 'where the weight goes',
   path: 'the path',
   ball: 'the ball',
   feet: 'the feet',

@@ -8,3 +8,4 @@ export * from './trial';
 export * from './lowPoint';
 export * from './advice';
 export * from './held';
+export * from './pressure';

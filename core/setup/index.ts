@@ -14,3 +14,4 @@ export * from './byTape';
 export * from './quickLook';
 export * from './held';
 export * from './byPhoto';
+export * from './pressurePatterns';

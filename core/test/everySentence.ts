@@ -24,8 +24,11 @@ import {
   inFootWords,
   judge,
   liftWords,
+  pairSentence,
   partingSentences,
+  PATTERN_WAYS,
   PLACED_FIGURES,
+  PRESSURE_PATTERNS,
   pulledSentence,
   rangeSentence,
   seeded,
@@ -35,6 +38,7 @@ import {
   USUAL_GOAL,
   waitsSentence,
   type FigureName,
+  type Judgement,
   type Held,
   type Speech,
 } from '..';
@@ -51,19 +55,31 @@ export const SPEECHES: readonly Speech[] = [
 const SHOE = 290;
 const DRAWS = 200;
 
+const saidOf = (judgement: Judgement, speech: Speech): string[] => [
+  stopsSentence(judgement, speech),
+  ...doSentences(judgement, SHOE, speech),
+  ...buysSentences(judgement, speech),
+  ...partingSentences(judgement, speech),
+  pulledSentence(judgement, speech),
+  pairSentence(judgement),
+  waitsSentence(judgement, speech),
+];
+
 /** What is said of sixty cases. */
 const judged = (speech: Speech): string[] =>
-  WRITTEN_CASES.flatMap((each) => {
-    const judgement = judge(caseOf(each), DRAWS);
-    return [
-      stopsSentence(judgement, speech),
-      ...doSentences(judgement, SHOE, speech),
-      ...buysSentences(judgement, speech),
-      ...partingSentences(judgement, speech),
-      pulledSentence(judgement, speech),
-      waitsSentence(judgement, speech),
-    ];
-  });
+  WRITTEN_CASES.flatMap((each) => saidOf(judge(caseOf(each), DRAWS), speech));
+
+/** What is said of every pattern of the pressure, however it was seen, beside a path that is off. */
+const pressed = (speech: Speech): string[] => {
+  const across = caseOf(
+    WRITTEN_CASES.find(({ name }) => name === 'a monitor shows the path across the ball')!,
+  );
+  return PRESSURE_PATTERNS.flatMap((pattern) =>
+    PATTERN_WAYS.flatMap((way) =>
+      saidOf(judge({ ...across, cameFor: [], pressure: { pattern, way } }, 0), speech),
+    ),
+  );
+};
 
 /** What a student is told of every figure, more of it, less of it, and where it was not measured before. */
 const told = ({ length, feet, hand }: Speech): string[] =>
@@ -237,6 +253,7 @@ const alone = (text: string): string[] =>
 export function everySentence(): Record<string, string[]> {
   const groups = {
     judgement: judged,
+    pressure: pressed,
     instructions: told,
     'did it hold': held,
     turn: turned,

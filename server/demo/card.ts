@@ -24,7 +24,7 @@ export async function addDemoCard(
   ticked: readonly number[] = [],
 ): Promise<void> {
   const today = entry.madeAt.slice(0, 10);
-  const draft = proposeCard({ student, ...agreement, stops: [], looks: [], today });
+  const draft = proposeCard({ student, ...agreement, stops: [], pattern: null, looks: [], today });
   const card: CardEntry = { ...entry, kind: 'card', changeId: change.id, ...draft };
   const { studentId } = await addEntry(client, card, land);
   for (const days of ticked) {

@@ -1,7 +1,7 @@
 import type { MatFrames } from '@pedastance/contract';
 import { Id } from '@pedastance/contract';
 import type { RequestHandler } from 'express';
-import { MAT_RATE, simulatedMat } from '../devices/mat/simulatedMat';
+import { MAT_RATE, shotsBetween, simulatedMat } from '../devices/mat/simulatedMat';
 import type { MatFrame } from '../devices/mat/types';
 import { whoStands } from '../devices/mat/whoStands';
 import { inAcademy } from '../store/database';
@@ -55,7 +55,8 @@ export const matStream =
     if (!found) throw new Refusal(404, 'not-found', 'No such session');
     let next = lastFrame(request.get('last-event-id'), request.query.after) + 1;
     const { id, studentId, route, leadShare, along, startedAt } = found;
-    const mat = simulatedMat(whoStands(studentId, id, route, { lead: leadShare, along }));
+    const stands = whoStands(studentId, id, route, { lead: leadShare, along });
+    const mat = simulatedMat(stands);
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       // no-transform: the compression middleware would hold events back.
@@ -74,7 +75,9 @@ export const matStream =
       next = Math.max(next, newest - MOST_AT_ONCE + 1);
       if (next > newest) return;
       const frames = Array.from({ length: newest - next + 1 }, (_, at) => sent(mat.frame(next + at)));
-      const data: MatFrames = { from: next, rate: MAT_RATE, frames };
+      const at = (frame: number): number => (1000 * frame) / MAT_RATE;
+      const shots = shotsBetween(stands, at(next - 1), at(newest));
+      const data: MatFrames = { from: next, rate: MAT_RATE, frames, shots };
       response.write(`id: ${newest}\nevent: frames\ndata: ${JSON.stringify(data)}\n\n`);
       next = newest + 1;
     };

@@ -117,7 +117,7 @@ function ofOurOwn(error: unknown): Refusal | undefined {
   }
   if (error instanceof NoSuchCard) return badInput('cardId', 'a card of this student', 'none of that id');
   if (error instanceof NoSuchShots)
-    return badInput('shotIds', 'shots of this student and trial', 'others among them');
+    return badInput(error.field, 'shots of this student and trial', 'others among them');
   if (error instanceof TooManyAttempts) return tooManyAttempts(error);
   return ofPhotos(error) ?? ofLoad(error);
 }

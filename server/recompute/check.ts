@@ -2,8 +2,10 @@ import type {
   AddressEntry,
   EntryCheck,
   LogEntry,
+  Logged,
   LookEntry,
   NewEntry,
+  PressureEntry,
   ReadingEntry,
   TrialEntry,
 } from '@pedastance/contract';
@@ -25,9 +27,10 @@ export class NewerModel extends Error {
   }
 }
 
-/** A look or a judgement names shots that its student's log does not have. */
+/** A look, a judgement or a swing on a mat names shots that its student's log does not have. */
 export class NoSuchShots extends Error {
-  constructor() {
+  /** @param field that names them */
+  constructor(readonly field = 'shotIds') {
     super('no such shots');
   }
 }
@@ -45,7 +48,9 @@ async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry
   // The shots a judgement rests on come in the same question as the address it judges.
   const shotIds = [...new Set(entry.judgement?.shotIds)];
   const named = await entriesOf(client, entry.studentId, [entry.addressId, ...shotIds]);
-  if (named.filter(({ kind }) => kind === 'shots').length !== shotIds.length) throw new NoSuchShots();
+  // A swing on a mat whose path a monitor told is a shot too.
+  const shots = named.filter(({ kind }) => kind === 'shots' || kind === 'pressure');
+  if (shots.length !== shotIds.length) throw new NoSuchShots();
   const address = named.find(({ id }) => id === entry.addressId);
   const build = await findBuild(client, entry.buildId);
   const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;
@@ -62,6 +67,16 @@ async function lookChecked(client: ClientBase, entry: LookEntry & LogEntry): Pro
   return checkLook(entry, trial, shots);
 }
 
+/** @throws NoSuchShots where a swing on a mat names a shot that its student's log does not have */
+async function swingsNameShots(client: ClientBase, entry: Logged<PressureEntry>): Promise<void> {
+  const named = entry.swings.flatMap(({ shot }) => shot ?? []);
+  if (named.length === 0) return;
+  const ids = [...new Set(named.map(({ entryId }) => entryId))];
+  const found = await entriesOf(client, entry.studentId, ids);
+  const hit = new Map(found.map((each) => [each.id, each.kind === 'shots' ? each.shots.length : 0]));
+  if (named.some(({ entryId, at }) => at >= (hit.get(entryId) ?? 0))) throw new NoSuchShots('swings');
+}
+
 /**
  * Adds an entry to the log, and beside a reading or a look what came of working it out again. What the
  * coach's device told is kept as it is, whatever comes of that.
@@ -75,6 +90,7 @@ export async function addCheckedEntry(
   const made = entry.kind === 'reading' || entry.kind === 'look' ? entry.modelVersion : null;
   if (made && isNewer(made, MODEL_VERSION)) throw new NewerModel();
   const added = await addEntry(client, entry, writer);
+  if (added.kind === 'pressure') await swingsNameShots(client, added);
   if (added.kind !== 'reading' && added.kind !== 'look') return added;
   const check =
     added.kind === 'reading' ? await readingChecked(client, added) : await lookChecked(client, added);

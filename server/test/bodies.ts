@@ -251,6 +251,7 @@ export const newPressure = (lessonId: string, over: Partial<PressureEntry> = {})
       trailAcross: SERIES,
       times: { address: 100, top: 600, 'early down': 700, impact: 850, finish: 1150 },
       path: -2.5,
+      shot: null,
     },
   ],
   pattern: 'falls back',

@@ -1,7 +1,14 @@
 import type { MatFrames } from '@pedastance/contract';
-import { steadiest, swingsIn, traceOf, type PressurePattern } from '@pedastance/core/balance';
+import { downDrift, driftAndPath, routeOf, steadiest, swingsIn, traceOf } from '@pedastance/core/balance';
+import type { PressurePattern } from '@pedastance/core/setup';
 import { MAT_HABITS, MAT_ROUTES, type MatHabit, type MatRouteName } from '../devices/mat/habits';
-import { MAT_RATE, simulatedMat } from '../devices/mat/simulatedMat';
+import {
+  MAT_RATE,
+  shotsBetween,
+  simulatedMat,
+  SWING_EVERY_MS,
+  swingTruth,
+} from '../devices/mat/simulatedMat';
 import { whoStands } from '../devices/mat/whoStands';
 import { landRecord, newMatSession } from './bodies';
 import { momentsFound, onTheMat, patternsOf, patternsTold, recordingOf, swingOf } from './mats';
@@ -53,6 +60,32 @@ describe('on the stand-in mat, which the analysis cannot see', () => {
     const recording = swingOf(onTheMat('kept'), 0);
     const [times] = swingsIn(recording);
     expect(JSON.stringify(traceOf(recording, times!)).length).toBeLessThan(40_000);
+  });
+
+  test('a monitor beside it tells of each strike once, however the stretches are cut', () => {
+    const on = whoStands('student', 'session', 'centred', { lead: 50, along: 50 });
+    const whole = shotsBetween(on, -1, 60_000);
+    const pieces = Array.from({ length: 1500 }, (_, at) =>
+      shotsBetween(on, 40 * at - 1, 40 * at + 39),
+    ).flat();
+    expect(whole).toHaveLength(6);
+    expect(pieces).toEqual(whole);
+    whole.forEach(({ at }, number) => expect(at).toBe(Math.round(swingTruth(on, number).truth.impact)));
+  });
+
+  test('the path goes with the drift that the analysis finds', () => {
+    const on = {
+      ...onTheMat('drifts', 'centred', ['toes early coming down']),
+      path: { usual: 1, perDrift: -0.3 },
+    };
+    const shots = shotsBetween(on, 0, 20 * SWING_EVERY_MS);
+    const pairs = shots.map(({ path }, number) => {
+      const recording = swingOf(on, number);
+      return { path, drift: downDrift(routeOf(recording, swingsIn(recording)[0]!)) };
+    });
+    const told = driftAndPath(pairs)!;
+    expect(told).toMatchObject({ swings: shots.length, sure: true });
+    expect([told.low < -0.3, told.high > -0.3]).toEqual([true, true]);
   });
 
   test('a frame is the same whoever asks for it, and whenever', () => {

@@ -1,10 +1,5 @@
-import {
-  patternsIn,
-  routeOf,
-  swingsIn,
-  type PressurePattern,
-  type PressureRecording,
-} from '@pedastance/core/balance';
+import { patternsIn, routeOf, swingsIn, type PressureRecording } from '@pedastance/core/balance';
+import type { PressurePattern } from '@pedastance/core/setup';
 import { MAT_ROUTES, type MatHabit, type MatRouteName } from '../devices/mat/habits';
 import { MAT_RATE, simulatedMat, swingTruth, type OnTheMat } from '../devices/mat/simulatedMat';
 import { reduced } from '../http/reduced';
@@ -30,6 +25,7 @@ export const onTheMat = (
   route,
   habits,
   settled: { lead: MAT_ROUTES[route][0].lead, along: MAT_ROUTES[route][0].leadAlong },
+  path: { usual: 0, perDrift: -0.2 },
 });
 
 /** A recording of one swing, with standing before it and after it. */

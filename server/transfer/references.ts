@@ -39,6 +39,13 @@ function referencesOf(entry: NewEntry): Reference[] {
       return [...common, ['addressId', 'address', entry.addressId], ['trialId', 'trial', entry.trialId]];
     case 'look':
       return [...common, ['trialId', 'trial', entry.trialId]];
+    case 'pressure':
+      return [
+        ...common,
+        ...entry.swings.flatMap(({ shot }): Reference[] =>
+          shot ? [['swings.shot', 'shots', shot.entryId]] : [],
+        ),
+      ];
     case 'card':
       return [...common, ['changeId', 'change', entry.changeId]];
     default:

@@ -10,6 +10,7 @@ import { caseOf } from '../../domain/case';
 import { exceptionsWith, standingExceptions } from '../../domain/exceptions';
 import { cautionsToday } from '../../domain/facts';
 import { pathShotsOf } from '../../domain/pathShots';
+import { taughtRoute, weightSeen } from '../../domain/pressure';
 import { lastShoulderGoal } from '../../domain/records';
 import { useRecords } from '../../state/records';
 
@@ -43,6 +44,13 @@ export function useCaseOf(student: Student, body: StudentBody): (judged: Judged)
         method,
         path: { ...personalPath(shots, played.clubLengthInches), simulated },
         exceptions: exceptionsWith(own, played.club),
+        weight: weightSeen({
+          entries: logged,
+          studentId: student.id,
+          club: played.club,
+          route: taughtRoute(method, played.club, played.shot),
+          now: new Date(),
+        }),
         draft: { ...played, pinned: [], intake: { cameFor } },
       });
   }, [entries, student, body]);

@@ -4,6 +4,9 @@ import type { Said } from '../../domain/said';
 export const messages = {
   eachDegreeClosed: 'each degree closed',
   eachOfLoadToward: 'each 10% of load toward the toes',
+  eachOfDrift: 'each 10% of drift to the toes coming down',
+  goesByTheDrift:
+    'Mat and monitor saw the same swings: the path goes by the drift, not by the load at address.',
   eachMmOfBallForward: 'each 10 mm of ball forward',
   aGuessNotThisStudent: 'a guess, not this student: too few shots from setups that differ in it',
   almostAlways: (least: Said, most: Said) => `95%: ${least} to ${most}`,

@@ -18,6 +18,7 @@ import { messages } from './PathPanel.messages';
 const TOLD_PER: Record<PathCause, { words: string; by: number }> = {
   closed: { words: messages.eachDegreeClosed, by: 1 },
   toeward: { words: messages.eachOfLoadToward, by: 10 },
+  drift: { words: messages.eachOfDrift, by: 10 },
   ball: { words: messages.eachMmOfBallForward, by: 10 },
 };
 
@@ -98,6 +99,7 @@ export function PathPanel({ path, speech }: { path: StudentPath; speech: Speech 
         <SlopeRow key={slope.cause} slope={slope} />
       ))}
       <Straight path={path} setup={setup} />
+      {path.usualDrift !== null && <Quiet>{messages.goesByTheDrift}</Quiet>}
       {!shoulders && <Quiet>{messages.closingOftenOnlyCancelsShoulders}</Quiet>}
       <Quiet>{messages.theGeneralGuessAndIts(speech.length === 'cm' ? '' : ' (10 mm is 0.4 in)')}</Quiet>
     </View>

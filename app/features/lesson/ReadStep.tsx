@@ -144,7 +144,7 @@ function Findings() {
         <Quiet>{common.working}</Quiet>
       )}
       <OwnBands />
-      {club && <LastPressure club={club} beside={Boolean(judgement?.path)} />}
+      {club && <LastPressure club={club} />}
       <NotMeasured />
       {notices.map((notice) => (
         <Notice key={notice.kind} kind="caution">

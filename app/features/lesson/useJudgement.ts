@@ -3,7 +3,9 @@ import type { MoveName } from '@pedastance/core/fit';
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
+import { taughtRoute, weightSeen, type WeightSeen } from '../../domain/pressure';
 import { lesson } from '../../state/lesson';
+import { useRecords } from '../../state/records';
 import { useComputation } from '../../workers/useComputation';
 import { useLessonContext } from './context';
 import { useExceptions } from './Exceptions';
@@ -13,12 +15,32 @@ import { useSettled } from './useSettled';
 
 const NONE_PINNED: readonly MoveName[] = [];
 
+const NOTHING_SEEN: WeightSeen = { pressure: null };
+
+/** What mat or eye saw of the student's weight with the lesson's club. */
+function useWeightSeen(): WeightSeen {
+  const { student, method } = useLessonContext();
+  const entries = useRecords((state) => state.entries);
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const pressure = useStore(lesson, (state) => state.draft?.pressure ?? null);
+  const tests = useStore(lesson, (state) => state.draft?.tests);
+  return useMemo(() => {
+    if (!club) return NOTHING_SEEN;
+    const route = taughtRoute(method, club, shot);
+    const draft = { pressure, ...(tests && { tests }) };
+    const now = new Date();
+    return weightSeen({ entries: Object.values(entries), studentId: student.id, club, route, now, draft });
+  }, [student.id, method, entries, club, shot, pressure, tests]);
+}
+
 /** Today's address as the case it is; null before a club is chosen. */
 export function useCase(): Case | null {
   const { student, build, legs, method, cautions } = useLessonContext();
   const path = useLessonPath();
   const goal = useGoal();
   const exceptions = useExceptions();
+  const weight = useWeightSeen();
   const setup = useSettled((state) => state.draft?.setup ?? null);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
@@ -29,7 +51,7 @@ export function useCase(): Case | null {
     if (!setup || !intake) return null;
     const draft = { club, shot, clubLengthInches, pinned, intake };
     const { figures } = build;
-    const known = { student, build: figures, legs, method, cautions, path, goal, exceptions };
+    const known = { student, build: figures, legs, method, cautions, path, goal, exceptions, weight };
     return caseOf({ ...known, draft, setup });
   }, [
     student,
@@ -40,6 +62,7 @@ export function useCase(): Case | null {
     path,
     goal,
     exceptions,
+    weight,
     setup,
     club,
     shot,

@@ -1,6 +1,6 @@
 import type { Logged, TestEntry } from '@pedastance/contract';
 import { clubById, type ClubId } from '@pedastance/core/club';
-import type { Speech } from '@pedastance/core/phrases';
+import { patternSentence, type Speech } from '@pedastance/core/phrases';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { entryFound, testName } from '../../domain/fieldTestWords';
@@ -77,7 +77,7 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
           key={id}
           name={messages.line(`${pressure.name}, ${clubById(club).name}`, day(madeAt))}
           words={
-            pattern ? spoken(`${pressure.patterns[pattern]} ${cue}`, speech) : pressure.kept(swings.length)
+            pattern ? spoken(`${patternSentence(pattern)} ${cue}`, speech) : pressure.kept(swings.length)
           }
         />
       ))}

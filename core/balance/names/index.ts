@@ -4,17 +4,6 @@ export const SWING_MARKS = ['address', 'top', 'early down', 'impact', 'finish'] 
 /** Moments of a swing, in the order they come. */
 export type SwingMark = (typeof SWING_MARKS)[number];
 
-/** What goes wrong with a route. */
-export const PRESSURE_PATTERNS = [
-  'toe-ward going back',
-  'toes early coming down',
-  'heel, then toes',
-  'reverse',
-  'trail foot rolls outside',
-  'falls back',
-] as const;
-export type PressurePattern = (typeof PRESSURE_PATTERNS)[number];
-
 /** Places under the shoes at which a broomstick is felt. */
 export const STICK_PLACES = ['heels', 'middle', 'toes'] as const;
 export type StickPlace = (typeof STICK_PLACES)[number];

@@ -9,6 +9,8 @@ export interface OnTheMat {
   habits: readonly MatHabit[];
   /** Percent of the load on the lead foot, and along each sole from the heel, once settled. */
   settled: { lead: number; along: number };
+  /** The path of a swing that does not drift, degrees, and how far each percent of drift to the toes bends it. */
+  path: { usual: number; perDrift: number };
 }
 
 /** Frames a second, and the cells of each sole. */
@@ -151,6 +153,38 @@ function cellsOf(load: number, along: number, across: number, noise: () => numbe
 }
 
 const FULL_LOAD = 8000;
+
+/** A monitor tells of a strike so long after it, ms; its path scatters by so much, degrees. */
+const TOLD_AFTER_MS = 700;
+const PATH_SCATTER = 0.9;
+
+/** How far the load goes toward the toes from the top to early down, percent of both soles. */
+function drifted([, , top, down]: readonly MatMoment[]): number {
+  const along = ({ lead, leadAlong, trailAlong }: MatMoment): number =>
+    (lead * leadAlong + (100 - lead) * trailAlong) / 100;
+  return along(down!) - along(top!);
+}
+
+/**
+ * Shots that a monitor beside the mat tells of between two moments: the further the load drifts to the toes coming down, the
+ * further the club comes from outside, for each student by how much of their own.
+ * @param on who is on the mat
+ * @param after ms from the first frame, not counted itself
+ * @param until ms, counted itself
+ */
+export function shotsBetween(on: OnTheMat, after: number, until: number): { at: number; path: number }[] {
+  const shots: { at: number; path: number }[] = [];
+  const last = numberAt(until);
+  for (let number = Math.max(0, numberAt(after) - 1); number <= last; number += 1) {
+    const { truth, route } = swingTruth(on, number);
+    const told = truth.impact + TOLD_AFTER_MS;
+    if (told <= after || told > until) continue;
+    const chance = chanceFrom('mat shot', on.seed, number);
+    const path = on.path.usual + on.path.perDrift * drifted(route) + PATH_SCATTER * bell(chance);
+    shots.push({ at: Math.round(truth.impact), path: Math.round(10 * path) / 10 });
+  }
+  return shots;
+}
 
 /** A simulated mat: every frame is a function of who is on it and of the frame's number, so that any server goes on with it. */
 export function simulatedMat(on: OnTheMat): PressureMat {

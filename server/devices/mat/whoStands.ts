@@ -28,5 +28,6 @@ export function whoStands(
     route,
     habits: [habit],
     settled: { lead, along: Math.min(80, plan.along + off) },
+    path: { usual: 4 * (chance() - 0.5), perDrift: -0.08 - 0.3 * chance() },
   };
 }

@@ -1,5 +1,6 @@
 import { PRESSURE_REMEDIES } from '@pedastance/core/balance';
 import type { ClubId } from '@pedastance/core/club';
+import { patternSentence } from '@pedastance/core/phrases';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { lastPressure } from '../../../domain/pressure';
@@ -12,8 +13,8 @@ import { Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { messages } from './PressureStep.messages';
 
-/** What the last swings on a mat with this club showed, and what to look at today for it; told as a pair beside a path. */
-export function LastPressure({ club, beside = false }: { club: ClubId; beside?: boolean }) {
+/** What the last swings on a mat with this club showed, and what to look at today for it. */
+export function LastPressure({ club }: { club: ClubId }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const entries = useRecords((state) => state.entries);
@@ -23,11 +24,10 @@ export function LastPressure({ club, beside = false }: { club: ClubId; beside?: 
   );
   if (!last) return null;
   const { pattern, madeAt, swings } = last;
-  const found = pattern ? patternWords.patterns[pattern] : patternWords.kept(swings.length);
+  const found = pattern ? patternSentence(pattern) : patternWords.kept(swings.length);
   return (
     <View testID="last-pressure">
       <Quiet>{messages.last(day(madeAt), spoken(found, speech))}</Quiet>
-      {pattern && beside && <Quiet>{messages.pair}</Quiet>}
       {pattern && <Quiet>{messages.look(spoken(PRESSURE_REMEDIES[pattern].check, speech))}</Quiet>}
     </View>
   );

@@ -12,7 +12,15 @@ import { useStore } from 'zustand';
 import { stoodOnMat } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
 import { changeDraft, lesson } from '../../../state/lesson';
-import { closeMat, liveMat, matRecording, newestFrame, onFrames, standsNow } from '../../../state/liveMat';
+import {
+  closeMat,
+  liveMat,
+  matRecording,
+  newestFrame,
+  onFrames,
+  pathAt,
+  standsNow,
+} from '../../../state/liveMat';
 import { addSwings } from '../../../state/pressure';
 import { useSpeech } from '../../../state/useSpeech';
 import { Button } from '../../../ui/Button';
@@ -53,7 +61,7 @@ function useSwingsFound(): void {
       found.current.push(...fresh.map(({ impact }) => impact));
       addSwings(
         'simulated mat',
-        fresh.map((times) => traceOf(recording, times)),
+        fresh.map((times) => ({ ...traceOf(recording, times), path: pathAt(times.impact) })),
       );
     };
     const timer = setInterval(look, LOOK_MS);

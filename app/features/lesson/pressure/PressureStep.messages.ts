@@ -1,4 +1,5 @@
 import type { SwingMark } from '@pedastance/core/balance';
+import { plural } from '@pedastance/core/units';
 import type { Said } from '../../../domain/said';
 
 const marks: Record<SwingMark, string> = {
@@ -45,16 +46,22 @@ export const messages = {
   yes: 'Yes',
   no: 'No',
   notLooked: 'Not looked at',
+  pathsOfShots: 'The paths are those of today’s shots.',
+  otherSwings: 'They are other swings',
+  notAsMany: (shots: number, swings: number) =>
+    `${shots} ${plural(shots, 'shot', 'shots')} today, ${swings} ${plural(swings, 'swing', 'swings')} here: with as many of each, the swings take their paths.`,
+  takePaths: (count: number) =>
+    `Take the ${plural(count, 'path', 'paths')} of today’s ${count} ${plural(count, 'shot', 'shots')}, in order`,
   path: 'Path of this swing',
   pathHelp: 'From a monitor: in-to-out positive, out-to-in negative.',
   pathExpected: (found: Said) => `Expected −30 to 30 degrees, found ${found}.`,
   drift: (by: Said, way: 'in-to-out' | 'out-to-in') =>
     `Ten percent more toward the toes coming down goes with ${by} more ${way}.`,
-  driftSure: (low: Said, high: Said) => `By these swings: ${low} to ${high}. Either may drag the other.`,
-  driftNot: (low: Said, high: Said) =>
-    `Path and drift do not surely go together: ${low} to ${high} for ten percent.`,
+  driftSure: (swings: number, low: Said, high: Said) =>
+    `By ${swings} swings, almost surely ${low} to ${high}. Either may drag the other.`,
+  driftNot: (swings: number, low: Said, high: Said) =>
+    `By ${swings} swings, path and drift do not surely go together: ${low} to ${high} for ten percent.`,
   driftMore: (count: number) => `${count} swings with a path tell how path and drift go together.`,
-  pair: 'Path and balance drag each other: work at one, then at the other.',
   more: 'Three swings tell a habit from a chance.',
   clean: 'These swings keep to the route.',
   beyond: (by: Said) => `By ${by} on average: more than the swings differ.`,

@@ -3,7 +3,7 @@ import type { ClubId } from '@pedastance/core/club';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { taughtRoute } from '../../../domain/pressure';
+import { taughtRoute, type PressureDraft } from '../../../domain/pressure';
 import { typedNumber } from '../../../domain/typedNumber';
 import { common } from '../../../domain/common.messages';
 import { ServerAway } from '../../../state/api';
@@ -18,6 +18,7 @@ import { Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { NeedsClub } from '../NeedsClub';
 import { WorkPlace } from '../WorkPlace';
+import { JoinShots } from './JoinShots';
 import { LastPressure } from './LastPressure';
 import { LiveMat } from './LiveMat';
 import { messages } from './PressureStep.messages';
@@ -67,8 +68,9 @@ function SwingPath({ trace, onChange }: { trace: SwingTrace; onChange: (trace: S
   const typed = (next: string) => {
     setText(next);
     const path = typedNumber(next);
-    if (next.trim() === '') onChange({ ...trace, path: null });
-    else if (Math.abs(path) <= MOST_PATH) onChange({ ...trace, path });
+    // A path that is typed is not the one that the shot of the log has.
+    if (next.trim() === '') onChange({ ...trace, path: null, shot: null });
+    else if (Math.abs(path) <= MOST_PATH) onChange({ ...trace, path, shot: null });
   };
   return (
     <Field
@@ -83,12 +85,61 @@ function SwingPath({ trace, onChange }: { trace: SwingTrace; onChange: (trace: S
   );
 }
 
+/** One swing: its moments on the chart, its path, and the way to leave it out. */
+function OneSwing({ at, trace }: { at: number; trace: SwingTrace }) {
+  const change = (changed: SwingTrace) => replaceSwing(at, changed);
+  return (
+    <>
+      <SwingChart trace={trace} onChange={change} />
+      <SwingPath trace={trace} onChange={change} />
+      <View className="flex-row">
+        <Button look="quiet" words={messages.takeOut(at + 1)} onPress={() => replaceSwing(at, null)} />
+      </View>
+    </>
+  );
+}
+
+/** The swings there are: looked at together or one by one, and what they tell. */
+function Swings({
+  pressure,
+  club,
+  chosen,
+  onChoose,
+  onKept,
+}: {
+  pressure: PressureDraft;
+  club: ClubId;
+  chosen: number | null;
+  onChoose: (swing: number | null) => void;
+  onKept: () => void;
+}) {
+  const { method } = useLessonContext();
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const { swings, source } = pressure;
+  return (
+    <>
+      <Choice
+        label={messages.swings(swings.length)}
+        options={[
+          { value: TOGETHER, words: messages.together },
+          ...swings.map((_, place) => ({ value: String(place), words: messages.swing(place + 1) })),
+        ]}
+        value={chosen === null ? TOGETHER : String(chosen)}
+        onChange={(value) => onChoose(value === TOGETHER ? null : Number(value))}
+      />
+      {chosen !== null && <OneSwing key={chosen} at={chosen} trace={swings[chosen]!} />}
+      {source === 'file' && <JoinShots swings={swings} club={club} />}
+      <PressureTold pressure={pressure} club={club} route={taughtRoute(method, club, shot)} onKept={onKept} />
+      <SaveSwings swings={swings} />
+    </>
+  );
+}
+
 /** Where the pressure goes: how somebody stands on a mat, and the ways of their swings. */
 function Pressure({ club }: { club: ClubId }) {
-  const { student, build, method } = useLessonContext();
+  const { student, build } = useLessonContext();
   const live = useStore(liveMat, (state) => state.line !== 'off');
   const pressure = useStore(lesson, (state) => state.draft?.pressure ?? null);
-  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const [chosen, setChosen] = useState<number | null>(null);
   const [kept, setKept] = useState(false);
   useEffect(() => closeMat, []);
@@ -114,38 +165,14 @@ function Pressure({ club }: { club: ClubId }) {
         </Notice>
       )}
       {live && swings.length === 0 && <Quiet>{messages.noSwings}</Quiet>}
-      {swings.length > 0 && pressure && (
-        <>
-          <Choice
-            label={messages.swings(swings.length)}
-            options={[
-              { value: TOGETHER, words: messages.together },
-              ...swings.map((_, place) => ({ value: String(place), words: messages.swing(place + 1) })),
-            ]}
-            value={at === null ? TOGETHER : String(at)}
-            onChange={(value) => setChosen(value === TOGETHER ? null : Number(value))}
-          />
-          {at !== null && (
-            <>
-              <SwingChart trace={swings[at]!} onChange={(trace) => replaceSwing(at, trace)} />
-              <SwingPath key={at} trace={swings[at]!} onChange={(trace) => replaceSwing(at, trace)} />
-              <View className="flex-row">
-                <Button
-                  look="quiet"
-                  words={messages.takeOut(at + 1)}
-                  onPress={() => replaceSwing(at, null)}
-                />
-              </View>
-            </>
-          )}
-          <PressureTold
-            pressure={pressure}
-            club={club}
-            route={taughtRoute(method, club, shot)}
-            onKept={() => setKept(true)}
-          />
-          <SaveSwings swings={swings} />
-        </>
+      {pressure && swings.length > 0 && (
+        <Swings
+          pressure={pressure}
+          club={club}
+          chosen={at}
+          onChoose={setChosen}
+          onKept={() => setKept(true)}
+        />
       )}
     </>
   );

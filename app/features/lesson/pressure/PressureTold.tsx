@@ -1,28 +1,27 @@
 import {
-  downDrift,
   driftAndPath,
   LEAST_PAIRS,
   LEAST_SWINGS,
   patternsIn,
   PRESSURE_REMEDIES,
   routeSpread,
-  type PressurePattern,
   type SwingRoute,
-  type SwingTrace,
 } from '@pedastance/core/balance';
 import { DRILL_LIBRARY } from '@pedastance/core/card';
 import type { ClubId } from '@pedastance/core/club';
-import type { PressureRoute } from '@pedastance/core/setup';
+import { patternSentence } from '@pedastance/core/phrases';
+import type { PressurePattern, PressureRoute } from '@pedastance/core/setup';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { common } from '../../../domain/common.messages';
 import { isUnsteady } from '../../../domain/ladders';
-import { messages as patternWords } from '../../../domain/pressureWords.messages';
 import { routeOfTrace, type PressureDraft } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
+import { pairsIn, pairsKept } from '../../../domain/pressureShots';
 import { lesson } from '../../../state/lesson';
 import { keepPressure, noteTrunk } from '../../../state/pressure';
+import { useRecords } from '../../../state/records';
 import { useSpeech } from '../../../state/useSpeech';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
@@ -63,7 +62,7 @@ function Remedy({ pattern, by }: { pattern: PressurePattern; by: number }) {
   const say = (words: string) => spoken(words, speech);
   return (
     <View className="gap-1 border-l-4 border-lagoon pl-3" testID="pressure-pattern">
-      <Body className="text-lg font-semibold">{say(patternWords.patterns[pattern])}</Body>
+      <Body className="text-lg font-semibold">{say(patternSentence(pattern))}</Body>
       <Body>{say(does)}</Body>
       <Quiet>{messages.beyond(percent(by))}</Quiet>
       <Body className="font-semibold">{say(messages.think(cue))}</Body>
@@ -78,22 +77,28 @@ function Remedy({ pattern, by }: { pattern: PressurePattern; by: number }) {
 const degrees = (slope: number): string => `${(10 * slope).toFixed(1)}°`;
 
 /** How this student's drift and path go together, once enough swings have a path. */
-function DriftTold({ swings, routes }: { swings: readonly SwingTrace[]; routes: readonly SwingRoute[] }) {
-  const pairs = swings.flatMap(({ path }, at) =>
-    path === null ? [] : [{ path, drift: downDrift(routes[at]!) }],
+function DriftTold({ swings, source, club }: Pick<PressureDraft, 'swings' | 'source'> & { club: ClubId }) {
+  const { student } = useLessonContext();
+  const entries = useRecords((state) => state.entries);
+  const kept = useMemo(
+    () => pairsKept(Object.values(entries), { studentId: student.id, club, source }),
+    [entries, student.id, club, source],
   );
+  const pairs = [...kept, ...pairsIn(swings)];
   if (pairs.length === 0) return null;
   const told = driftAndPath(pairs);
   if (!told) return <Quiet>{messages.driftMore(LEAST_PAIRS)}</Quiet>;
-  const [low, high] = [degrees(told.low), degrees(told.high)];
+  const ends = [told.low, told.high]
+    .map((end) => (told.sure ? Math.abs(end) : end))
+    .sort((one, other) => one - other);
+  const [low, high] = ends.map(degrees) as [string, string];
+  const way = told.slope > 0 ? 'in-to-out' : 'out-to-in';
   return (
     <View testID="drift-and-path">
-      {told.sure && (
-        <Body>
-          {messages.drift(degrees(Math.abs(told.slope)), told.slope > 0 ? 'in-to-out' : 'out-to-in')}
-        </Body>
-      )}
-      <Quiet>{told.sure ? messages.driftSure(low, high) : messages.driftNot(low, high)}</Quiet>
+      {told.sure && <Body>{messages.drift(degrees(Math.abs(told.slope)), way)}</Body>}
+      <Quiet>
+        {told.sure ? messages.driftSure(told.swings, low, high) : messages.driftNot(told.swings, low, high)}
+      </Quiet>
     </View>
   );
 }
@@ -129,7 +134,7 @@ export function PressureTold({
     <View className="gap-3" testID="pressure-told">
       <Places routes={routes} />
       <Quiet>{messages.route(route)}</Quiet>
-      <DriftTold swings={swings} routes={routes} />
+      <DriftTold swings={swings} source={source} club={club} />
       {swings.length < LEAST_SWINGS && <Quiet>{messages.more}</Quiet>}
       {swings.length >= LEAST_SWINGS && !first && <Notice kind="good">{messages.clean}</Notice>}
       {first && <Remedy pattern={first.pattern} by={first.by} />}
@@ -137,7 +142,7 @@ export function PressureTold({
         <View className="gap-1">
           <Heading>{messages.other}</Heading>
           {others.map(({ pattern }) => (
-            <Body key={pattern}>{spoken(patternWords.patterns[pattern], speech)}</Body>
+            <Body key={pattern}>{spoken(patternSentence(pattern), speech)}</Body>
           ))}
         </View>
       )}
