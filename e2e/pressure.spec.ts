@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { expect, openLesson, press, signIn, step, test } from './product';
+import { agree, expect, openLesson, press, signIn, step, student, test } from './product';
 
 /** Three swings come nine seconds apart, after eight of settling. */
 const THREE_SWINGS_MS = 60_000;
@@ -66,6 +66,10 @@ test('a left-hander settles on the mat, three swings are found over a cut line, 
   await step(page, 'read');
   await expect(page.getByRole('tab', { name: /^Address/ })).toContainText('3 of 9');
   await expect(page.getByTestId('last-pressure')).toContainText('Look today: ');
+  // The habit is in the one judgement: what is done about it now, or that it waits.
+  await expect(page.getByTestId('judgement')).toContainText(
+    new RegExp(`On a simulated mat, |where the weight goes|${cue.replace('.', '\\.')}`),
+  );
 });
 
 test('a recording from a file: a spoilt one is refused with its lines, a swapped one mended, and it comes back as it went', async ({
@@ -113,6 +117,86 @@ test('a recording from a file: a spoilt one is refused with its lines, a swapped
   await press(page, 'Take the swings');
   await expect(page.getByText('2 swings', { exact: true })).toBeVisible();
   await expect(page.getByText('Three swings tell a habit from a chance.')).toBeVisible();
+});
+
+test('a recording whose columns say nothing is mapped once, and its swings take the paths of the shots they were', async ({
+  page,
+  product,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, product);
+  await openLesson(page, 'Bartolo Kettlesand', '7-iron');
+  await step(page, 'pressure');
+  const [header, ...rows] = swingFile().split('\n');
+  const unnamed = ['A;B;C;D;E', ...rows.map((row) => row.replaceAll(',', ';'))].join('\n');
+  expect(header).toContain('left_load');
+  const bring = async () => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      press(page, 'Bring in a recording …'),
+    ]);
+    await chooser.setFiles({ name: 'mat.csv', mimeType: 'text/csv', buffer: Buffer.from(unnamed) });
+  };
+  await bring();
+  await expect(page.getByText(/^Line 1, time: expected time_ms/)).toBeVisible();
+  const columns = page.getByTestId('pressure-columns');
+  await expect(columns).toContainText('Still to be said: time, left foot, load, left foot, heel to toe');
+  for (const [label, name] of [
+    ['Time', 'A'],
+    ['Left foot, load', 'B'],
+    ['Left foot, heel to toe', 'C'],
+    ['Right foot, load', 'D'],
+    ['Right foot, heel to toe', 'E'],
+  ] as const)
+    await columns.getByLabel(label, { exact: true }).selectOption({ label: name });
+  await press(page, 'Read it so');
+  await expect(page.getByTestId('pressure-preview')).toContainText('1 swing in it.');
+  await press(page, 'Take the swings');
+  await expect(page.getByText('One swing')).toBeVisible();
+  // The next file like it is read without a word.
+  await bring();
+  await expect(page.getByTestId('pressure-preview')).toContainText('1 swing in it.');
+  await press(page, 'Take the swings');
+  await expect(page.getByText('2 swings', { exact: true })).toBeVisible();
+
+  // The monitor's own file of the same two shots, hit from the feet of this lesson.
+  await step(page, 'feet');
+  await agree(page, 'Paths and pressure.');
+  await press(page, 'Record the change');
+  await expect(page.getByText('On this device and on the server.')).toBeVisible({ timeout: 20_000 });
+  await page.goto(`${product.origin}/students`);
+  await student(page, 'Bartolo Kettlesand').click();
+  await page.getByRole('link', { name: 'Shots: typed, from a file, or to one' }).click();
+  const [shots] = await Promise.all([page.waitForEvent('filechooser'), press(page, 'Bring in a file …')]);
+  const paths = Buffer.from('path (right +)\n-3.5\n-1\n');
+  await shots.setFiles({ name: 'range.csv', mimeType: 'text/csv', buffer: paths });
+  await press(page, 'Bring in 2 shots');
+  await expect(page.getByText('2 shots brought in.')).toBeVisible();
+  await page.goto(`${product.origin}/students`);
+  await student(page, 'Bartolo Kettlesand').click();
+  await press(page, 'Go on with the lesson');
+  // The swings are those with this club, and stay with it whatever else is played meanwhile.
+  for (const club of ['Driver', '7-iron']) {
+    await step(page, 'club');
+    await page.getByRole('radio', { name: club, exact: true }).click();
+    await press(page, 'Place the feet');
+    await step(page, 'pressure');
+    if (club === 'Driver') await expect(page.getByText('2 swings', { exact: true })).toHaveCount(0);
+  }
+  await press(page, 'Take the paths of today’s 2 shots, in order');
+  await expect(page.getByText('The paths are those of today’s shots.')).toBeVisible();
+  await press(page, 'Keep the swings');
+  await expect(page.getByText('Kept in the log.')).toBeVisible();
+  await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
+  const kept = await product.sql<{ path: number; at: number; known: boolean }>(
+    `select (swing ->> 'path')::float8 as path, (swing #>> '{shot,at}')::int as at, exists (
+       select from shots_entry where id = (swing #>> '{shot,entryId}')::uuid) as known
+     from pressure_entry, jsonb_array_elements(swings) as swing order by 2`,
+  );
+  expect(kept).toEqual([
+    { path: -3.5, at: 0, known: true },
+    { path: -1, at: 1, known: true },
+  ]);
 });
 
 test('without a mat: a stripe in a video that never leaves the device, a broomstick, a lifted foot, each in the log', async ({

@@ -58,8 +58,8 @@ export interface LessonDraft {
   tests?: TestTries;
   /** The field test that is open; absent or null where they are listed. */
   openTest?: string | null;
-  /** Swings with the pressure under the feet; absent or null where there are none. */
-  pressure?: PressureDraft | null;
+  /** Swings with the pressure under the feet that are not kept yet, by club; absent where there are none. */
+  pressures?: Partial<Record<ClubId, PressureDraft>>;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
   club: ClubId | null;

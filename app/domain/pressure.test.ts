@@ -59,7 +59,15 @@ const test3 = (madeAt: string, fell: number): LogEntry => ({
 
 describe('what was seen of the weight', () => {
   const seen = (entries: readonly LogEntry[], over: Partial<WeightLooked> = {}) =>
-    weightSeen({ entries, studentId: 's', club: '7-iron', route: 'centred', now: TODAY, ...over });
+    weightSeen({
+      entries,
+      studentId: 's',
+      club: '7-iron',
+      route: 'centred',
+      now: TODAY,
+      exceptions: [],
+      ...over,
+    });
   const EARLY = { pattern: 'toes early coming down', way: 'file' };
 
   test('by the swings of the open lesson before those that were kept, whatever they show', () => {
@@ -70,6 +78,11 @@ describe('what was seen of the weight', () => {
     // Two swings tell no habit: what was kept still does.
     const two = { ...clean, swings: clean.swings.slice(1) };
     expect(seen(kept, { draft: { pressure: two } }).pressure).toEqual(EARLY);
+  });
+
+  test('against the student’s own settled middle where that was found', () => {
+    const exceptions = [{ item: 'heelToe' as const, low: 62, high: 72 }];
+    expect(seen([pressure('p', '2026-05-18T10:00:00.000Z')], { exceptions }).pressure).toBeNull();
   });
 
   test('of another club, another student, or long ago, nothing', () => {

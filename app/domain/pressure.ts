@@ -14,7 +14,7 @@ import {
   type SwingTrace,
 } from '@pedastance/core/balance';
 import type { ClubId, ShotType } from '@pedastance/core/club';
-import { answerFor, type HouseMethod } from '@pedastance/core/method';
+import { answerFor, type BandException, type HouseMethod } from '@pedastance/core/method';
 import { PRESSURE_ROUTES, type PatternSeen, type PressureRoute, type Setup } from '@pedastance/core/setup';
 import { newestTest, type TestTries } from './fieldTests';
 import { standingOf } from './standing';
@@ -60,6 +60,8 @@ export interface WeightLooked {
   route: PressureRoute;
   now: Date;
   draft?: { pressure?: PressureDraft | null; tests?: TestTries };
+  /** The student's own bands that hold with the club. */
+  exceptions: readonly BandException[];
 }
 
 const isFresh = ({ madeAt }: { madeAt: string }, now: Date): boolean =>
@@ -78,12 +80,19 @@ function triesOf<Name extends 'stripe' | 'finish' | 'lift' | 'broomstick'>(
   return kept && isFresh(kept, now) ? (kept.tries as NonNullable<TestTries[Name]>) : [];
 }
 
+/** A student's own settled middle, percent from the heel; null where it was not found. */
+export function ownMiddle(exceptions: readonly BandException[]): number | null {
+  const own = exceptions.find(({ item }) => item === 'heelToe');
+  return own ? (own.low + own.high) / 2 : null;
+}
+
 /** The first pattern of swings on a mat; null where they keep to the route. */
 function patternOn(
   { swings, hangsBack, source }: Pick<PressureDraft, 'swings' | 'hangsBack' | 'source'>,
-  route: PressureRoute,
+  { route, exceptions }: Pick<WeightLooked, 'route' | 'exceptions'>,
 ): PatternSeen | null {
-  const [first] = patternsIn(swings.map(routeOfTrace), route, { hangsBack });
+  const middle = ownMiddle(exceptions);
+  const [first] = patternsIn(swings.map(routeOfTrace), route, { hangsBack, middle });
   return first ? { pattern: first.pattern, way: source } : null;
 }
 
@@ -102,7 +111,7 @@ export function weightSeen(looked: WeightLooked): WeightSeen {
   const finishes = [...triesOf('finish', looked), ...triesOf('lift', looked)];
   const felt = feltUnder(triesOf('broomstick', looked));
   return {
-    pressure: onMat ? patternOn(onMat, route) : seenWithoutMat({ stripes, finishes }, route),
+    pressure: onMat ? patternOn(onMat, looked) : seenWithoutMat({ stripes, finishes }, route),
     ...(felt !== null && felt !== 'middle' && { feltUnder: felt }),
   };
 }

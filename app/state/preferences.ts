@@ -1,3 +1,4 @@
+import type { PressureMapping } from '@pedastance/core/balance';
 import type { ColumnSource } from '@pedastance/core/formats';
 import type { FootWords } from '@pedastance/core/phrases';
 import type { ShotFigure } from '@pedastance/core/trial';
@@ -19,6 +20,8 @@ interface Preferences extends Units {
   shotFiles: Record<string, ColumnSource[]>;
   /** How lists of students were mapped, by their header. */
   studentLists: Record<string, StudentMapping>;
+  /** How recordings of pressure were mapped, by their header. */
+  pressureFiles: Record<string, PressureMapping>;
   /** Which figures of a shot are typed, as this coach’s monitor shows them. */
   shotColumns: ShotFigure[];
 }
@@ -33,6 +36,7 @@ export const usePreferences = create<Preferences>(() => ({
   methodId: null,
   shotFiles: {},
   studentLists: {},
+  pressureFiles: {},
   shotColumns: ['path', 'startLine', 'carry'],
 }));
 

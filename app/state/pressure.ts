@@ -14,8 +14,11 @@ const MOST_SWINGS = 10;
 
 const NOTHING: PressureDraft = { source: 'simulated mat', swings: [], hangsBack: null };
 
-const change = (make: (before: PressureDraft) => PressureDraft): void =>
-  changeDraft({ pressure: make(lesson.getState().draft?.pressure ?? NOTHING) });
+/** Changes the swings with the lesson's club. */
+function change(make: (before: PressureDraft) => PressureDraft): void {
+  const { club, pressures } = lesson.getState().draft!;
+  if (club) changeDraft({ pressures: { ...pressures, [club]: make(pressures?.[club] ?? NOTHING) } });
+}
 
 /** Adds swings of a source to the open lesson; those of another source make room. */
 export const addSwings = (source: PressureDraft['source'], swings: readonly SwingTrace[]): void =>
@@ -51,5 +54,6 @@ type Kept = Pick<PressureEntry, 'club' | 'route' | 'source' | 'hangsBack' | 'swi
 export async function keepPressure(kept: Kept, draft: LessonDraft, student: Student): Promise<void> {
   const made = { id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null };
   const body: PressureEntry = { ...made, kind: 'pressure', ...kept };
-  await keepInLesson([entryPost('Pressure', student, body)], { draft, student }, { pressure: null });
+  const { [kept.club]: _kept, ...pressures } = draft.pressures ?? {};
+  await keepInLesson([entryPost('Pressure', student, body)], { draft, student }, { pressures });
 }

@@ -3,7 +3,9 @@ import { LOAD_FIGURES, notMeasured, PLACED_FIGURES } from '@pedastance/core/setu
 import { startingSetup } from '@pedastance/core/method';
 import { openDB } from 'idb';
 import { build } from '../../core/test/example';
+import type { LessonDraft } from '../domain/lessonDraft';
 import { deviceDatabase } from './database';
+import { upgradedDraft } from './upgrade';
 import { inTodaysShape, type QueuedWrite } from './queuedWrite';
 
 const OWNER = 'academy:coach';
@@ -149,4 +151,13 @@ test('a lesson in progress is measured in what its coach had placed or noted, an
   expect(notMeasured(untouched!.setup!)).toEqual(PLACED_FIGURES);
   expect(placed).not.toHaveProperty('feetPlaced');
   expect(placed!.agreed!.measured.stanceWidth).toEqual({ way: 'tape', uncertainty: 10 });
+});
+
+test('swings of a lesson in progress are those with its club, and name no shot', () => {
+  const before = { source: 'file' as const, hangsBack: null, swings: [{ path: 2 }] };
+  const draft = { ...DRAFT, club: '7-iron', pressure: before } as unknown as LessonDraft;
+  const after = upgradedDraft(draft);
+  expect(after.pressures).toEqual({ '7-iron': { ...before, swings: [{ path: 2, shot: null }] } });
+  expect(after).not.toHaveProperty('pressure');
+  expect(upgradedDraft(after).pressures).toEqual(after.pressures);
 });

@@ -7,12 +7,15 @@ import {
 import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './schema';
 import type { LessonDraft } from '../domain/lessonDraft';
+import type { PressureDraft } from '../domain/pressure';
 import { NOTHING_ASKED } from '@pedastance/core/body/person';
 import type { QueuedWrite } from './queuedWrite';
 import { upgradedSetup, type Setup, FEET_FIGURES, LOAD_FIGURES } from '@pedastance/core/setup';
 
 /** The earlier shape of a draft: one word for how all of the feet, or the load, were placed. */
 interface EarlierDraft {
+  /** Swings were of the lesson, and not of a club. */
+  pressure?: PressureDraft | null;
   feetPlaced?: boolean;
   balanceNoted?: boolean;
 }
@@ -35,10 +38,25 @@ const upgradedLadders = (ladders: LessonDraft['ladders']): LessonDraft['ladders'
     ]),
   );
 
+/** Swings of a lesson from before they were kept apart by club, and before they named the shot that they were. */
+const upgradedPressures = (
+  draft: LessonDraft,
+  earlier: EarlierDraft['pressure'],
+): LessonDraft['pressures'] =>
+  draft.club && earlier
+    ? {
+        [draft.club]: {
+          ...earlier,
+          swings: earlier.swings.map((swing) => ({ ...swing, shot: swing.shot ?? null })),
+        },
+      }
+    : draft.pressures;
+
 /** A lesson in progress of any earlier shape in today's. */
 export function upgradedDraft({
   feetPlaced,
   balanceNoted,
+  pressure,
   ...draft
 }: LessonDraft & EarlierDraft): LessonDraft {
   return {
@@ -51,6 +69,7 @@ export function upgradedDraft({
     leftAt: draft.leftAt ?? {},
     pinned: draft.pinned ?? [],
     ladders: upgradedLadders(draft.ladders),
+    pressures: upgradedPressures(draft, pressure),
     screen: draft.screen && upgradedScreen(draft.screen),
     setup: draft.setup && upgradedDraftSetup(draft.setup, { feetPlaced, balanceNoted }),
     agreed: draft.agreed && upgradedSetup(draft.agreed),

@@ -1,5 +1,5 @@
 import { judge } from '@pedastance/core/advice';
-import { odditiesOf, readPressure } from '@pedastance/core/balance';
+import { odditiesOf, readPressure, repaired, swingsIn, traceOf } from '@pedastance/core/balance';
 import { fit } from '@pedastance/core/fit';
 import { readShots } from '@pedastance/core/formats';
 import { factorialVerdict, powerByLook, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
@@ -22,11 +22,20 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
     return { back: back!, through: through! };
   },
   chances: ({ margin, scatter, blockSize }) => powerByLook(margin, scatter, { blockSize, length: 'full' }),
-  rows: ({ text }) => Papa.parse<string[]>(text, { skipEmptyLines: false }).data,
-  pressure({ text, hand }) {
-    const read = readPressure(Papa.parse<string[]>(text, { skipEmptyLines: true }).data, hand);
-    if ('faults' in read) return read;
-    return { recording: read.recording, oddities: odditiesOf(read.recording) };
+  // Empty lines within keep the others' numbers; the end of the last line is none.
+  rows: ({ text }) => Papa.parse<string[]>(text.trimEnd(), { skipEmptyLines: false }).data,
+  pressure({ text, hand, shoe, mapping, repairs }) {
+    const rows = Papa.parse<string[]>(text, { skipEmptyLines: true }).data;
+    const read = readPressure(rows, hand, mapping ? { mapping, shoe } : undefined);
+    if ('faults' in read) return { ...read, header: rows[0] ?? [] };
+    const recording = repairs.reduce(repaired, read.recording);
+    const { frames, rate } = recording;
+    return {
+      seconds: (frames[frames.length - 1]!.at - frames[0]!.at) / 1000,
+      rate,
+      oddities: odditiesOf(recording),
+      swings: swingsIn(recording).map((times) => traceOf(recording, times)),
+    };
   },
   shots: ({ rows, sources, hand }) => readShots(rows, sources, hand),
   apart: ({ plan, changes, shots, painUp }) => factorialVerdict(plan, changes, shots, painUp),

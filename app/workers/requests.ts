@@ -1,5 +1,12 @@
 import type { Case, Judgement } from '@pedastance/core/advice';
-import type { PressureFault, PressureOddities, PressureRecording } from '@pedastance/core/balance';
+import type {
+  PressureFault,
+  PressureMapping,
+  PressureOddities,
+  PressureRepair,
+  ShoeSize,
+  SwingTrace,
+} from '@pedastance/core/balance';
 import type { Hand } from '@pedastance/core/body';
 import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
@@ -15,6 +22,15 @@ import type {
 } from '@pedastance/core/trial';
 import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/core/turn';
 
+/** A recording of pressure as it was read: how long, at what rate, what is odd about it, and its swings. */
+export interface PressureRead {
+  seconds: number;
+  /** frames a second */
+  rate: number;
+  oddities: PressureOddities;
+  swings: SwingTrace[];
+}
+
 /** What can be asked of the worker. */
 interface Asked {
   fit: FitProblem;
@@ -26,8 +42,14 @@ interface Asked {
   rows: { text: string };
   /** Rows without their header, by a mapping, for a student of this hand. */
   shots: { rows: string[][]; sources: readonly ColumnSource[]; hand: Hand };
-  /** The text of a recording of pressure, for a student of this hand. */
-  pressure: { text: string; hand: Hand };
+  /** The text of a recording of pressure, for a student of this hand and shoe; mended, by a mapping where names do not tell. */
+  pressure: {
+    text: string;
+    hand: Hand;
+    shoe: ShoeSize;
+    mapping: PressureMapping | null;
+    repairs: readonly PressureRepair[];
+  };
   apart: { plan: TrialPlan; changes: number; shots: FactorialShot[]; painUp: boolean };
   look: { plan: TrialPlan; shots: TrialShot[]; look: Look; painUp: boolean };
 }
@@ -42,8 +64,8 @@ export interface Answers {
   chances: number[];
   rows: string[][];
   shots: ReadShots;
-  /** The recording with what is odd about it, or what is wrong with the file. */
-  pressure: { recording: PressureRecording; oddities: PressureOddities } | { faults: PressureFault[] };
+  /** What a recording has, with what is odd about it; or what is wrong with the file, whose header it is. */
+  pressure: PressureRead | { faults: PressureFault[]; header: string[] };
   apart: FactorialVerdict;
   /** The verdict, and what the shots say of every outcome they show. */
   look: { verdict: LookResult; comparisons: Comparison[] };

@@ -4,11 +4,11 @@ import {
   alongOf,
   centreOf,
   leadShareOf,
+  meanRoute,
   patternsIn,
   PRESSURE_REMEDIES,
   recordingOfTrace,
   ROUTE_MARKS,
-  routeSpread,
   steadiest,
   swingsIn,
   traceOf,
@@ -176,7 +176,34 @@ describe('patterns', () => {
   test('a habit within the scatter of the swings is not named', () => {
     const scattered = [20, 84, 50].map((trailAlong) => swing({ top: { leadShare: 20, trailAlong } }));
     expect(named(scattered, 'centred')).toEqual([]);
-    expect(routeSpread(scattered).scatter.top.trailAlong).toBeGreaterThan(25);
+  });
+
+  // By hand: means of the three swings, and what the centred route has there.
+  test('each says where it left the route first, where the load was then, and where the route has it', () => {
+    const leaves = (...given: Parameters<typeof patternsIn>) => patternsIn(...given)[0]!.leaves;
+    const late = three({ top: { leadShare: 20, trailAlong: 74 } });
+    expect(leaves(late, 'centred')).toEqual({ at: 'top', found: 74, usual: 50 });
+    const soon = three({ 'half back': { trailAlong: 62 }, top: { leadShare: 20, trailAlong: 74 } });
+    expect(leaves(soon, 'centred')).toEqual({ at: 'half back', found: 62, usual: 50 });
+    // Halfway back the loaded-heel route is halfway to the heel: 50 less half of 24.
+    expect(leaves(soon, 'loaded heel')).toEqual({ at: 'half back', found: 62, usual: 38 });
+    expect(leaves(three({ finish: { leadShare: 48 } }), 'centred')).toEqual({
+      at: 'finish',
+      found: 48,
+      usual: 85,
+    });
+    expect(meanRoute([swing({ top: { along: 40 } }), swing({ top: { along: 60 } })]).top.along).toBe(50);
+  });
+
+  test('a student’s own settled middle takes the place of the middle of the shoes', () => {
+    const forward = three({
+      address: { along: 60 },
+      'half back': { along: 60 },
+      'early down': { along: 66 },
+    });
+    expect(named(forward, 'centred')).toEqual(['toes early coming down']);
+    expect(named(forward, 'centred', { middle: 60 })).toEqual([]);
+    expect(patternsIn(forward, 'centred')[0]!.leaves).toEqual({ at: 'early down', found: 66, usual: 51 });
   });
 
   test('each has one cue, and a drill that the library has', () => {

@@ -1,4 +1,6 @@
 import {
+  guessPressure,
+  lackingColumns,
   odditiesOf,
   readPressure,
   recordingOfTrace,
@@ -6,9 +8,11 @@ import {
   swingsIn,
   traceOf,
   writePressure,
+  type PressureMapping,
   type PressureRecording,
   type SwingTrace,
 } from '.';
+import { numberIn } from '../units';
 
 /** One plain swing, drawn by hand: back to the trail foot, down onto the lead one, the trail toe last. */
 const SWING: PressureRecording = {
@@ -139,6 +143,83 @@ describe('a recording from a file', () => {
     ).toBeLessThanOrEqual(20);
   });
 });
+
+describe('columns that a coach names', () => {
+  /** The same recording under names that say nothing, in seconds and millimetres on a shoe of 300. */
+  const SHOE = { length: 300, breadth: 110 };
+  const renamed = (scale: number): string[][] => [
+    ['Sample', 'Clock', 'A', 'B', 'C', 'D'],
+    ...SWING.frames.map(({ at, lead, trail }, number) =>
+      [number, at / 1000, lead.load, (lead.along * scale) / 100, trail.load, (trail.along * scale) / 100].map(
+        String,
+      ),
+    ),
+  ];
+  const mapping = (places: PressureMapping['places']): PressureMapping => ({
+    at: { time: 1, 'left load': 2, 'left along': 3, 'right load': 4, 'right along': 5 },
+    time: 'seconds',
+    places,
+  });
+  const read = (rows: string[][], places: PressureMapping['places']) =>
+    readPressure(rows, 'right', { mapping: mapping(places), shoe: SHOE });
+
+  test('are read as the coach says, in percent, shares or millimetres', () => {
+    for (const [places, scale] of [
+      ['millimetres', SHOE.length],
+      ['share', 1],
+      ['percent', 100],
+    ] as const) {
+      const told = read(renamed(scale), places);
+      if ('faults' in told) throw new Error(JSON.stringify(told.faults));
+      expect(told.recording.rate).toBeCloseTo(100);
+      expect(told.recording.frames[240]!.lead.along).toBeCloseTo(SWING.frames[240]!.lead.along, 6);
+      expect(told.recording.frames[240]!.lead.across).toBe(50);
+    }
+  });
+
+  test('say what they are where a place is not on the shoe', () => {
+    expect(read(renamed(SHOE.length), 'share')).toMatchObject({
+      faults: expect.arrayContaining([expect.objectContaining({ line: 2, expected: 'a share from 0 to 1' })]),
+    });
+    expect(read(renamed(400), 'millimetres')).toMatchObject({
+      faults: expect.arrayContaining([expect.objectContaining({ expected: 'mm on the shoe' })]),
+    });
+  });
+
+  test('that are still to be named are known, and what a header tells is taken from it', () => {
+    const [header] = renamed(1);
+    expect(lackingColumns(guessPressure(header!, 'right'))).toEqual([
+      'time',
+      'left load',
+      'left along',
+      'right load',
+      'right along',
+    ]);
+    const guess = guessPressure(['t (s)', 'Lead force N', 'Lead heel %', 'Trail total', 'Trail X'], 'left');
+    expect(guess.time).toBe('seconds');
+    // A left-hander leads with the right foot.
+    expect(guess.at).toEqual({
+      time: 0,
+      'right load': 1,
+      'right along': 2,
+      'left load': 3,
+      'left across': 4,
+    });
+    expect(lackingColumns(guess)).toEqual(['left along']);
+    expect(readPressure(renamed(1), 'right', { mapping: guess, shoe: SHOE })).toEqual({
+      faults: [{ line: 1, field: 'left along', expected: 'a column', found: 'nothing' }],
+    });
+  });
+});
+
+test.each([
+  [' −2,5° ', -2.5],
+  ['+3.25%', 3.25],
+  ['1e3', 1000],
+  ['12 mm', NaN],
+  ['', NaN],
+  [undefined, NaN],
+])('a number in a cell: %s', (text, value) => expect(numberIn(text)).toBe(value));
 
 describe('what is odd about a recording', () => {
   test('nothing is about a plain one', () => {

@@ -92,9 +92,24 @@ const ALONG: Record<PressureRoute, { back: number; trailTop: number; downAt: num
   'forward-posted': { back: 1, trailTop: 0, downAt: 62 },
 };
 
+/** A route that is taught, and where somebody's weight lies when it is in the middle of their feet, percent. */
+export interface TaughtRoute {
+  route: PressureRoute;
+  /** Their own settled middle where that was found. */
+  middle: number;
+}
+
+/** The middle of the shoes, where no student's own was found. */
+export const MIDDLE = 50;
+
+/** Where both soles are early on the way down, by this student's own middle. */
+const downAt = ({ route, middle }: TaughtRoute): number => ALONG[route].downAt + middle - MIDDLE;
+
 interface PatternDefinition {
   /** How far one swing goes that way, percent. */
-  measure: (swing: SwingRoute, route: PressureRoute) => number;
+  measure: (swing: SwingRoute, taught: TaughtRoute) => number;
+  /** Which figure of which moments shows where it leaves the route, the first moment first. */
+  leaves: { at: readonly RouteMark[]; place: keyof RoutePlace; usual: Usual };
   /** From how much on it is told (starting value), percent. */
   limit: number;
   /** Routes of which it is the point, or on which it says nothing. */
@@ -103,38 +118,64 @@ interface PatternDefinition {
   partOf?: PressurePattern;
 }
 
+/** Where a route has a figure at a moment, percent; what is not told of a route is where the swing had it before. */
+type Usual = (swing: SwingRoute, at: RouteMark, taught: TaughtRoute) => number;
+
+/** About four fifths of the load are on the trail foot at the top, half of the way there halfway back. */
+const LEAD_AT_TOP = 20;
+const halfWay = (at: RouteMark, from: number, to: number): number =>
+  at === 'half back' ? (from + to) / 2 : to;
+
 const DEFINITIONS: Record<PressurePattern, PatternDefinition> = {
   'toe-ward going back': {
-    measure: ({ address, top }, route) => top.trailAlong - address.trailAlong - ALONG[route].trailTop,
+    measure: ({ address, top }, { route }) => top.trailAlong - address.trailAlong - ALONG[route].trailTop,
+    leaves: {
+      at: ['half back', 'top'],
+      place: 'trailAlong',
+      usual: ({ address }, at, { route }) => address.trailAlong + halfWay(at, 0, ALONG[route].trailTop),
+    },
     limit: 10,
     notOn: ['forward-posted'],
   },
   'toes early coming down': {
-    measure: ({ 'early down': down }, route) => down.along - ALONG[route].downAt,
+    measure: ({ 'early down': down }, taught) => down.along - downAt(taught),
+    leaves: { at: ['early down'], place: 'along', usual: (_swing, _at, taught) => downAt(taught) },
     limit: 11,
     // The lead toe is where a long drive goes.
     notOn: ['long drive'],
     partOf: 'heel, then toes',
   },
   'heel, then toes': {
-    measure: ({ address, 'half back': back, 'early down': down }, route) =>
-      Math.min(address.along + ALONG[route].back - back.along, down.along - ALONG[route].downAt),
+    measure: ({ address, 'half back': back, 'early down': down }, taught) =>
+      Math.min(address.along + ALONG[taught.route].back - back.along, down.along - downAt(taught)),
+    leaves: {
+      at: ['half back'],
+      place: 'along',
+      usual: ({ address }, _at, { route }) => address.along + ALONG[route].back,
+    },
     limit: 8,
     notOn: ['long drive'],
   },
   reverse: {
     measure: ({ top }) => top.leadShare - 50,
+    leaves: {
+      at: ['half back', 'top'],
+      place: 'leadShare',
+      usual: ({ address }, at) => halfWay(at, address.leadShare, LEAD_AT_TOP),
+    },
     limit: 2,
     // Staying over the lead foot is what the forward-posted route is.
     notOn: ['forward-posted'],
   },
   'trail foot rolls outside': {
     measure: ({ address, top }) => top.trailAcross - address.trailAcross,
+    leaves: { at: ['half back', 'top'], place: 'trailAcross', usual: ({ address }) => address.trailAcross },
     limit: 12,
     notOn: ['forward-posted'],
   },
   'falls back': {
     measure: ({ impact, finish }) => impact.leadShare - finish.leadShare,
+    leaves: { at: ['finish'], place: 'leadShare', usual: ({ impact }) => impact.leadShare },
     limit: 4,
     notOn: [],
     partOf: 'reverse',
@@ -152,42 +193,70 @@ export interface PatternTold {
   /** How far they go that way on average, and the 90% limit below. */
   by: number;
   atLeast: number;
+  /** The first moment at which they are off the route beyond their scatter, where they are then, and where it is. */
+  leaves: { at: RouteMark; found: number; usual: number };
 }
 
-/** What is known of the trunk: a reverse is one only where it hangs back. */
-export interface TrunkNoted {
-  hangsBack: boolean | null;
+/** What else is known: a reverse is one only where the trunk hangs back, and a student's own middle is their middle. */
+export interface KnownOfSwing {
+  hangsBack?: boolean | null;
+  middle?: number | null;
+}
+
+/** The mean of several swings, and the 90% limit below it. */
+function meanOf(values: readonly number[]): { by: number; atLeast: number } {
+  const by = mean([...values]);
+  const error = sampleStandardDeviation([...values]) / Math.sqrt(values.length);
+  return { by, atLeast: by - studentQuantile(IN_ONE_TAIL, values.length - 1) * error };
+}
+
+/** The first moment that is off the route, the same way as the last, by half of the pattern's limit at least. */
+function leavesAt(
+  { leaves: { at: moments, place, usual }, limit }: PatternDefinition,
+  swings: readonly SwingRoute[],
+  taught: TaughtRoute,
+): PatternTold['leaves'] {
+  const last = moments[moments.length - 1]!;
+  const offAt = (at: RouteMark) => swings.map((swing) => swing[at][place] - usual(swing, at, taught));
+  const way = Math.sign(mean(offAt(last)));
+  const isOff = (at: RouteMark) => meanOf(offAt(at).map((off) => way * off)).atLeast > limit / 2;
+  const at = moments.find(isOff) ?? last;
+  return {
+    at,
+    found: mean(swings.map((swing) => swing[at][place])),
+    usual: mean(swings.map((swing) => usual(swing, at, taught))),
+  };
 }
 
 function toldOf(
   pattern: PressurePattern,
   swings: readonly SwingRoute[],
-  route: PressureRoute,
+  taught: TaughtRoute,
 ): PatternTold | null {
-  const { measure, limit } = DEFINITIONS[pattern];
-  const values = swings.map((swing) => measure(swing, route));
-  const by = mean(values);
-  const error = sampleStandardDeviation(values) / Math.sqrt(values.length);
-  const atLeast = by - studentQuantile(IN_ONE_TAIL, values.length - 1) * error;
-  return atLeast > limit ? { pattern, by, atLeast } : null;
+  const definition = DEFINITIONS[pattern];
+  const { by, atLeast } = meanOf(swings.map((swing) => definition.measure(swing, taught)));
+  return atLeast > definition.limit
+    ? { pattern, by, atLeast, leaves: leavesAt(definition, swings, taught) }
+    : null;
 }
 
 /**
  * The patterns that several swings show beyond their scatter. The lead foot's outer heel at the strike is right, and is none.
  * @param swings of one setup, at least three
  * @param route that is taught: what is a fault on one is the point of another
- * @param trunk whether it was noted to hang back; null where nobody looked
+ * @param known whether the trunk was noted to hang back, and the student's own settled middle; null where nobody looked
  * @returns the patterns, in the order they come in a swing; none of fewer swings
  */
 export function patternsIn(
   swings: readonly SwingRoute[],
   route: PressureRoute,
-  { hangsBack }: TrunkNoted = { hangsBack: null },
+  { hangsBack = null, middle = null }: KnownOfSwing = {},
 ): PatternTold[] {
   if (swings.length < LEAST_SWINGS) return [];
+  const taught = { route, middle: middle ?? MIDDLE };
   const told = PRESSURE_PATTERNS.filter((pattern) => !DEFINITIONS[pattern].notOn.includes(route))
     .filter((pattern) => pattern !== 'reverse' || hangsBack !== false)
-    .flatMap((pattern) => toldOf(pattern, swings, route) ?? []);
+    .flatMap((pattern) => toldOf(pattern, swings, taught) ?? []);
   const names = told.map(({ pattern }) => pattern);
   return told.filter(({ pattern }) => {
     const { partOf } = DEFINITIONS[pattern];
@@ -195,17 +264,11 @@ export function patternsIn(
   });
 }
 
-/** The mean of several swings' routes, and how each place scatters from swing to swing, percent. */
-export function routeSpread(swings: readonly SwingRoute[]): { middle: SwingRoute; scatter: SwingRoute } {
-  const over = (of: (values: number[]) => number): SwingRoute =>
-    Object.fromEntries(
-      ROUTE_MARKS.map((mark) => [
-        mark,
-        Object.fromEntries(KEYS.map((key) => [key, of(swings.map((swing) => swing[mark][key]))])),
-      ]),
-    ) as unknown as SwingRoute;
-  return {
-    middle: over((values) => mean(values)),
-    scatter: over((values) => (values.length < 2 ? 0 : sampleStandardDeviation(values))),
-  };
-}
+/** The mean of several swings' routes, percent. */
+export const meanRoute = (swings: readonly SwingRoute[]): SwingRoute =>
+  Object.fromEntries(
+    ROUTE_MARKS.map((mark) => [
+      mark,
+      Object.fromEntries(KEYS.map((key) => [key, mean(swings.map((swing) => swing[mark][key]))])),
+    ]),
+  ) as unknown as SwingRoute;

@@ -1,4 +1,5 @@
 import type { Hand } from '../body';
+import { numberIn } from '../units';
 import { SHOT_FIGURES, SHOT_RANGES, STRIKES, type Shot, type ShotFigure, type Strike } from '../trial';
 import { NEEDS, PER_UNIT, type ColumnSource } from './columns';
 
@@ -14,12 +15,6 @@ export interface ReadShots {
   /** Rows that can be taken, each with its line in the file, the header being line 1. */
   shots: { line: number; shot: Shot }[];
   faults: RowFault[];
-}
-
-/** A number as files write it: a decimal point or comma, a sign or a side before or after, no thousands. */
-function numberIn(text: string): number {
-  const trimmed = text.trim().replace(/[°%]/g, '').replace(',', '.').replace('\u2212', '-').trim();
-  return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(trimmed) ? Number(trimmed) : NaN;
 }
 
 /** A sideways figure may carry its side as a letter, 5.2R or L 3; that letter then overrules any sign. */

@@ -1,5 +1,6 @@
 import type { GoalName, ToldJudgement } from '../advice';
 import { PRESSURE_REMEDIES } from '../balance/remedies';
+import type { PatternTold, RouteMark } from '../balance/route';
 import type { PatternSeen, PatternWay, PressurePattern } from '../setup';
 
 const CLAUSES: Record<PressurePattern, string> = {
@@ -34,6 +35,37 @@ const SEEN: Record<PatternWay, (clause: string) => string> = {
  * @returns one sentence in lead and trail
  */
 export const seenSentence = ({ pattern, way }: PatternSeen): string => SEEN[way](CLAUSES[pattern]);
+
+/** When in the swing, as it begins a sentence. */
+const WHEN: Record<RouteMark, string> = {
+  address: 'At address',
+  'half back': 'Halfway back',
+  top: 'At the top',
+  'early down': 'Early down',
+  impact: 'At the strike',
+  finish: 'At the finish',
+};
+
+/** Where the load is and where it should be, for each pattern. */
+const LEAVES: Record<PressurePattern, (found: string, usual: string) => string> = {
+  'toe-ward going back': (found, usual) =>
+    `the trail foot bears at ${found} from its heel; the route has ${usual}.`,
+  'toes early coming down': (found, usual) =>
+    `both feet bear at ${found} from the heel; the route has ${usual}.`,
+  'heel, then toes': (found, usual) => `both feet bear at ${found} from the heel; the route has ${usual}.`,
+  reverse: (found, usual) => `the lead foot carries ${found}; the route has ${usual}.`,
+  'trail foot rolls outside': (found, usual) =>
+    `the trail foot bears at ${found} from its inside; it stood at ${usual}.`,
+  'falls back': (found, usual) => `the lead foot carries ${found}; at the strike it had ${usual}.`,
+};
+
+/**
+ * Where and when a pattern leaves the route, against where the route has the load.
+ * @param told the pattern with where it leaves, percent
+ * @returns one sentence in lead and trail
+ */
+export const leavesSentence = ({ pattern, leaves: { at, found, usual } }: PatternTold): string =>
+  `${WHEN[at]}, ${LEAVES[pattern](`${Math.round(found)}%`, `${Math.round(usual)}%`)}`;
 
 /** What is thought of where a pattern is worked at. */
 export const pressureCue = ({ pattern }: PatternSeen): string => PRESSURE_REMEDIES[pattern].cue;

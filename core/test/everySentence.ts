@@ -23,6 +23,7 @@ import {
   heldSentence,
   inFootWords,
   judge,
+  leavesSentence,
   liftWords,
   pairSentence,
   partingSentences,
@@ -74,11 +75,13 @@ const pressed = (speech: Speech): string[] => {
   const across = caseOf(
     WRITTEN_CASES.find(({ name }) => name === 'a monitor shows the path across the ball')!,
   );
-  return PRESSURE_PATTERNS.flatMap((pattern) =>
-    PATTERN_WAYS.flatMap((way) =>
+  const leaves = { at: 'half back', found: 62.4, usual: 38.2 } as const;
+  return PRESSURE_PATTERNS.flatMap((pattern) => [
+    inFootWords(leavesSentence({ pattern, by: 20, atLeast: 15, leaves }), speech.feet, speech.hand),
+    ...PATTERN_WAYS.flatMap((way) =>
       saidOf(judge({ ...across, cameFor: [], pressure: { pattern, way } }, 0), speech),
     ),
-  );
+  ]);
 };
 
 /** What a student is told of every figure, more of it, less of it, and where it was not measured before. */

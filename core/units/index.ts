@@ -5,3 +5,4 @@ export * from './length';
 export * from './format';
 export * from './shots';
 export * from './plural';
+export * from './fileNumber';

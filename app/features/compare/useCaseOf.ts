@@ -37,21 +37,24 @@ export function useCaseOf(student: Student, body: StudentBody): (judged: Judged)
       cautions: cautionsToday(student, new Date()),
       goal: goalOf(lastShoulderGoal(logged, student.id)),
     };
-    return ({ setup, played, method, cameFor }) =>
-      caseOf({
+    return ({ setup, played, method, cameFor }) => {
+      const exceptions = exceptionsWith(own, played.club);
+      return caseOf({
         ...known,
         setup,
         method,
         path: { ...personalPath(shots, played.clubLengthInches), simulated },
-        exceptions: exceptionsWith(own, played.club),
+        exceptions,
         weight: weightSeen({
           entries: logged,
           studentId: student.id,
           club: played.club,
           route: taughtRoute(method, played.club, played.shot),
           now: new Date(),
+          exceptions,
         }),
         draft: { ...played, pinned: [], intake: { cameFor } },
       });
+    };
   }, [entries, student, body]);
 }

@@ -1,5 +1,6 @@
 import type { Case, Judgement } from '@pedastance/core/advice';
 import type { MoveName } from '@pedastance/core/fit';
+import type { BandException } from '@pedastance/core/method';
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
@@ -18,20 +19,21 @@ const NONE_PINNED: readonly MoveName[] = [];
 const NOTHING_SEEN: WeightSeen = { pressure: null };
 
 /** What mat or eye saw of the student's weight with the lesson's club. */
-function useWeightSeen(): WeightSeen {
+function useWeightSeen(exceptions: readonly BandException[]): WeightSeen {
   const { student, method } = useLessonContext();
   const entries = useRecords((state) => state.entries);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
-  const pressure = useStore(lesson, (state) => state.draft?.pressure ?? null);
+  const pressures = useStore(lesson, (state) => state.draft?.pressures);
   const tests = useStore(lesson, (state) => state.draft?.tests);
   return useMemo(() => {
     if (!club) return NOTHING_SEEN;
     const route = taughtRoute(method, club, shot);
-    const draft = { pressure, ...(tests && { tests }) };
+    const draft = { pressure: pressures?.[club] ?? null, ...(tests && { tests }) };
     const now = new Date();
-    return weightSeen({ entries: Object.values(entries), studentId: student.id, club, route, now, draft });
-  }, [student.id, method, entries, club, shot, pressure, tests]);
+    const logged = Object.values(entries);
+    return weightSeen({ entries: logged, studentId: student.id, club, route, now, draft, exceptions });
+  }, [student.id, method, entries, club, shot, pressures, tests, exceptions]);
 }
 
 /** Today's address as the case it is; null before a club is chosen. */
@@ -40,7 +42,7 @@ export function useCase(): Case | null {
   const path = useLessonPath();
   const goal = useGoal();
   const exceptions = useExceptions();
-  const weight = useWeightSeen();
+  const weight = useWeightSeen(exceptions);
   const setup = useSettled((state) => state.draft?.setup ?? null);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');

@@ -28,14 +28,13 @@ export function JoinShots({ swings, club }: { swings: readonly SwingTrace[]; clu
         <Button look="quiet" words={messages.otherSwings} onPress={() => replaceSwings(parted(swings))} />
       </View>
     );
-  const withPath = shots.filter(({ path }) => path !== undefined).length;
-  if (withPath === 0) return null;
+  if (shots.every(({ path }) => path === undefined)) return null;
   if (shots.length !== swings.length) return <Quiet>{messages.notAsMany(shots.length, swings.length)}</Quiet>;
   return (
     <View className="flex-row">
       <Button
         look="plain"
-        words={messages.takePaths(withPath)}
+        words={messages.takePaths(shots.length)}
         onPress={() => replaceSwings(joined(swings, shots))}
       />
     </View>

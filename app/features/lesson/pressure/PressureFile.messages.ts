@@ -1,4 +1,4 @@
-import type { PressureRepair } from '@pedastance/core/balance';
+import type { PressureColumn, PressureMapping, PressureRepair } from '@pedastance/core/balance';
 import { plural } from '@pedastance/core/units';
 
 const odd: Record<PressureRepair, string> = {
@@ -16,10 +16,36 @@ const mend: Record<PressureRepair, string> = {
   'double the time': 'Take half the rate',
 };
 
+const columns: Record<PressureColumn, string> = {
+  time: 'Time',
+  'left load': 'Left foot, load',
+  'left along': 'Left foot, heel to toe',
+  'left across': 'Left foot, inside to outside',
+  'right load': 'Right foot, load',
+  'right along': 'Right foot, heel to toe',
+  'right across': 'Right foot, inside to outside',
+};
+const times: Record<PressureMapping['time'], string> = { milliseconds: 'Milliseconds', seconds: 'Seconds' };
+const places: Record<PressureMapping['places'], string> = {
+  percent: 'Percent',
+  share: '0 to 1',
+  millimetres: 'Millimetres',
+};
+
 /** What bringing in a recording says. */
 export const messages = {
   odd,
   mend,
+  columns,
+  times,
+  places,
+  sayColumns: 'Or say which column is which. It is remembered for files like this one.',
+  notThere: 'Not in this file',
+  column: (number: number) => `Column ${number}`,
+  timeIn: 'Time is told in',
+  placesIn: 'Places on the shoe are told in',
+  lacking: (names: readonly string[]) => `Still to be said: ${names.join(', ')}.`,
+  readIt: 'Read it so',
   has: (seconds: number, rate: number, swings: number) =>
     `${seconds} s at ${rate} frames a second. ${swings === 0 ? 'No swing in it.' : `${swings} ${plural(swings, 'swing', 'swings')} in it.`}`,
   saturated: 'Some loads are at the end of what the mat can feel: they may be more.',

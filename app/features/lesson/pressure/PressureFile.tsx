@@ -1,106 +1,150 @@
 import {
-  odditiesOf,
-  repaired,
-  swingsIn,
-  traceOf,
+  guessPressure,
   writePressure,
-  type PressureOddities,
-  type PressureRecording,
+  type PressureFault,
   type PressureRepair,
   type SwingTrace,
 } from '@pedastance/core/balance';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { common } from '../../../domain/common.messages';
 import { faultsWords } from '../../../domain/fileFaults';
+import { prefer, usePreferences } from '../../../state/preferences';
 import { addSwings } from '../../../state/pressure';
 import { Button } from '../../../ui/Button';
 import { pickFile, saveFile } from '../../../ui/files';
 import { Notice } from '../../../ui/Notice';
 import { Body, Quiet } from '../../../ui/Words';
 import { useComputation } from '../../../workers/useComputation';
-import type { Question } from '../../../workers/requests';
+import type { PressureRead, Question } from '../../../workers/requests';
 import { useLessonContext } from '../context';
+import { PressureColumns } from './PressureColumns';
 import { messages as step } from './PressureStep.messages';
 import { messages } from './PressureFile.messages';
 
 /** A file of a recording is no larger than this, bytes. */
 const LARGEST = 40 * 1024 * 1024;
 
-interface Read {
-  recording: PressureRecording;
-  oddities: PressureOddities;
-}
-
 /** A recording that was read, before anything of it is taken: what it has, and what would mend it. */
-function Preview({ read, onRead, onDone }: { read: Read; onRead: (read: Read) => void; onDone: () => void }) {
-  const { recording, oddities } = read;
-  const { rate, frames } = recording;
-  const seconds = Math.round((frames[frames.length - 1]!.at - frames[0]!.at) / 1000);
-  const mend = (repair: PressureRepair) => {
-    const mended = repaired(recording, repair);
-    onRead({ recording: mended, oddities: odditiesOf(mended) });
-  };
-  const take = () => {
-    addSwings(
-      'file',
-      swingsIn(recording).map((times) => traceOf(recording, times)),
-    );
-    onDone();
-  };
+function Preview({
+  read,
+  onMend,
+  onTake,
+  onLeave,
+}: {
+  read: PressureRead;
+  onMend: (repair: PressureRepair) => void;
+  onTake: () => void;
+  onLeave: () => void;
+}) {
+  const { seconds, rate, oddities } = read;
   return (
     <View className="gap-2 border-l-4 border-lagoon pl-3" testID="pressure-preview">
-      <Body>{messages.has(seconds, Math.round(rate), oddities.swings)}</Body>
+      <Body>{messages.has(Math.round(seconds), Math.round(rate), oddities.swings)}</Body>
       {oddities.saturated && <Notice kind="caution">{messages.saturated}</Notice>}
       {oddities.repairs.map((repair) => (
         <View key={repair} className="gap-1">
           <Body>{messages.odd[repair]}</Body>
           <View className="flex-row">
-            <Button look="plain" words={messages.mend[repair]} onPress={() => mend(repair)} />
+            <Button look="plain" words={messages.mend[repair]} onPress={() => onMend(repair)} />
           </View>
         </View>
       ))}
       <View className="flex-row flex-wrap gap-2">
-        {oddities.swings > 0 && <Button words={messages.take} onPress={take} />}
-        <Button look="quiet" words={messages.leave} onPress={onDone} />
+        {oddities.swings > 0 && <Button words={messages.take} onPress={onTake} />}
+        <Button look="quiet" words={messages.leave} onPress={onLeave} />
       </View>
     </View>
   );
 }
 
+type Asked = Question<'pressure'>;
+
+/** A file with fewer columns than two feet need is not one whose columns a coach can name. */
+const LEAST_COLUMNS = 5;
+
+/** What is wrong with a file, and the way to say which of its columns is which. */
+function NotRead({
+  refused: { faults, header },
+  asked,
+  onAsk,
+}: {
+  refused: { faults: readonly PressureFault[]; header: readonly string[] };
+  asked: Asked;
+  onAsk: (asked: Asked) => void;
+}) {
+  const { hand, mapping: said } = asked.of;
+  const [mapping, setMapping] = useState(() => said ?? guessPressure(header, hand));
+  return (
+    <>
+      <Notice kind="trouble" live>
+        {[messages.notTaken, ...faultsWords(faults)].map((line) => (
+          <Body key={line}>{line}</Body>
+        ))}
+      </Notice>
+      {header.length >= LEAST_COLUMNS && (
+        <PressureColumns
+          header={header}
+          mapping={mapping}
+          onChange={setMapping}
+          onRead={() => onAsk({ ...asked, of: { ...asked.of, mapping, repairs: [] } })}
+        />
+      )}
+    </>
+  );
+}
+
+const signatureOf = (header: readonly string[]): string => header.join('\u001f');
+
 /** Brings in a recording of a mat: read whole or refused, mended where it is odd, and taken swing by swing. */
 export function PressureFile() {
-  const { student } = useLessonContext();
-  const [asked, setAsked] = useState<Question<'pressure'> | null>(null);
-  const [mended, setMended] = useState<Read | null>(null);
+  const { student, build } = useLessonContext();
+  const remembered = usePreferences((state) => state.pressureFiles);
+  const [asked, setAsked] = useState<Asked | null>(null);
   const [tooLarge, setTooLarge] = useState(false);
+  const [header, setHeader] = useState<readonly string[] | null>(null);
   const { answer } = useComputation(asked);
-  const done = () => {
-    setAsked(null);
-    setMended(null);
-  };
+  const refused = answer && 'faults' in answer ? answer : null;
+  const read = answer && !('faults' in answer) ? answer : null;
+  // A header that was mapped before is read the same way.
+  const known = refused && !asked?.of.mapping ? remembered[signatureOf(refused.header)] : undefined;
+  useEffect(() => {
+    if (refused) setHeader(refused.header);
+    if (known) setAsked((before) => before && { ...before, of: { ...before.of, mapping: known } });
+  }, [refused, known]);
   const bring = async () => {
     const file = await pickFile('.csv,text/csv');
     if (!file) return;
-    setMended(null);
     setTooLarge(file.size > LARGEST);
+    setHeader(null);
     if (file.size > LARGEST) return setAsked(null);
-    setAsked({ ask: 'pressure', of: { text: await file.text(), hand: student.hand } });
+    const { shoeLength, shoeBreadth } = build.figures;
+    const shoe = { length: shoeLength.value, breadth: shoeBreadth.value };
+    const of = { text: await file.text(), hand: student.hand, shoe, mapping: null, repairs: [] };
+    setAsked({ ask: 'pressure', of });
   };
-  const faults = answer && 'faults' in answer ? [messages.notTaken, ...faultsWords(answer.faults)] : [];
-  const read = mended ?? (answer && 'recording' in answer ? answer : null);
+  const take = ({ swings }: PressureRead, { of: { mapping } }: Asked) => {
+    addSwings('file', swings);
+    if (mapping && header) prefer({ pressureFiles: { ...remembered, [signatureOf(header)]: mapping } });
+    setAsked(null);
+  };
+  const mend = (repair: PressureRepair) =>
+    setAsked(
+      (before) => before && { ...before, of: { ...before.of, repairs: [...before.of.repairs, repair] } },
+    );
   return (
     <View className="gap-2">
       <Button look="plain" words={step.fromFile} onPress={() => void bring()} />
       {asked && !answer && <Quiet>{common.working}</Quiet>}
-      {(faults.length > 0 || tooLarge) && (
+      {tooLarge && (
         <Notice kind="trouble" live>
-          {(tooLarge ? [messages.tooLarge] : faults).map((line) => (
-            <Body key={line}>{line}</Body>
-          ))}
+          {messages.tooLarge}
         </Notice>
       )}
-      {asked && read && <Preview read={read} onRead={setMended} onDone={done} />}
+      {asked && refused && !known && <NotRead refused={refused} asked={asked} onAsk={setAsked} />}
+      {asked && read && (
+        <Preview read={read} onMend={mend} onTake={() => take(read, asked)} onLeave={() => setAsked(null)} />
+      )}
     </View>
   );
 }

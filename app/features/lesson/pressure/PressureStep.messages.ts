@@ -51,7 +51,7 @@ export const messages = {
   notAsMany: (shots: number, swings: number) =>
     `${shots} ${plural(shots, 'shot', 'shots')} today, ${swings} ${plural(swings, 'swing', 'swings')} here: with as many of each, the swings take their paths.`,
   takePaths: (count: number) =>
-    `Take the ${plural(count, 'path', 'paths')} of today’s ${count} ${plural(count, 'shot', 'shots')}, in order`,
+    count === 1 ? 'Take the path of today’s shot' : `Take the paths of today’s ${count} shots, in order`,
   path: 'Path of this swing',
   pathHelp: 'From a monitor: in-to-out positive, out-to-in negative.',
   pathExpected: (found: Said) => `Expected −30 to 30 degrees, found ${found}.`,
@@ -64,10 +64,9 @@ export const messages = {
   driftMore: (count: number) => `${count} swings with a path tell how path and drift go together.`,
   more: 'Three swings tell a habit from a chance.',
   clean: 'These swings keep to the route.',
-  beyond: (by: Said) => `By ${by} on average: more than the swings differ.`,
   think: (cue: Said) => `Think: ${cue}`,
   rehearse: (how: Said) => `Rehearse: ${how}`,
-  drill: (name: Said) => `Drill: ${name}`,
+  drill: (name: Said, dose: Said) => `Drill: ${name}. ${dose}`,
   check: (what: Said) => `Next time: ${what}`,
   notFor: 'Not after a fall, or when dizzy: leave the one-leg part out.',
   keepCue: 'Keep the swings with this cue',

@@ -139,7 +139,7 @@ function Swings({
 function Pressure({ club }: { club: ClubId }) {
   const { student, build } = useLessonContext();
   const live = useStore(liveMat, (state) => state.line !== 'off');
-  const pressure = useStore(lesson, (state) => state.draft?.pressure ?? null);
+  const pressure = useStore(lesson, (state) => state.draft?.pressures?.[club] ?? null);
   const [chosen, setChosen] = useState<number | null>(null);
   const [kept, setKept] = useState(false);
   useEffect(() => closeMat, []);

@@ -4,19 +4,21 @@ import {
   LEAST_SWINGS,
   patternsIn,
   PRESSURE_REMEDIES,
-  routeSpread,
+  meanRoute,
+  type PatternTold,
   type SwingRoute,
 } from '@pedastance/core/balance';
 import { DRILL_LIBRARY } from '@pedastance/core/card';
 import type { ClubId } from '@pedastance/core/club';
-import { patternSentence } from '@pedastance/core/phrases';
+import { leavesSentence, patternSentence } from '@pedastance/core/phrases';
 import type { PressurePattern, PressureRoute } from '@pedastance/core/setup';
+import { angleFigure } from '@pedastance/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { common } from '../../../domain/common.messages';
 import { isUnsteady } from '../../../domain/ladders';
-import { routeOfTrace, type PressureDraft } from '../../../domain/pressure';
+import { ownMiddle, routeOfTrace, type PressureDraft } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
 import { pairsIn, pairsKept } from '../../../domain/pressureShots';
 import { lesson } from '../../../state/lesson';
@@ -28,6 +30,7 @@ import { Choice } from '../../../ui/Choice';
 import { Notice } from '../../../ui/Notice';
 import { Body, Heading, Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
+import { useExceptions } from '../Exceptions';
 import { messages } from './PressureStep.messages';
 
 const percent = (value: number): string => `${Math.round(value)}%`;
@@ -36,7 +39,7 @@ const TOLD_AT = ['address', 'top', 'impact', 'finish'] as const;
 
 /** Where the load was at each moment, over all swings. */
 function Places({ routes }: { routes: readonly SwingRoute[] }) {
-  const { middle } = routeSpread(routes);
+  const middle = meanRoute(routes);
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   return (
@@ -54,27 +57,29 @@ function Places({ routes }: { routes: readonly SwingRoute[] }) {
 }
 
 /** What to do about a pattern: one cue, one rehearsal, one drill, and what is looked at the next time. */
-function Remedy({ pattern, by }: { pattern: PressurePattern; by: number }) {
+function Remedy({ told }: { told: PatternTold }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
+  const { pattern } = told;
   const { does, cue, rehearse, drill, check } = PRESSURE_REMEDIES[pattern];
   const named = DRILL_LIBRARY.find(({ id }) => id === drill);
   const say = (words: string) => spoken(words, speech);
   return (
     <View className="gap-1 border-l-4 border-lagoon pl-3" testID="pressure-pattern">
       <Body className="text-lg font-semibold">{say(patternSentence(pattern))}</Body>
+      <Quiet>{say(leavesSentence(told))}</Quiet>
       <Body>{say(does)}</Body>
-      <Quiet>{messages.beyond(percent(by))}</Quiet>
       <Body className="font-semibold">{say(messages.think(cue))}</Body>
       <Body>{say(messages.rehearse(rehearse))}</Body>
-      {named && <Body>{say(messages.drill(named.name))}</Body>}
+      {named && <Body>{say(messages.drill(named.name, named.dose))}</Body>}
       <Quiet>{say(messages.check(check))}</Quiet>
       {isUnsteady(student) && <Notice kind="caution">{messages.notFor}</Notice>}
     </View>
   );
 }
 
-const degrees = (slope: number): string => `${(10 * slope).toFixed(1)}°`;
+/** Degrees of path for ten percent of drift. */
+const degrees = (slope: number): string => angleFigure(10 * slope, 1);
 
 /** How this student's drift and path go together, once enough swings have a path. */
 function DriftTold({ swings, source, club }: Pick<PressureDraft, 'swings' | 'source'> & { club: ClubId }) {
@@ -121,7 +126,11 @@ export function PressureTold({
   const [fault, setFault] = useState('');
   const { swings, hangsBack, source } = pressure;
   const routes = useMemo(() => swings.map(routeOfTrace), [swings]);
-  const told = useMemo(() => patternsIn(routes, route, { hangsBack }), [routes, route, hangsBack]);
+  const middle = ownMiddle(useExceptions());
+  const told = useMemo(
+    () => patternsIn(routes, route, { hangsBack, middle }),
+    [routes, route, hangsBack, middle],
+  );
   const [first, ...others] = told;
   const keep = (pattern: PressurePattern | null) => {
     const cue = pattern ? spoken(PRESSURE_REMEDIES[pattern].cue, speech) : '';
@@ -134,10 +143,9 @@ export function PressureTold({
     <View className="gap-3" testID="pressure-told">
       <Places routes={routes} />
       <Quiet>{messages.route(route)}</Quiet>
-      <DriftTold swings={swings} source={source} club={club} />
       {swings.length < LEAST_SWINGS && <Quiet>{messages.more}</Quiet>}
       {swings.length >= LEAST_SWINGS && !first && <Notice kind="good">{messages.clean}</Notice>}
-      {first && <Remedy pattern={first.pattern} by={first.by} />}
+      {first && <Remedy told={first} />}
       {others.length > 0 && (
         <View className="gap-1">
           <Heading>{messages.other}</Heading>
@@ -146,6 +154,7 @@ export function PressureTold({
           ))}
         </View>
       )}
+      <DriftTold swings={swings} source={source} club={club} />
       <Choice
         label={messages.trunk}
         options={[
