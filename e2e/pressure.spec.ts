@@ -140,13 +140,13 @@ test('a recording whose columns say nothing is mapped once, and its swings take 
   await bring();
   await expect(page.getByText(/^Line 1, time: expected time_ms/)).toBeVisible();
   const columns = page.getByTestId('pressure-columns');
-  await expect(columns).toContainText('Still to be said: time, left foot, load, left foot, heel to toe');
+  await expect(columns).toContainText('Still to be said: time, left foot load, left foot heel to toe');
   for (const [label, name] of [
     ['Time', 'A'],
-    ['Left foot, load', 'B'],
-    ['Left foot, heel to toe', 'C'],
-    ['Right foot, load', 'D'],
-    ['Right foot, heel to toe', 'E'],
+    ['Left foot load', 'B'],
+    ['Left foot heel to toe', 'C'],
+    ['Right foot load', 'D'],
+    ['Right foot heel to toe', 'E'],
   ] as const)
     await columns.getByLabel(label, { exact: true }).selectOption({ label: name });
   await press(page, 'Read it so');

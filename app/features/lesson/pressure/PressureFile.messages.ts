@@ -18,12 +18,12 @@ const mend: Record<PressureRepair, string> = {
 
 const columns: Record<PressureColumn, string> = {
   time: 'Time',
-  'left load': 'Left foot, load',
-  'left along': 'Left foot, heel to toe',
-  'left across': 'Left foot, inside to outside',
-  'right load': 'Right foot, load',
-  'right along': 'Right foot, heel to toe',
-  'right across': 'Right foot, inside to outside',
+  'left load': 'Left foot load',
+  'left along': 'Left foot heel to toe',
+  'left across': 'Left foot inside to outside',
+  'right load': 'Right foot load',
+  'right along': 'Right foot heel to toe',
+  'right across': 'Right foot inside to outside',
 };
 const times: Record<PressureMapping['time'], string> = { milliseconds: 'Milliseconds', seconds: 'Seconds' };
 const places: Record<PressureMapping['places'], string> = {

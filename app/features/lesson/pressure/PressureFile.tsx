@@ -134,7 +134,9 @@ export function PressureFile() {
     );
   return (
     <View className="gap-2">
-      <Button look="plain" words={step.fromFile} onPress={() => void bring()} />
+      <View className="flex-row">
+        <Button look="plain" words={step.fromFile} onPress={() => void bring()} />
+      </View>
       {asked && !answer && <Quiet>{common.working}</Quiet>}
       {tooLarge && (
         <Notice kind="trouble" live>

@@ -42,10 +42,10 @@ function StandOn({ club }: { club: ClubId }) {
   };
   return (
     <View className="gap-2">
-      <View className="flex-row flex-wrap gap-2">
+      <View className="flex-row">
         <Button words={messages.stand} onPress={() => void stand()} />
-        <PressureFile />
       </View>
+      <PressureFile />
       {fault !== '' && (
         <Notice kind="trouble" live>
           {fault}
