@@ -22,6 +22,7 @@ test('a left-hander settles on the mat, three swings are found over a cut line, 
   ).toBeVisible();
   await expect(page.getByTestId('live-share')).toHaveText(/^\d+%$/);
   // Nobody stands still at once.
+  await expect(page.getByTestId('live-sway')).toHaveText(/^Still\.$|^Sways by \d+%\.$/);
   await page.waitForTimeout(5500);
   await press(page, 'Hold … take it');
   await expect(page.getByText(/^Got it: lead \d+%, heel to toe \d+% and \d+%\.$/)).toBeVisible();

@@ -214,7 +214,7 @@ export async function signIn(page: Page, product: Product, email = LANTERN): Pro
   await page.goto(`${product.origin}/settings`);
   await page.getByRole('radio', { name: 'Lead and trail' }).click();
   await preferenceKept(page, 'feet', 'lead and trail');
-  await page.goto(`${product.origin}/`);
+  await press(page, 'Back to the students');
   await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
 }
 

@@ -16,7 +16,7 @@ import {
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import { answerFor, type BandException, type HouseMethod } from '@pedastance/core/method';
 import { PRESSURE_ROUTES, type PatternSeen, type PressureRoute, type Setup } from '@pedastance/core/setup';
-import { newestTest, type TestTries } from './fieldTests';
+import { newestTest, triesIn, type TestTries, type TryOf } from './fieldTests';
 import { standingOf } from './standing';
 
 /** Swings with pressure of the open lesson. */
@@ -71,13 +71,13 @@ const isFresh = ({ madeAt }: { madeAt: string }, now: Date): boolean =>
 function triesOf<Name extends 'stripe' | 'finish' | 'lift' | 'broomstick'>(
   test: Name,
   { entries, studentId, club, now, draft }: WeightLooked,
-): NonNullable<TestTries[Name]> | readonly [] {
-  const today = draft?.tests?.[test];
-  if (today && today.length > 0) return today;
+): readonly TryOf<Name>[] {
+  const today = triesIn(draft?.tests, test, club);
+  if (today.length > 0) return today;
   const kept: { madeAt: string; tries: unknown } | null = newestTest<
     'stripe' | 'finish' | 'lift' | 'broomstick'
   >(entries, studentId, { test, club });
-  return kept && isFresh(kept, now) ? (kept.tries as NonNullable<TestTries[Name]>) : [];
+  return kept && isFresh(kept, now) ? (kept.tries as readonly TryOf<Name>[]) : [];
 }
 
 /** A student's own settled middle, percent from the heel; null where it was not found. */

@@ -1,5 +1,6 @@
-import type { TestName, TestOf } from '@pedastance/contract';
+import type { TestName } from '@pedastance/contract';
 import type { LadderTurn } from '@pedastance/core/ladder';
+import { triesIn, triesKey, type TryOf } from '../domain/fieldTests';
 import { changeDraft, lesson } from './lesson';
 
 const NONE: readonly never[] = [];
@@ -23,13 +24,15 @@ export const beginLadderAnew = (key: string): void => change(key, NONE);
 /** Opens a field test, or the list of them. */
 export const openFieldTest = (key: string | null): void => changeDraft({ openTest: key });
 
-type TryOf<Name extends TestName> = TestOf<Name>['tries'][number];
+function triesOf<Name extends TestName>(test: Name): readonly TryOf<Name>[] {
+  const { tests, club } = lesson.getState().draft!;
+  return triesIn(tests, test, club);
+}
 
-const triesOf = <Name extends TestName>(test: Name): readonly TryOf<Name>[] =>
-  (lesson.getState().draft?.tests?.[test] ?? NONE) as readonly TryOf<Name>[];
-
-const changeTries = (test: TestName, tries: readonly object[]): void =>
-  changeDraft({ tests: { ...lesson.getState().draft?.tests, [test]: tries } });
+function changeTries(test: TestName, tries: readonly object[]): void {
+  const { tests, club } = lesson.getState().draft!;
+  changeDraft({ tests: { ...tests, [triesKey(test, club)]: tries } });
+}
 
 /** Notes what came of one try of a test. */
 export const noteTry = <Name extends TestName>(test: Name, tried: TryOf<Name>): void =>

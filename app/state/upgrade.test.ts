@@ -153,6 +153,13 @@ test('a lesson in progress is measured in what its coach had placed or noted, an
   expect(placed!.agreed!.measured.stanceWidth).toEqual({ way: 'tape', uncertainty: 10 });
 });
 
+test('tries of a lesson in progress are those with its club, but of a test that no club is held for', () => {
+  const tests = { finish: [{ held: true }], broomstick: [{ felt: 'toes' }] };
+  const after = upgradedDraft({ ...DRAFT, club: 'driver', tests } as unknown as LessonDraft);
+  expect(after.tests).toEqual({ 'finish, driver': tests.finish, broomstick: tests.broomstick });
+  expect(upgradedDraft(after).tests).toEqual(after.tests);
+});
+
 test('swings of a lesson in progress are those with its club, and name no shot', () => {
   const before = { source: 'file' as const, hangsBack: null, swings: [{ path: 2 }] };
   const draft = { ...DRAFT, club: '7-iron', pressure: before } as unknown as LessonDraft;

@@ -6,6 +6,8 @@ import {
 } from '@pedastance/contract/earlier';
 import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './schema';
+import type { TestName } from '@pedastance/contract';
+import { triesKey } from '../domain/fieldTests';
 import type { LessonDraft } from '../domain/lessonDraft';
 import type { PressureDraft } from '../domain/pressure';
 import { NOTHING_ASKED } from '@pedastance/core/body/person';
@@ -35,6 +37,16 @@ const upgradedLadders = (ladders: LessonDraft['ladders']): LessonDraft['ladders'
     Object.entries(ladders).map(([key, turns]) => [
       key,
       turns.map((turn) => ({ ...turn, measured: turn.measured ?? null })),
+    ]),
+  );
+
+/** Tries of a lesson from before they were kept apart by club: they were with the club it had. */
+const upgradedTests = ({ tests, club }: LessonDraft): LessonDraft['tests'] =>
+  tests &&
+  Object.fromEntries(
+    Object.entries(tests).map(([key, tries]) => [
+      key.includes(', ') ? key : triesKey(key as TestName, club),
+      tries,
     ]),
   );
 
@@ -70,6 +82,7 @@ export function upgradedDraft({
     pinned: draft.pinned ?? [],
     ladders: upgradedLadders(draft.ladders),
     pressures: upgradedPressures(draft, pressure),
+    tests: upgradedTests(draft),
     screen: draft.screen && upgradedScreen(draft.screen),
     setup: draft.setup && upgradedDraftSetup(draft.setup, { feetPlaced, balanceNoted }),
     agreed: draft.agreed && upgradedSetup(draft.agreed),

@@ -10,6 +10,7 @@ import {
   recordingOfTrace,
   ROUTE_MARKS,
   steadiest,
+  swayOf,
   swingsIn,
   traceOf,
   withTime,
@@ -80,6 +81,17 @@ describe('how somebody stands', () => {
     expect(told.leadShare.value).toBeCloseTo(48);
     expect(told.leadHeelToe.value).toBeCloseTo(62);
     expect(told.leadShare.uncertainty).toBe(2);
+  });
+
+  // By hand: the standard deviation of a sine is its height over the root of two.
+  test('how far somebody sways is told of the last two seconds, on both feet alone', () => {
+    const swaying = at100(800, (at) =>
+      frame(at, at < 4000 ? 70 : 50 + 6 * Math.sin((2 * Math.PI * at) / 500)),
+    );
+    expect(swayOf(swaying)).toBeCloseTo(6 / Math.SQRT2, 1);
+    expect(swayOf(at100(800, (at) => frame(at, 50)))).toBe(0);
+    expect(swayOf(at100(150, (at) => frame(at, 50)))).toBeNull();
+    expect(swayOf(at100(800, (at) => frame(at, at > 7500 ? 98 : 50)))).toBeNull();
   });
 
   test('one foot off the ground is no standing, nor is less than two seconds', () => {

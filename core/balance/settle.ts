@@ -45,6 +45,25 @@ const figureOf = (values: readonly number[]): Angle => ({
 });
 
 /**
+ * How far share and places wander over the last two seconds: the greatest of their standard deviations.
+ * @param recording of somebody who settles
+ * @returns percent; null before there are two seconds, and where they are not on both feet
+ */
+export function swayOf({ rate, frames }: PressureRecording): number | null {
+  const last = frames.slice(-Math.round((SETTLED_MS / 1000) * rate));
+  if (last.length < 2 || last.length < (SETTLED_MS / 1000) * rate || !last.every(isStanding)) return null;
+  const series = [
+    leadShareOf,
+    ({ lead }: PressureFrame) => lead.along,
+    ({ trail }: PressureFrame) => trail.along,
+  ];
+  return Math.max(...series.map((of) => sampleStandardDeviation(last.map(of))));
+}
+
+/** Somebody who sways by no more than this stands still: a mat tells no better (starting value), percent. */
+export const STILL_SWAY = MAT_UNCERTAINTY;
+
+/**
  * The steadiest two seconds of standing on both feet: where share and centres wander least.
  * @param recording of somebody who settles
  * @returns null where there are not two seconds of standing still on both feet

@@ -4,7 +4,7 @@ import UndoIcon from 'lucide-react-native/icons/undo-2';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { newestTest } from '../../../domain/fieldTests';
+import { newestTest, triesIn } from '../../../domain/fieldTests';
 import { entryFound, testFound } from '../../../domain/fieldTestWords';
 import type { OwnBand } from '../../../domain/ladders';
 import { spoken } from '../../../domain/sentences';
@@ -21,11 +21,9 @@ import { useLessonContext } from '../context';
 import { messages } from './FieldTests.messages';
 import { useKeep } from './useKeep';
 
-const NONE: readonly never[] = [];
-
-/** What was tried of a test in the open lesson. */
+/** What was tried of a test in the open lesson with its club. */
 export function useTries<Name extends TestName>(test: Name): TestOf<Name>['tries'] {
-  const tries = useStore(lesson, (state) => state.draft?.tests?.[test] ?? NONE);
+  const tries: unknown = useStore(lesson, ({ draft }) => triesIn(draft?.tests, test, draft?.club ?? null));
   return tries as TestOf<Name>['tries'];
 }
 

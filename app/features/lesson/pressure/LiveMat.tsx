@@ -1,5 +1,7 @@
 import {
   steadiest,
+  STILL_SWAY,
+  swayOf,
   swingsIn,
   traceOf,
   type PressureRecording,
@@ -37,6 +39,8 @@ const LOOK_MS = 1000;
 const LOOKED_AT_MS = 9000;
 /** Standing still is looked for in the last of the recording, ms. */
 const STOOD_MS = 10_000;
+/** How still somebody stands is told by so much of it, ms. */
+const SWAY_MS = 2000;
 
 /** The last part of the recording. */
 function lastOf(ms: number): PressureRecording {
@@ -69,9 +73,9 @@ function useSwingsFound(): void {
   }, []);
 }
 
-/** How the student stands now, in whole percent, a few times a second. */
+/** How the student stands now and how still, in whole percent, a few times a second. */
 function useStandsNow() {
-  const [stands, setStands] = useState<ReturnType<typeof standsNow> | null>(null);
+  const [stands, setStands] = useState<(ReturnType<typeof standsNow> & { sway: number | null }) | null>(null);
   useEffect(() => {
     let shown = 0;
     return onFrames(() => {
@@ -79,7 +83,7 @@ function useStandsNow() {
       const frame = newestFrame();
       if (!frame || now - shown < FIGURES_MS) return;
       shown = now;
-      setStands(standsNow(frame));
+      setStands({ ...standsNow(frame), sway: swayOf(lastOf(SWAY_MS)) });
     });
   }, []);
   return stands;
@@ -147,6 +151,11 @@ export function LiveMat() {
             {spoken(messages.heelToe(`${stands.lead}%`, `${stands.trail}%`), speech)}
           </Body>
         </View>
+      )}
+      {stands && stands.sway !== null && (
+        <Quiet testID="live-sway">
+          {stands.sway <= STILL_SWAY ? messages.still : messages.sways(percent(stands.sway))}
+        </Quiet>
       )}
       <Asked />
       <Quiet>{messages.centre}</Quiet>

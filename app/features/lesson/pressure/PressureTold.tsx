@@ -8,7 +8,8 @@ import {
   type PatternTold,
   type SwingRoute,
 } from '@pedastance/core/balance';
-import { DRILL_LIBRARY } from '@pedastance/core/card';
+import { isMinor } from '@pedastance/core/body';
+import { DRILL_LIBRARY, mayDrill } from '@pedastance/core/card';
 import type { ClubId } from '@pedastance/core/club';
 import { leavesSentence, patternSentence } from '@pedastance/core/phrases';
 import type { PressurePattern, PressureRoute } from '@pedastance/core/setup';
@@ -20,6 +21,7 @@ import { common } from '../../../domain/common.messages';
 import { isUnsteady } from '../../../domain/ladders';
 import { ownMiddle, routeOfTrace, type PressureDraft } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
+import { dayOf } from '../../../domain/students';
 import { pairsIn, pairsKept } from '../../../domain/pressureShots';
 import { lesson } from '../../../state/lesson';
 import { keepPressure, noteTrunk } from '../../../state/pressure';
@@ -62,7 +64,9 @@ function Remedy({ told }: { told: PatternTold }) {
   const speech = useSpeech(student.hand);
   const { pattern } = told;
   const { does, cue, rehearse, drill, check } = PRESSURE_REMEDIES[pattern];
-  const named = DRILL_LIBRARY.find(({ id }) => id === drill);
+  const minor = isMinor(student, dayOf(new Date()));
+  const named = DRILL_LIBRARY.find(({ id }) => id === drill)!;
+  const may = mayDrill(named, { facts: student.facts, minor });
   const say = (words: string) => spoken(words, speech);
   return (
     <View className="gap-1 border-l-4 border-lagoon pl-3" testID="pressure-pattern">
@@ -71,8 +75,10 @@ function Remedy({ told }: { told: PatternTold }) {
       <Body>{say(does)}</Body>
       <Body className="font-semibold">{say(messages.think(cue))}</Body>
       <Body>{say(messages.rehearse(rehearse))}</Body>
-      {named && <Body>{say(messages.drill(named.name, named.dose))}</Body>}
+      {may && <Body>{say(messages.drill(named.name, named.dose))}</Body>}
+      {may && named.needs !== '' && <Quiet>{messages.needs(named.needs)}</Quiet>}
       <Quiet>{say(messages.check(check))}</Quiet>
+      {!may && <Notice kind="caution">{messages.noDrill(named.name)}</Notice>}
       {isUnsteady(student) && <Notice kind="caution">{messages.notFor}</Notice>}
     </View>
   );
