@@ -3,7 +3,7 @@ import { hasRemedy } from '../body/facts';
 import { MOST_FLARE } from '../fit/model';
 import { questionOf } from '../method';
 import { MORE_TURN, neverAsked } from '../reading';
-import { FIGURES, measureAddress, turnStance, type FigureName, type Item } from '../setup';
+import { FIGURES, isByMat, measureAddress, turnStance, type FigureName, type Item } from '../setup';
 import { MOST_LIFT_MM } from '../turn';
 import { radians } from '../units';
 import { slotOf, slotOfThing, TOE_LINE, toesApart, type State } from './state';
@@ -294,6 +294,10 @@ function leadHeelUp(making: Making): Candidate[] {
   );
 }
 
+/** Path and pressure drag each other: where a mat told the one and shots the other, they are worked at one at a time. */
+const pathWaits = (given: Case): boolean =>
+  !!given.pressure && isByMat(given.pressure) && !given.done.includes('pressure') && toldPath(given) !== null;
+
 /**
  * Every way of doing each thing that this case allows.
  * @param given the case
@@ -318,7 +322,9 @@ export function candidatesOf(
     fineness,
     isShort: (...goals) => goals.some((goal) => short.has(goal)),
   };
-  const serving = new Set([...short].flatMap((goal) => SERVED_BY[goal]));
+  const serving = new Set(
+    [...short].filter((goal) => goal !== 'path' || !pathWaits(given)).flatMap((goal) => SERVED_BY[goal]),
+  );
   return [
     ...leadFoot(making),
     ...trailFoot(making),

@@ -2,6 +2,7 @@ import {
   asPlayed,
   bandsFor,
   CLUBS_AND_SHOTS,
+  GOALS,
   judge,
   measureAddress,
   ownFlareDifference,
@@ -17,7 +18,6 @@ import { body as studentBody } from '../test/example';
 import { method } from '../test/fitProblems';
 import { bodyOf } from '../test/turning';
 import { WRITTEN_CASES } from '../test/writtenCases';
-import { GOALS as GOALS_IN_ORDER } from '../advice';
 
 const named = (name: string, over: Partial<Case> = {}): Case => ({
   ...caseOf(WRITTEN_CASES.find((each) => each.name === name)!),
@@ -150,7 +150,21 @@ describe('where the weight goes in the swing', () => {
     const placeOf = (over: Partial<Case>) =>
       told({ ...over, cameFor: ['curves away'] }).goals.findIndex(({ goal }) => goal === 'pressure');
     expect(placeOf(seen('file'))).toBe(1);
-    expect(placeOf(seen('stripe'))).toBe(GOALS_IN_ORDER.indexOf('pressure'));
+    expect(placeOf(seen('stripe'))).toBe(GOALS.indexOf('pressure'));
+  });
+
+  test('and a path that is off are worked at one at a time; one that only an eye saw does not hold the path back', () => {
+    const across = named('a monitor shows the path across the ball');
+    const paths = ['line', 'ball', 'load', 'shoulders', 'trail foot'];
+    const before = names(judge({ ...across, pressure: null }, 0));
+    expect(before.filter((thing) => paths.includes(thing)).length).toBeGreaterThan(0);
+    const { things, goals } = judge({ ...across, ...seen('file') }, 0);
+    expect(things.flatMap(({ serves }) => serves)).toContain('pressure');
+    expect(things.flatMap(({ serves }) => serves)).not.toContain('path');
+    expect(goals.find(({ goal }) => goal === 'path')!.after).toBeGreaterThan(0);
+    expect(names(judge({ ...across, ...seen('stripe') }, 0))).toEqual(
+      expect.arrayContaining(before.slice(0, 1)),
+    );
   });
 
   test('waits for the turn that has no room, and is none of a pitch', () => {

@@ -14,6 +14,9 @@ import {
   withMeasured,
   FIGURES,
   NOT_LOOKED_AT,
+  PATTERN_WAYS,
+  PRESSURE_PATTERNS,
+  type PatternSeen,
   TELL_TALE_NAMES,
   type Item,
   type Posture,
@@ -181,6 +184,10 @@ export function drawnCase(random: () => number): Case {
   return caseOf(written);
 }
 
+/** What a mat or an eye saw of the pressure, in one case of four. */
+export const drawnPressure = (random: () => number): PatternSeen | null =>
+  random() < 0.25 ? { pattern: pick(random, PRESSURE_PATTERNS), way: pick(random, PATTERN_WAYS) } : null;
+
 /** Things that a coach says without a figure. */
 const WITHOUT_FIGURES: readonly Thing[] = [
   'trail foot release',
@@ -190,6 +197,7 @@ const WITHOUT_FIGURES: readonly Thing[] = [
   'load',
   'trail knee',
   'lead heel up',
+  'pressure',
 ];
 
 /** What was seen too far is no further than the method has it. */
