@@ -14,3 +14,6 @@ export const MOST_SHOULDERS_OF_HEIGHT = 0.4;
 
 export const LONGEST_METHOD_NAME = 80;
 export const LONGEST_METHOD_TEXT = 500;
+
+/** Swings that one entry of pressure keeps: those of a whole trial. */
+export const MOST_PRESSURE_SWINGS = 24;

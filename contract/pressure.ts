@@ -4,6 +4,7 @@ import { CLUB_IDS } from '@pedastance/core/club';
 import { PRESSURE_PATTERNS, PRESSURE_ROUTES } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { entryCommon, Id, Moment, text } from './common';
+import { MOST_PRESSURE_SWINGS } from './limits';
 import { SetupShape } from './setup';
 import { MOST_SHOTS } from './trials';
 
@@ -13,8 +14,6 @@ export const PRESSURE_SOURCES = ['simulated mat', 'file'] as const;
 /** Of a trace so many frames: five seconds at 200 a second. */
 const MOST_FRAMES = 1000;
 const LEAST_FRAMES = 50;
-/** Swings that one entry keeps. */
-export const MOST_PRESSURE_SWINGS = 10;
 
 const series = (most: number) => z.array(z.int().min(0).max(most)).min(LEAST_FRAMES).max(MOST_FRAMES);
 const SERIES = ['load', 'share', 'leadAlong', 'leadAcross', 'trailAlong', 'trailAcross'] as const;

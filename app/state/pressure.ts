@@ -1,4 +1,5 @@
 import type { NewMatSession, PressureEntry, Student } from '@pedastance/contract';
+import { MOST_PRESSURE_SWINGS } from '@pedastance/contract/limits';
 import type { SwingTrace } from '@pedastance/core/balance';
 import { v7 as newId } from 'uuid';
 import type { PressureDraft } from '../domain/pressure';
@@ -8,9 +9,6 @@ import { api } from './api';
 import { changeDraft, lesson } from './lesson';
 import { openMat } from './liveMat';
 import { entryPost, keepInLesson } from './writes/inLesson';
-
-/** So many swings are kept together, the newest. */
-const MOST_SWINGS = 10;
 
 const NOTHING: PressureDraft = { source: 'simulated mat', swings: [], hangsBack: null };
 
@@ -25,7 +23,7 @@ export const addSwings = (source: PressureDraft['source'], swings: readonly Swin
   change((before) => ({
     ...before,
     source,
-    swings: [...(before.source === source ? before.swings : []), ...swings].slice(-MOST_SWINGS),
+    swings: [...(before.source === source ? before.swings : []), ...swings].slice(-MOST_PRESSURE_SWINGS),
   }));
 
 /** Puts a swing in place of one, or takes it away where none is given. */

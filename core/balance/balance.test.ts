@@ -115,6 +115,21 @@ describe('the moments of a swing', () => {
     expect(withTime(TIMES, 'address', 1900).address).toBe(1799);
   });
 
+  test('a swing of a fast mat is kept at a hundred frames a second, its moments to the ms', () => {
+    const fast = {
+      rate: 500,
+      frames: Array.from({ length: 2500 }, (_, at) => frame(2 * at, 50 + 20 * Math.sin(at / 250))),
+    };
+    const times = { address: 1000, top: 1801, 'early down': 1903, impact: 2057, finish: 2900 };
+    const trace = traceOf(fast, times);
+    expect(trace.rate).toBe(100);
+    expect(trace.share).toHaveLength(261);
+    expect(trace.times).toEqual({ address: 500, top: 1301, 'early down': 1403, impact: 1557, finish: 2400 });
+    const at = recordingOfTrace(trace).frames[130]!;
+    expect(at.at).toBe(1300);
+    expect(leadShareOf(at)).toBeCloseTo(leadShareOf(fast.frames[900]!), 0);
+  });
+
   test('a swing that is kept comes back as it was, to a tenth of a percent', () => {
     const recording = at100(500, (at) => frame(at, 50 + 20 * Math.sin(at / 500), 40 + at / 200));
     const trace = traceOf(recording, TIMES);

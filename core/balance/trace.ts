@@ -28,6 +28,9 @@ export interface SwingTrace {
 const KEPT_BEFORE = 500;
 const KEPT_AFTER = 200;
 
+/** A swing that is kept needs no more frames a second: its moments were found in all of them. */
+const KEPT_RATE = 100;
+
 const tenths = (value: number): number => Math.round(10 * value);
 
 /**
@@ -38,13 +41,14 @@ const tenths = (value: number): number => Math.round(10 * value);
  */
 export function traceOf(recording: PressureRecording, times: SwingTimes): SwingTrace {
   const weight = median(recording.frames.map(totalLoad)) || 1;
-  const frames = recording.frames.filter(
-    ({ at }) => at >= times.address - KEPT_BEFORE && at <= times.finish + KEPT_AFTER,
-  );
+  const every = Math.ceil(Math.round(recording.rate) / KEPT_RATE);
+  const frames = recording.frames
+    .filter(({ at }) => at >= times.address - KEPT_BEFORE && at <= times.finish + KEPT_AFTER)
+    .filter((_, place) => place % every === 0);
   const start = frames[0]?.at ?? times.address;
   const moved = Object.fromEntries(SWING_MARKS.map((mark) => [mark, Math.round(times[mark] - start)]));
   return {
-    rate: recording.rate,
+    rate: recording.rate / every,
     load: frames.map((frame) => Math.round((1000 * totalLoad(frame)) / weight)),
     share: frames.map((frame) => tenths(leadShareOf(frame))),
     leadAlong: frames.map(({ lead }) => tenths(lead.along)),

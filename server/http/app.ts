@@ -20,6 +20,8 @@ export interface AppSettings {
 }
 
 const BODY_LIMIT = '64kb';
+/** An entry of the log: two dozen swings on a mat are the largest. */
+const ENTRY_LIMIT = '256kb';
 /** A photo in base64, with what it was measured by. */
 const PHOTO_LIMIT = '640kb';
 /** Two pictures of a card. */
@@ -130,6 +132,7 @@ export function createApp(settings: AppSettings, services: Services, log: Logger
   // A body that was read is not read again.
   app.use('/api/photos', express.json({ limit: PHOTO_LIMIT }));
   app.use('/api/card-links', express.json({ limit: CARD_LINK_LIMIT }));
+  app.use('/api/entries', express.json({ limit: ENTRY_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), boundedBody);
   app.use('/api', sessions(services.pool, settings.sessionSecret, publicOrigin !== undefined));
   const before = guards(services);

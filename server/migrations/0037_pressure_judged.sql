@@ -42,19 +42,38 @@ alter table reading_entry add constraint reading_entry_judgement check (
     and (judgement -> 'leadHeelLift')::float8 between 0 and 25);
 
 alter table pressure_entry drop constraint pressure_entry_swings;
-alter function pressure_swings_are_sound(jsonb) rename to pressure_traces_are_sound;
+drop function pressure_swings_are_sound(jsonb);
 
--- The traces, and of each the shot that it was: an entry of shots and its place in it; null where none was named.
+-- The traces of as many swings as a trial has, and of each the shot that it was: an entry of shots and its place in it; null
+-- where none was named.
 create function pressure_swings_are_sound(swings jsonb) returns boolean
   language sql immutable set search_path = public, pg_temp
   as $$
-    select pressure_traces_are_sound(swings) and not exists (
-      select from jsonb_array_elements(swings) as each
-      where not coalesce(each -> 'shot' = 'null'::jsonb or (
-        each #>> '{shot,entryId}' ~ '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$'
-        and has_numbers(each -> 'shot', array['at'])
-        and (each #> '{shot,at}')::float8 between 0 and 499
-        and each -> 'path' <> 'null'::jsonb), false))
+    select jsonb_typeof(swings) = 'array' and jsonb_array_length(swings) between 1 and 24
+      and not exists (
+        select from jsonb_array_elements(swings) as each
+        where not coalesce(has_numbers(each, array['rate']) and (each -> 'rate')::float8 between 20 and 1000
+          and series_is_sound(each -> 'load', jsonb_array_length(each -> 'load'), 5000)
+          and series_is_sound(each -> 'share', jsonb_array_length(each -> 'load'), 1000)
+          and series_is_sound(each -> 'leadAlong', jsonb_array_length(each -> 'load'), 1000)
+          and series_is_sound(each -> 'leadAcross', jsonb_array_length(each -> 'load'), 1000)
+          and series_is_sound(each -> 'trailAlong', jsonb_array_length(each -> 'load'), 1000)
+          and series_is_sound(each -> 'trailAcross', jsonb_array_length(each -> 'load'), 1000)
+          and each ? 'path' and (each -> 'path' = 'null'::jsonb
+            or has_numbers(each, array['path']) and (each -> 'path')::float8 between -30 and 30)
+          and has_numbers(each -> 'times', array['address', 'top', 'early down', 'impact', 'finish'])
+          and (each -> 'times' -> 'address')::float8 >= 0
+          and (each -> 'times' -> 'address')::float8 < (each -> 'times' -> 'top')::float8
+          and (each -> 'times' -> 'top')::float8 < (each -> 'times' -> 'early down')::float8
+          and (each -> 'times' -> 'early down')::float8 < (each -> 'times' -> 'impact')::float8
+          and (each -> 'times' -> 'impact')::float8 < (each -> 'times' -> 'finish')::float8
+          and (each -> 'times' -> 'finish')::float8
+            <= 1000 * jsonb_array_length(each -> 'load') / (each -> 'rate')::float8
+          and (each -> 'shot' = 'null'::jsonb or (
+            each #>> '{shot,entryId}' ~ '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$'
+            and has_numbers(each -> 'shot', array['at'])
+            and (each #> '{shot,at}')::float8 between 0 and 499
+            and each -> 'path' <> 'null'::jsonb)), false))
   $$;
 
 -- No swing named its shot before.

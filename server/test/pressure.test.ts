@@ -46,6 +46,20 @@ describe('swings on a mat that were shots of the log', () => {
     expect(JSON.stringify(log.body)).not.toContain(foreign.id);
   });
 
+  test('land two dozen at once, four seconds of each, and no more', async () => {
+    const { lesson } = await landRecord(world, world.lantern);
+    const series = Array.from({ length: 400 }, (_, at) => 600 + (at % 400));
+    const long = {
+      ...TRACE,
+      ...{ load: series, share: series, leadAlong: series, leadAcross: series },
+      ...{ trailAlong: series, trailAcross: series, shot: null },
+    };
+    const of = (swings: number) => newPressure(lesson.id, { swings: Array(swings).fill(long) });
+    expect((await world.lantern.ask('POST', '/api/entries', of(24))).status).toBe(201);
+    const answer = await world.lantern.ask('POST', '/api/entries', of(25));
+    expect([answer.status, answer.body.faults[0].field]).toEqual([422, 'swings']);
+  });
+
   test('have the path of that shot', async () => {
     const { lesson } = await landRecord(world, world.lantern);
     const without = newPressure(lesson.id, {

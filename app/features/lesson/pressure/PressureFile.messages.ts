@@ -48,6 +48,7 @@ export const messages = {
   readIt: 'Read it so',
   has: (seconds: number, rate: number, swings: number) =>
     `${seconds} s at ${rate} frames a second. ${swings === 0 ? 'No swing in it.' : `${swings} ${plural(swings, 'swing', 'swings')} in it.`}`,
+  newest: (most: number) => `The last ${most} of them are taken: so many go together.`,
   saturated: 'Some loads are at the end of what the mat can feel: they may be more.',
   take: 'Take the swings',
   leave: 'Leave it',

@@ -1,3 +1,4 @@
+import { MOST_PRESSURE_SWINGS } from '@pedastance/contract/limits';
 import {
   guessPressure,
   writePressure,
@@ -41,6 +42,7 @@ function Preview({
   return (
     <View className="gap-2 border-l-4 border-lagoon pl-3" testID="pressure-preview">
       <Body>{messages.has(Math.round(seconds), Math.round(rate), oddities.swings)}</Body>
+      {oddities.swings > MOST_PRESSURE_SWINGS && <Quiet>{messages.newest(MOST_PRESSURE_SWINGS)}</Quiet>}
       {oddities.saturated && <Notice kind="caution">{messages.saturated}</Notice>}
       {oddities.repairs.map((repair) => (
         <View key={repair} className="gap-1">

@@ -14,6 +14,7 @@ import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
 import { Notice } from '../../../ui/Notice';
+import { Select } from '../../../ui/Select';
 import { Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { NeedsClub } from '../NeedsClub';
@@ -99,6 +100,33 @@ function OneSwing({ at, trace }: { at: number; trace: SwingTrace }) {
   );
 }
 
+/** So many swings still stand beside each other on a phone. */
+const FEW = 6;
+
+/** Which swing is looked at: all together, or one. */
+function WhichSwing({
+  count,
+  chosen,
+  onChoose,
+}: {
+  count: number;
+  chosen: number | null;
+  onChoose: (swing: number | null) => void;
+}) {
+  const One = count > FEW ? Select : Choice;
+  return (
+    <One
+      label={messages.swings(count)}
+      options={[
+        { value: TOGETHER, words: messages.together },
+        ...Array.from({ length: count }, (_, at) => ({ value: String(at), words: messages.swing(at + 1) })),
+      ]}
+      value={chosen === null ? TOGETHER : String(chosen)}
+      onChange={(value: string) => onChoose(value === TOGETHER ? null : Number(value))}
+    />
+  );
+}
+
 /** The swings there are: looked at together or one by one, and what they tell. */
 function Swings({
   pressure,
@@ -118,15 +146,7 @@ function Swings({
   const { swings, source } = pressure;
   return (
     <>
-      <Choice
-        label={messages.swings(swings.length)}
-        options={[
-          { value: TOGETHER, words: messages.together },
-          ...swings.map((_, place) => ({ value: String(place), words: messages.swing(place + 1) })),
-        ]}
-        value={chosen === null ? TOGETHER : String(chosen)}
-        onChange={(value) => onChoose(value === TOGETHER ? null : Number(value))}
-      />
+      <WhichSwing count={swings.length} chosen={chosen} onChoose={onChoose} />
       {chosen !== null && <OneSwing key={chosen} at={chosen} trace={swings[chosen]!} />}
       {source === 'file' && <JoinShots swings={swings} club={club} />}
       <PressureTold pressure={pressure} club={club} route={taughtRoute(method, club, shot)} onKept={onKept} />
