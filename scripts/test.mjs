@@ -1,5 +1,5 @@
-// All tests, in two lanes side by side: types, lint, format and the core's own in one, the web build
-// and what needs a database in the other; then Playwright against the real thing, on both cores.
+// All tests, in two lanes side by side: types, lint, format and what needs no database in one, the web build
+// and the server's own in the other; then Playwright against the real thing, on both cores.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { openThrowawayCluster } from './database.mjs';
@@ -106,14 +106,14 @@ async function readingLane(environment) {
   await check('Rooms and arrows', 'npx', ['depcruise', ...CRUISED, '--output-type', 'err']);
   await check('Lint', 'npx', ['eslint', '.', '--max-warnings', '0']);
   await check('Format', 'npx', ['prettier', '--check', '.']);
-  await jest('core', environment);
+  for (const workspace of ['core', 'app', 'contract', 'card']) await jest(workspace, environment);
 }
 
 /** What is built, and what needs a database. */
 async function buildingLane(environment) {
   await attempt('The production web build', buildWeb);
   await size();
-  for (const workspace of ['server', 'app', 'contract', 'card']) await jest(workspace, environment);
+  await jest('server', environment);
 }
 
 /** The databases that suites clone, filled once. */

@@ -1,3 +1,4 @@
+import { daysAfter } from '../units';
 import type { CautionFact } from './facts';
 import { isMinor, type Born } from './person';
 
@@ -7,7 +8,6 @@ const GROWN = 0.02;
 const NEXT_SHOE_MM = 6;
 /** Figures of a growing body are taken again after so long (starting value), days. */
 const HOLDS_DAYS = 120;
-const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** What of a body tells whether it grew, mm. */
 export interface Grows {
@@ -57,5 +57,4 @@ export function outgrewBy(then: Grows, now: Grows, growing: boolean): 'height' |
  * @returns YYYY-MM-DD
  * @example measureAgainOn('2026-11-27') // '2027-03-27'
  */
-export const measureAgainOn = (measuredOn: string): string =>
-  new Date(Date.parse(`${measuredOn}T12:00:00Z`) + HOLDS_DAYS * DAY_MS).toISOString().slice(0, 10);
+export const measureAgainOn = (measuredOn: string): string => daysAfter(measuredOn, HOLDS_DAYS);

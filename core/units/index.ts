@@ -6,3 +6,4 @@ export * from './format';
 export * from './shots';
 export * from './plural';
 export * from './fileNumber';
+export * from './days';

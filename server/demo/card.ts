@@ -1,5 +1,6 @@
 import type { CardEntry, ChangeEntry } from '@pedastance/contract';
-import { daysAfter, proposeCard, type Agreement, type CardStudent } from '@pedastance/core/card';
+import { proposeCard, type Agreement, type CardStudent } from '@pedastance/core/card';
+import { daysAfter } from '@pedastance/core/units';
 import type { Client } from 'pg';
 import { tickRow } from '../store/cards';
 import { addEntry } from '../store/lessons';

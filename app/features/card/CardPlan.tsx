@@ -1,5 +1,4 @@
 import {
-  daysAfter,
   ONE_DOSE,
   ROUTINE_STEPS,
   ROUTINE_WORDS,
@@ -10,6 +9,7 @@ import {
 } from '@pedastance/core/card';
 import type { OwnLadder } from '@pedastance/core/ladder';
 import type { Speech } from '@pedastance/core/phrases';
+import { daysAfter } from '@pedastance/core/units';
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { spoken } from '../../domain/sentences';

@@ -1,7 +1,8 @@
 import type { CardPictures, Student } from '@pedastance/contract';
 import { mayBeSent } from '@pedastance/contract/takenHome';
 import { cardText } from '@pedastance/card/render';
-import { daysAfter, type Card } from '@pedastance/core/card';
+import { type Card } from '@pedastance/core/card';
+import { daysAfter } from '@pedastance/core/units';
 import type { Shoe } from '@pedastance/core/setup';
 import type { LengthUnit } from '@pedastance/core/units';
 import { Link } from 'expo-router';

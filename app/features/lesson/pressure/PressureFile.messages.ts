@@ -39,6 +39,7 @@ export const messages = {
   columns,
   times,
   places,
+  setColumns: 'Set the columns right',
   sayColumns: 'Or say which column is which. It is remembered for files like this one.',
   notThere: 'Not in this file',
   column: (number: number) => `Column ${number}`,

@@ -77,6 +77,8 @@ function NotRead({
 }) {
   const { hand, mapping: said } = asked.of;
   const [mapping, setMapping] = useState(() => said ?? guessPressure(header, hand));
+  // Where the header was understood and a row was not, the columns are most likely right.
+  const [open, setOpen] = useState(said !== null || faults.some(({ line }) => line === 1));
   return (
     <>
       <Notice kind="trouble" live>
@@ -84,14 +86,19 @@ function NotRead({
           <Body key={line}>{line}</Body>
         ))}
       </Notice>
-      {header.length >= LEAST_COLUMNS && (
-        <PressureColumns
-          header={header}
-          mapping={mapping}
-          onChange={setMapping}
-          onRead={() => onAsk({ ...asked, of: { ...asked.of, mapping, repairs: [] } })}
-        />
-      )}
+      {header.length >= LEAST_COLUMNS &&
+        (open ? (
+          <PressureColumns
+            header={header}
+            mapping={mapping}
+            onChange={setMapping}
+            onRead={() => onAsk({ ...asked, of: { ...asked.of, mapping, repairs: [] } })}
+          />
+        ) : (
+          <View className="flex-row">
+            <Button look="quiet" words={messages.setColumns} onPress={() => setOpen(true)} />
+          </View>
+        ))}
     </>
   );
 }
