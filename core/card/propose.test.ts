@@ -93,3 +93,32 @@ test.each([
 ] as const)('after %j it is looked at again in %d days', (looks, days) => {
   expect(daysToNextLook(looks)).toBe(days);
 });
+
+describe('a pressure that is worked at', () => {
+  const early = { pattern: 'toes early coming down' as const, sport: 'tennis' };
+
+  test('takes its own cue and its own drill home, before what else fits', () => {
+    const draft = proposeCard(agreement(early));
+    expect(draft.cue).toBe('Lead heel down first.');
+    expect(draft.drills[0]!.id).toBe('lead-toes-up');
+    expect(draft.drills).toHaveLength(2);
+    expect(new Set(draft.drills.map(({ id }) => id)).size).toBe(2);
+  });
+
+  test('takes no drill home that a fall bars', () => {
+    const facts = [
+      {
+        joint: 'other' as const,
+        side: 'both' as const,
+        state: 'recent fall' as const,
+        since: '',
+        clearedBy: '',
+        notedOn: '2026-11-01',
+        status: 'stands' as const,
+      },
+    ];
+    const fell = { ...student, facts };
+    const draft = proposeCard(agreement({ ...early, student: fell }));
+    expect(draft.drills.map(({ id }) => id)).not.toContain('lead-toes-up');
+  });
+});

@@ -138,6 +138,8 @@ export function PressureTold({
     [routes, route, hangsBack, middle],
   );
   const [first, ...others] = told;
+  // A reverse is one only where the trunk hangs back: nothing else asks for it.
+  const asksTrunk = hangsBack !== null || told.some(({ pattern }) => pattern === 'reverse');
   const keep = (pattern: PressurePattern | null) => {
     const cue = pattern ? spoken(PRESSURE_REMEDIES[pattern].cue, speech) : '';
     const kept = { club, route, source, hangsBack, swings: [...swings], pattern, cue };
@@ -161,16 +163,18 @@ export function PressureTold({
         </View>
       )}
       <DriftTold swings={swings} source={source} club={club} />
-      <Choice
-        label={messages.trunk}
-        options={[
-          { value: 'yes', words: messages.yes },
-          { value: 'no', words: messages.no },
-          { value: 'not', words: messages.notLooked },
-        ]}
-        value={hangsBack === null ? 'not' : hangsBack ? 'yes' : 'no'}
-        onChange={(value) => noteTrunk(value === 'not' ? null : value === 'yes')}
-      />
+      {asksTrunk && (
+        <Choice
+          label={messages.trunk}
+          options={[
+            { value: 'yes', words: messages.yes },
+            { value: 'no', words: messages.no },
+            { value: 'not', words: messages.notLooked },
+          ]}
+          value={hangsBack === null ? 'not' : hangsBack ? 'yes' : 'no'}
+          onChange={(value) => noteTrunk(value === 'not' ? null : value === 'yes')}
+        />
+      )}
       <View className="flex-row flex-wrap gap-2">
         {first && <Button words={messages.keepCue} onPress={() => keep(first.pattern)} />}
         <Button look={first ? 'quiet' : 'plain'} words={messages.keep} onPress={() => keep(null)} />
