@@ -41,8 +41,13 @@ async function lessonFromFirstRecord(page, name) {
 /** Notes that feet and load stand as they are drawn, so that all of it is read. */
 async function standAsDrawn(page) {
   await step(page, 'read');
-  await page.getByRole('button', { name: 'The feet stand as drawn' }).click();
-  await page.getByRole('button', { name: /foot, as drawn/ }).click();
+  // What is under the second moves up once the first is gone, and again with the judgement.
+  for (const name of ['The feet stand as drawn', /foot, as drawn/]) {
+    const asDrawn = page.getByRole('button', { name });
+    await page.waitForTimeout(800);
+    await asDrawn.click();
+    await asDrawn.waitFor({ state: 'hidden' });
+  }
   await step(page, 'feet');
   await page.getByTestId('plan').waitFor();
 }

@@ -64,7 +64,7 @@ const rockSentence = ({ moves: [one] }: ThingToDo): string =>
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns one sentence a move
  */
-function thingSentences(
+export function thingSentences(
   todo: ThingToDo,
   { pressure }: ToldJudgement,
   shoeLength: number,

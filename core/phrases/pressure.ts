@@ -70,8 +70,17 @@ export const leavesSentence = ({ pattern, leaves: { at, found, usual } }: Patter
 /** What is thought of where a pattern is worked at. */
 export const pressureCue = ({ pattern }: PatternSeen): string => PRESSURE_REMEDIES[pattern].cue;
 
-/** What it brings to be rid of a pattern. */
-export const pressureBuys = ({ pattern }: PatternSeen): string => PRESSURE_REMEDIES[pattern].buys;
+/** How sure a sentence is that rests on what was seen: a mat that is one says no more. */
+const AS_SEEN: Record<PatternWay, string> = {
+  'simulated mat': ', by a simulated mat',
+  file: '',
+  stripe: ', as far as an eye saw',
+  finish: ', as far as an eye saw',
+};
+
+/** What it brings to be rid of a pattern, and by what that is told. */
+export const pressureBuys = ({ pattern, way }: PatternSeen): string =>
+  `${PRESSURE_REMEDIES[pattern].buys.slice(0, -1)}${AS_SEEN[way]}.`;
 
 /**
  * A path that is off and a pressure that is off, told as the pair they are.

@@ -5,3 +5,4 @@ export * from './linearFit';
 export * from './bayesianRegression';
 export * from './normalInterval';
 export * from './proportions';
+export * from './spread';

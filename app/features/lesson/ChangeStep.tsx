@@ -1,5 +1,5 @@
 import { setupWith, type Judgement, type ThingToDo } from '@pedastance/core/advice';
-import { doSentences, inFootWords, THING_NAMES, type Speech } from '@pedastance/core/phrases';
+import { doSentences, inFootWords, THING_NAMES, thingSentences, type Speech } from '@pedastance/core/phrases';
 import { figureOf, type Setup } from '@pedastance/core/setup';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
@@ -96,17 +96,22 @@ function Tell({ setup, agreed, judgement, speech }: TellProps) {
 
 interface ToDoProps {
   todo: ThingToDo;
+  /** What is said of a thing that moves nothing, and so cannot be taken onto the plan. */
+  said: readonly string[];
   taken: boolean;
   onPress: () => void;
   speech: Speech;
 }
 
 /** One thing to do, taken onto the plan or left. */
-function ToDo({ todo, taken, onPress, speech }: ToDoProps) {
+function ToDo({ todo, said, taken, onPress, speech }: ToDoProps) {
   const name = inFootWords(THING_NAMES[todo.thing], speech.feet, speech.hand);
   return (
     <View className="flex-row items-center gap-2 border-b border-grid py-1" testID="to-do">
-      <Body className="flex-1 font-semibold">{name}</Body>
+      <View className="flex-1">
+        <Body className="font-semibold">{name}</Body>
+        {todo.moves.length === 0 && said.map((sentence) => <Body key={sentence}>{sentence}</Body>)}
+      </View>
       {todo.moves.length > 0 && (
         <Button
           look={taken ? 'act' : 'plain'}
@@ -130,6 +135,7 @@ function ThingsToDo({ setup, agreed, judgement, speech }: TellProps) {
         <ToDo
           key={todo.thing}
           todo={todo}
+          said={thingSentences(todo, judgement, setup.address.shoe.length, speech)}
           taken={isTaken(todo, agreed, lift)}
           onPress={() => toggle(setup, agreed, things, todo)}
           speech={speech}

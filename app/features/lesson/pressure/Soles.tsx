@@ -1,8 +1,10 @@
 import { soleOutline, type FootName, type Shoe } from '@pedastance/core/setup';
 import { recordingOfTrace, totalLoad, type PressureFrame, type SwingTrace } from '@pedastance/core/balance';
+import { nineOfTen } from '@pedastance/core/statistics';
 import { useEffect, useMemo, useRef } from 'react';
 import { newestFrame, onFrames } from '../../../state/liveMat';
-import { GRID, INK, LAGOON, RUST } from '../../../ui/colours';
+import { GRID, INK, LAGOON, PAPER, RUST } from '../../../ui/colours';
+import { besideEachOther, LETTER } from './markWords';
 import { messages } from './PressureStep.messages';
 
 /** Between the soles as they are drawn, and room about them, mm. */
@@ -58,20 +60,47 @@ function wayOf(drawn: Drawn, trace: SwingTrace): string {
 
 const MARKED = ['address', 'top', 'impact', 'finish'] as const;
 
-function Marks({ drawn, trace }: { drawn: Drawn; trace: SwingTrace }) {
+/** Where the centre of the load is at a moment of a swing. */
+function centreIn(drawn: Drawn, trace: SwingTrace, mark: (typeof MARKED)[number]): { x: number; y: number } {
   const { frames } = recordingOfTrace(trace);
-  return MARKED.map((mark) => {
-    const frame = frames[Math.min(frames.length - 1, Math.round((trace.times[mark] * trace.rate) / 1000))]!;
-    const { x, y } = centreAt(drawn, frame);
-    return (
-      <g key={mark}>
-        <circle cx={x} cy={y} r={5} fill={INK} />
-        <text x={x} y={mark === 'impact' ? y + 22 : y - 9} fontSize={15} textAnchor="middle" fill={INK}>
-          {messages.marks[mark]}
-        </text>
-      </g>
-    );
+  const at = Math.min(frames.length - 1, Math.round((trace.times[mark] * trace.rate) / 1000));
+  return centreAt(drawn, frames[at]!);
+}
+
+/** The moments of swings: the middle of each, and about it how far nine of ten swings scatter. */
+function Marks({ drawn, swings }: { drawn: Drawn; swings: readonly SwingTrace[] }) {
+  const marks = MARKED.map((mark) => {
+    const centres = swings.map((trace) => centreIn(drawn, trace, mark));
+    const [across, along] = [nineOfTen(centres.map(({ x }) => x)), nineOfTen(centres.map(({ y }) => y))];
+    const spread = { rx: across.spread, ry: along.spread };
+    return { words: messages.marks[mark], x: across.middle, y: along.middle, ...spread };
   });
+  const placed = besideEachOther(marks);
+  return (
+    <>
+      {marks.map(({ words, x, y, rx, ry }) => (
+        <ellipse key={words} cx={x} cy={y} rx={rx} ry={ry} fill={LAGOON} opacity={0.25} />
+      ))}
+      {marks.map(({ words, x, y }) => (
+        <circle key={words} cx={x} cy={y} r={5} fill={INK} />
+      ))}
+      {placed.map(({ words, x, y, anchor }) => (
+        <text
+          key={words}
+          x={x}
+          y={y}
+          fontSize={LETTER}
+          textAnchor={anchor}
+          fill={INK}
+          stroke={PAPER}
+          strokeWidth={4}
+          paintOrder="stroke"
+        >
+          {words}
+        </text>
+      ))}
+    </>
+  );
 }
 
 interface SolesProps {
@@ -150,7 +179,7 @@ export function Soles({ shoe, leadLeft, live, swings, chosen }: SolesProps) {
           opacity={chosen === null || chosen === at ? 0.9 : 0.3}
         />
       ))}
-      {swings.length > 0 && <Marks drawn={drawn} trace={swings[chosen ?? swings.length - 1]!} />}
+      {swings.length > 0 && <Marks drawn={drawn} swings={chosen === null ? swings : [swings[chosen]!]} />}
       {live && (
         <>
           <circle ref={lead} r={0} fill={LAGOON} opacity={0.35} />
