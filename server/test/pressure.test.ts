@@ -2,18 +2,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { landRecord, newPressure, newShots, newTrial } from './bodies';
 import { asAdmin, openWorld, type World } from './world';
 
-const SERIES = Array.from({ length: 120 }, (_, at) => 400 + at);
-const TRACE = {
-  rate: 100,
-  load: SERIES,
-  share: SERIES,
-  leadAlong: SERIES,
-  leadAcross: SERIES,
-  trailAlong: SERIES,
-  trailAcross: SERIES,
-  times: { address: 100, top: 600, 'early down': 700, impact: 850, finish: 1150 },
-  path: -2.5,
-};
+const { shot: _none, ...TRACE } = newPressure('').swings[0]!;
 
 describe('swings on a mat that were shots of the log', () => {
   let world: World;

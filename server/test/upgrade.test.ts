@@ -1,6 +1,7 @@
 import { GOALS } from '@pedastance/core/advice';
 import { v7 as uuidv7 } from 'uuid';
 import { migrate } from '../store/migrate';
+import { newPressure } from './bodies';
 import { APPLICATION_PASSWORD, asAdmin, createDatabase } from './world';
 
 /** Rows in the shapes of earlier versions, as a database of an academy has them when a newer server comes up on it. */
@@ -19,12 +20,7 @@ const to = (last?: string) => migrate(database.adminUrl, APPLICATION_PASSWORD, l
 /** Puts rows in as they were; what they belong to does not matter here. */
 const fill = (sql: string) => asAdmin(database.adminUrl, `set session_replication_role = replica; ${sql}`);
 
-const SERIES = Array.from({ length: 120 }, (_, at) => 400 + at);
-const TRACE = {
-  ...{ rate: 100, load: SERIES, share: SERIES, path: -2.5 },
-  ...{ leadAlong: SERIES, leadAcross: SERIES, trailAlong: SERIES, trailAcross: SERIES },
-  times: { address: 100, top: 600, 'early down': 700, impact: 850, finish: 1150 },
-};
+const { shot: _none, ...TRACE } = newPressure('').swings[0]!;
 const JUDGEMENT = {
   ...{ intakeId: null, back: null, through: null, path: null, pulledBothWays: false, leadHeelLift: 0 },
   ...{ shotIds: [], pinned: [], before: [], things: [], partings: [] },
