@@ -16,6 +16,7 @@ export const messages = {
   title: 'Pressure',
   stand: 'Stand on the mat',
   simulated: 'A simulated student on a simulated mat: nothing of it is this student’s.',
+  simulatedSwings: 'Swings and paths of a simulated student.',
   fromFile: 'Bring in a recording …',
   toFile: 'Save the swings as a file',
   stepOff: 'Step off',

@@ -149,6 +149,7 @@ export function PressureTold({
   };
   return (
     <View className="gap-3" testID="pressure-told">
+      {source === 'simulated mat' && <Quiet>{messages.simulatedSwings}</Quiet>}
       <Places routes={routes} />
       <Quiet>{messages.route(route)}</Quiet>
       {swings.length < LEAST_SWINGS && <Quiet>{messages.more}</Quiet>}
