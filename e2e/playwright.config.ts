@@ -22,8 +22,7 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   timeout: 90_000,
   expect: { timeout: 10_000 },
-  // One more than the two cores: a test waits for a browser, a server or a swing most of the time.
-  workers: 3,
+  workers: 2,
   // Every test brings its own students or leaves the demo's as it found them.
   fullyParallel: true,
   forbidOnly: true,
