@@ -250,6 +250,16 @@ describe('what is odd about a recording', () => {
     expect(odditiesOf(slow).repairs).toContain('double the time');
   });
 
+  test('an hour of standing is read to its end, and has no swing; nor has one with a foot off the mat', () => {
+    const frames = (count: number, left: number) =>
+      Array.from({ length: count }, (_, at) => [at * 25, left, 50, 400, 50].map(String));
+    const hour = recordingIn([HEADER, ...frames(144_000, 400)]);
+    expect(hour.frames).toHaveLength(144_000);
+    expect(odditiesOf(hour)).toMatchObject({ swings: 0, repairs: [] });
+    expect(odditiesOf(recordingIn([HEADER, ...frames(500, 0)]))).toMatchObject({ swings: 0, repairs: [] });
+    expect(faultsOf([HEADER, ...frames(150_001, 400)])[0]).toMatchObject({ field: 'rows', found: '150001' });
+  });
+
   test('cells at their end are told; standing for long has no swing', () => {
     const most = 5000;
     const cut = {

@@ -1,3 +1,4 @@
+import { max, min } from 'simple-statistics';
 import type { FootName } from '../setup';
 import {
   leadShareOf,
@@ -93,7 +94,7 @@ const CHANGED = 0.01;
 function isSaturated(frames: readonly PressureFrame[], foot: FootName): boolean {
   const most = frames.reduce((highest, frame) => Math.max(highest, frame[foot].load), 0);
   const totals = frames.filter((frame) => most > 0 && frame[foot].load === most).map(totalLoad);
-  return totals.length >= SATURATED && Math.max(...totals) - Math.min(...totals) > CHANGED * most;
+  return totals.length >= SATURATED && max(totals) - min(totals) > CHANGED * most;
 }
 
 /** From the top to the strike a swing takes about a quarter of a second, ms (common practice, no source). */
