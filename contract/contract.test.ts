@@ -331,8 +331,13 @@ test('a judgement from before the pressure was judged was short of none, and a s
   expect(before.judgement!.goals.find(({ goal }) => goal === 'pressure')).toMatchObject({ today: 0 });
   // What has it already stays as it is.
   expect(upgradedEntry(before)).toEqual(before);
-  const swings = { ...common(), kind: 'pressure', swings: [{ path: 2 }] };
-  expect(upgradedEntry(swings as never)).toMatchObject({ swings: [{ path: 2, shot: null }] });
+  const swings = { ...common(), kind: 'pressure', swings: [{ path: 2 }, {}] };
+  expect(upgradedEntry(swings as never)).toMatchObject({
+    swings: [
+      { path: 2, shot: null },
+      { path: null, shot: null },
+    ],
+  });
 });
 
 test('an e-mail address is read without case or blanks', () => {

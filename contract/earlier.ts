@@ -89,11 +89,14 @@ function upgradedLadder(entry: LadderEntry): LadderEntry {
 /** A card from before a ladder could go home with it. */
 const CARD_DEFAULTS: Pick<CardEntry, 'ladder'> = { ladder: null };
 
-/** Swings from before they named the shot that they were. */
+/** A swing from before it had a path, and before it named the shot that it was. */
+export const SWING_DEFAULTS = { path: null, shot: null };
+
+/** Swings of any earlier shape in today's. */
 const upgradedPressure = (entry: PressureEntry): PressureEntry => ({
   ...entry,
   swings: Array.isArray(entry.swings)
-    ? entry.swings.map((swing) => (isRecord(swing) ? { ...swing, shot: swing.shot ?? null } : swing))
+    ? entry.swings.map((swing) => (isRecord(swing) ? { ...SWING_DEFAULTS, ...swing } : swing))
     : entry.swings,
 });
 

@@ -1,5 +1,6 @@
 import {
   CHANGE_DEFAULTS,
+  SWING_DEFAULTS,
   upgradedEntry,
   upgradedScreen,
   upgradedStudent,
@@ -50,7 +51,7 @@ const upgradedTests = ({ tests, club }: LessonDraft): LessonDraft['tests'] =>
     ]),
   );
 
-/** Swings of a lesson from before they were kept apart by club, and before they named the shot that they were. */
+/** Swings of a lesson from before they were kept apart by club, and before they had a path and named the shot that they were. */
 const upgradedPressures = (
   draft: LessonDraft,
   earlier: EarlierDraft['pressure'],
@@ -59,7 +60,7 @@ const upgradedPressures = (
     ? {
         [draft.club]: {
           ...earlier,
-          swings: earlier.swings.map((swing) => ({ ...swing, shot: swing.shot ?? null })),
+          swings: earlier.swings.map((swing) => ({ ...SWING_DEFAULTS, ...swing })),
         },
       }
     : draft.pressures;

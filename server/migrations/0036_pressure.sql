@@ -29,8 +29,6 @@ create function pressure_swings_are_sound(swings jsonb) returns boolean
           and series_is_sound(each -> 'leadAcross', jsonb_array_length(each -> 'load'), 1000)
           and series_is_sound(each -> 'trailAlong', jsonb_array_length(each -> 'load'), 1000)
           and series_is_sound(each -> 'trailAcross', jsonb_array_length(each -> 'load'), 1000)
-          and each ? 'path' and (each -> 'path' = 'null'::jsonb
-            or has_numbers(each, array['path']) and (each -> 'path')::float8 between -30 and 30)
           and has_numbers(each -> 'times', array['address', 'top', 'early down', 'impact', 'finish'])
           and (each -> 'times' -> 'address')::float8 >= 0
           and (each -> 'times' -> 'address')::float8 < (each -> 'times' -> 'top')::float8

@@ -1,4 +1,4 @@
--- A judgement knows where the weight goes in the swing, and a swing on a mat the shot of the log that it was.
+-- A judgement knows where the weight goes in the swing, and a swing on a mat its path, and the shot of the log that it was.
 
 create function pattern_seen_is_sound(seen jsonb) returns boolean
   language sql immutable set search_path = public, pg_temp
@@ -44,8 +44,8 @@ alter table reading_entry add constraint reading_entry_judgement check (
 alter table pressure_entry drop constraint pressure_entry_swings;
 drop function pressure_swings_are_sound(jsonb);
 
--- The traces of as many swings as a trial has, and of each the shot that it was: an entry of shots and its place in it; null
--- where none was named.
+-- The traces of as many swings as a trial has, and of each its path, and the shot that it was: an entry of shots and its place
+-- in it; null where none was named.
 create function pressure_swings_are_sound(swings jsonb) returns boolean
   language sql immutable set search_path = public, pg_temp
   as $$
@@ -76,9 +76,9 @@ create function pressure_swings_are_sound(swings jsonb) returns boolean
             and each -> 'path' <> 'null'::jsonb)), false))
   $$;
 
--- No swing named its shot before.
+-- Swings from before have no path, or a path and no shot.
 update pressure_entry set swings = (
-  select jsonb_agg(each || '{"shot": null}' order by place)
+  select jsonb_agg('{"path": null, "shot": null}' || each order by place)
   from jsonb_array_elements(swings) with ordinality as all_swings (each, place));
 
 alter table pressure_entry

@@ -21,6 +21,7 @@ const to = (last?: string) => migrate(database.adminUrl, APPLICATION_PASSWORD, l
 const fill = (sql: string) => asAdmin(database.adminUrl, `set session_replication_role = replica; ${sql}`);
 
 const { shot: _none, ...TRACE } = newPressure('').swings[0]!;
+const { path: _neither, ...PATHLESS } = TRACE;
 const JUDGEMENT = {
   ...{ intakeId: null, back: null, through: null, path: null, pulledBothWays: false, leadHeelLift: 0 },
   ...{ shotIds: [], pinned: [], before: [], things: [], partings: [] },
@@ -45,7 +46,7 @@ test('rows of earlier versions are brought to today’s shape, whichever academy
     values (${id()}, ${id()}, ${id()}, ${id()}, ${id()}, ${id()}, 1, '3.0.0', '[]', ${json(JUDGEMENT)}, ''),
       (${id()}, ${id()}, ${id()}, ${id()}, ${id()}, ${id()}, 1, '3.0.0', '[]', null, '');
     insert into pressure_entry (academy_id, student_id, id, club, route, source, swings, cue)
-    values (${id()}, ${id()}, ${id()}, '7-iron', 'centred', 'file', ${json([TRACE, { ...TRACE, path: null }])}, '')`);
+    values (${id()}, ${id()}, ${id()}, '7-iron', 'centred', 'file', ${json([TRACE, { ...TRACE, path: null }, PATHLESS])}, '')`);
   await to();
   const ask = <Row>(sql: string) => asAdmin<Row>(database.adminUrl, sql);
   expect(await ask('select hand, turned_on_toe_line as line from leg_screen')).toEqual([
@@ -64,6 +65,7 @@ test('rows of earlier versions are brought to today’s shape, whichever academy
       swings: [
         { ...TRACE, shot: null },
         { ...TRACE, path: null, shot: null },
+        { ...PATHLESS, path: null, shot: null },
       ],
     },
   ]);
