@@ -8,6 +8,15 @@ const THREE_SWINGS_MS = 60_000;
 const swing = (page: Page, number: number) =>
   page.getByRole('radio', { name: `Swing ${number}`, exact: true });
 
+/** Brings in a recording of a mat from a file. */
+async function bringRecording(page: Page, text: string): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    press(page, 'Bring in a recording …'),
+  ]);
+  await chooser.setFiles({ name: 'mat.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+}
+
 test('a left-hander settles on the mat, three swings are found over a cut line, the habit is named and its cue kept', async ({
   page,
   product,
@@ -81,13 +90,7 @@ test('a recording from a file: a spoilt one is refused with its lines, a swapped
   await signIn(page, product);
   await openLesson(page, 'Bartolo Kettlesand', '7-iron');
   await step(page, 'pressure');
-  const bring = async (text: string) => {
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      press(page, 'Bring in a recording …'),
-    ]);
-    await chooser.setFiles({ name: 'mat.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
-  };
+  const bring = (text: string) => bringRecording(page, text);
   const good = swingFile();
   await bring('Shot,Carry\n1,150\n');
   await expect(page.getByText(/^Line 1, time: expected time_ms, and for left and right/)).toBeVisible();
@@ -131,13 +134,7 @@ test('a recording whose columns say nothing is mapped once, and its swings take 
   const [header, ...rows] = swingFile().split('\n');
   const unnamed = ['A;B;C;D;E', ...rows.map((row) => row.replaceAll(',', ';'))].join('\n');
   expect(header).toContain('left_load');
-  const bring = async () => {
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      press(page, 'Bring in a recording …'),
-    ]);
-    await chooser.setFiles({ name: 'mat.csv', mimeType: 'text/csv', buffer: Buffer.from(unnamed) });
-  };
+  const bring = () => bringRecording(page, unnamed);
   await bring();
   await expect(page.getByText(/^Line 1, time: expected time_ms/)).toBeVisible();
   const columns = page.getByTestId('pressure-columns');

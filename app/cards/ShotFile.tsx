@@ -4,6 +4,7 @@ import { SHOT_FIGURES, SHOT_RANGES } from '@pedastance/core/trial';
 import { shotFigure } from '@pedastance/core/units';
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
+import { headerKey } from '../domain/headerKey';
 import { COLUMN_NAMES } from '../domain/shotColumns';
 import { prefer, usePreferences } from '../state/preferences';
 import { useUnits } from '../state/useSpeech';
@@ -79,7 +80,7 @@ function useMapping(file: ShotFile, student: Student) {
   const { answer: table } = useComputation(asked);
   const headers = useMemo(() => table?.[0] ?? [], [table]);
   const rows = useMemo(() => table?.slice(1) ?? [], [table]);
-  const signature = headers.join('\u001f');
+  const signature = headerKey(headers);
   const guessed = useMemo(() => guessColumns(headers), [headers]);
   const sources = changed ?? remembered[signature] ?? guessed;
   const open = stillAsked(sources);

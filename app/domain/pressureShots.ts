@@ -36,6 +36,9 @@ export const joined = (swings: readonly SwingTrace[], shots: readonly LessonShot
 export const parted = (swings: readonly SwingTrace[]): SwingTrace[] =>
   swings.map((swing) => (swing.shot ? { ...swing, shot: null, path: null } : swing));
 
+/** How far the load drifted to the toes coming down in a kept swing, percent. */
+const driftOf = (swing: SwingTrace): number => downDrift(routeOfTrace(swing));
+
 /** A student's swings on a mat that have a path, with their drift coming down. */
 interface Drifted {
   /** Of shots in the log, by entry and place. */
@@ -55,7 +58,7 @@ export function driftsOf(entries: readonly LogEntry[], studentId: string): Drift
     const address = addresses.findLast((each) => each.lessonId === lessonId && each.club === club);
     for (const swing of swings) {
       if (swing.path === null) continue;
-      const drift = downDrift(routeOfTrace(swing));
+      const drift = driftOf(swing);
       if (swing.shot) ofShots.set(shotKey(swing.shot.entryId, swing.shot.at), drift);
       else if (address) {
         const { setup, clubLengthInches } = address;
@@ -77,6 +80,4 @@ export const pairsKept = (
 
 /** Drift and path of the swings that have a path. */
 export const pairsIn = (swings: readonly SwingTrace[]): DriftAndPath[] =>
-  swings.flatMap((swing) =>
-    swing.path === null ? [] : [{ path: swing.path, drift: downDrift(routeOfTrace(swing)) }],
-  );
+  swings.flatMap((swing) => (swing.path === null ? [] : [{ path: swing.path, drift: driftOf(swing) }]));

@@ -27,10 +27,12 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
   pressure({ text, hand, shoe, mapping, repairs }) {
     const rows = Papa.parse<string[]>(text, { skipEmptyLines: true }).data;
     const read = readPressure(rows, hand, mapping ? { mapping, shoe } : undefined);
-    if ('faults' in read) return { ...read, header: rows[0] ?? [] };
+    const [header = []] = rows;
+    if ('faults' in read) return { ...read, header };
     const recording = repairs.reduce(repaired, read.recording);
     const { frames, rate } = recording;
     return {
+      header,
       seconds: (frames[frames.length - 1]!.at - frames[0]!.at) / 1000,
       rate,
       oddities: odditiesOf(recording),

@@ -22,8 +22,9 @@ import type {
 } from '@pedastance/core/trial';
 import type { Goal, TurnBudget, TurningBody, TurningFeet } from '@pedastance/core/turn';
 
-/** A recording of pressure as it was read: how long, at what rate, what is odd about it, and its swings. */
+/** A recording of pressure as it was read: its file's header, how long, at what rate, what is odd about it, and its swings. */
 export interface PressureRead {
+  header: string[];
   seconds: number;
   /** frames a second */
   rate: number;
@@ -65,7 +66,7 @@ export interface Answers {
   rows: string[][];
   shots: ReadShots;
   /** What a recording has, with what is odd about it; or what is wrong with the file, whose header it is. */
-  pressure: PressureRead | { faults: PressureFault[]; header: string[] };
+  pressure: PressureRead | (Pick<PressureRead, 'header'> & { faults: PressureFault[] });
   apart: FactorialVerdict;
   /** The verdict, and what the shots say of every outcome they show. */
   look: { verdict: LookResult; comparisons: Comparison[] };

@@ -2,10 +2,17 @@ import type { Remedy } from '../body';
 import { noNarrower, postingLimit, questionOf, travelToPost, verdictFor, type BandVerdict } from '../method';
 import { causeOf } from '../reading';
 import { figureOf, FIGURES, measureSetup, uncertaintyOf, type Item, type Part } from '../setup';
-import { mostMissing, NOTHING_MISSING, stepsShort, toldMissing, type GoalMeasure } from './measure';
-import { slotOf, slotOfThing, stateOf, TOE_LINE, type State } from './state';
+import {
+  mostMissing,
+  NOTHING_MISSING,
+  stepsShort,
+  toldMissing,
+  untilDone,
+  type GoalMeasure,
+} from './measure';
+import { slotOf, stateOf, TOE_LINE, type State } from './state';
 import type { Measured } from './turnGoals';
-import type { AdvisedFigure, Case, GoalName, Thing } from './types';
+import type { AdvisedFigure, Case, GoalName } from './types';
 
 /** What can just be noticed of posting (starting value), hip breadths. */
 const POSTING_STEP = 0.1;
@@ -144,12 +151,6 @@ const LOAD_ITEMS = ['leadShare', 'leadHeelToe', 'trailHeelToe'] as const;
  */
 export const loadFeltOff = (given: Case): boolean =>
   given.feltUnder !== undefined && !given.setup.measured.leadHeelToe && !given.setup.measured.trailHeelToe;
-
-/** Short by a step until a thing is done. */
-const untilDone = (thing: Thing): Missing => {
-  const done = slotOfThing(thing);
-  return (state) => (state[done]! > 0 ? 0 : 1);
-};
 
 /**
  * How the load is judged. A load that was measured in its bands does not explain a tell-tale; one that was only felt is short

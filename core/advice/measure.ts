@@ -1,6 +1,6 @@
 import { TELL_TALE_MEANS } from './order';
 import { slotOfThing, type State } from './state';
-import type { Case, GoalName } from './types';
+import type { Case, GoalName, Thing } from './types';
 
 /** How a goal is judged. */
 export interface GoalMeasure {
@@ -63,3 +63,13 @@ export function toldMissing({ setup }: Pick<Case, 'setup'>, goal: GoalName): Mis
   if (tales.length === 0) return null;
   return (state) => (tales.every((slots) => slots.some((slot) => state[slot]! > 0)) ? 0 : 1);
 }
+
+/**
+ * Short by a step until a thing is done.
+ * @param thing which
+ * @returns a measure
+ */
+export const untilDone = (thing: Thing): Missing => {
+  const done = slotOfThing(thing);
+  return (state) => (state[done]! > 0 ? 0 : 1);
+};

@@ -1,9 +1,8 @@
 import type { Part } from '../setup';
 import { ball, bandsOfPart, load, loft, PART_GOALS, posting, pressure, sparing } from './bandGoals';
-import { NOTHING_MISSING, stepsShort, type GoalMeasure } from './measure';
+import { NOTHING_MISSING, stepsShort, untilDone, type GoalMeasure } from './measure';
 import { TELL_TALE_MEANS } from './order';
 import { faceFirst, pathIn, toldPath, type ToldPath } from './pathTold';
-import { slotOfThing } from './state';
 import { tooMuchTurn, turnBack, turnThrough, type Measured } from './turnGoals';
 import type { Case, GoalName, Thing } from './types';
 
@@ -20,13 +19,7 @@ const offStraight = ({ value, byEye }: ToldPath, path: number): number => {
 /** How the path is judged, in whole degrees; where nothing tells it, by whether the face has to be looked at. */
 function path(given: Case): Measured {
   const told = toldPath(given);
-  if (!told) {
-    const looked = slotOfThing('face');
-    return {
-      ...PLAIN,
-      missing: faceFirst(given, told) ? (state) => (state[looked]! > 0 ? 0 : 1) : NOTHING_MISSING,
-    };
-  }
+  if (!told) return { ...PLAIN, missing: faceFirst(given, told) ? untilDone('face') : NOTHING_MISSING };
   const inState = pathIn(given, told);
   const today = offStraight(told, told.value);
   return {

@@ -93,14 +93,14 @@ const ALONG: Record<PressureRoute, { back: number; trailTop: number; downAt: num
 };
 
 /** A route that is taught, and where somebody's weight lies when it is in the middle of their feet, percent. */
-export interface TaughtRoute {
+interface TaughtRoute {
   route: PressureRoute;
   /** Their own settled middle where that was found. */
   middle: number;
 }
 
 /** The middle of the shoes, where no student's own was found. */
-export const MIDDLE = 50;
+const MIDDLE = 50;
 
 /** Where both soles are early on the way down, by this student's own middle. */
 const downAt = ({ route, middle }: TaughtRoute): number => ALONG[route].downAt + middle - MIDDLE;

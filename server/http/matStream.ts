@@ -1,7 +1,7 @@
 import type { MatFrames } from '@pedastance/contract';
 import { Id } from '@pedastance/contract';
 import type { RequestHandler } from 'express';
-import { MAT_RATE, shotsBetween, simulatedMat } from '../devices/mat/simulatedMat';
+import { MAT_RATE, shotsBesideMat, simulatedMat } from '../devices/mat/simulatedMat';
 import type { MatFrame } from '../devices/mat/types';
 import { whoStands } from '../devices/mat/whoStands';
 import { inAcademy } from '../store/database';
@@ -57,6 +57,7 @@ export const matStream =
     const { id, studentId, route, leadShare, along, startedAt } = found;
     const stands = whoStands(studentId, id, route, { lead: leadShare, along });
     const mat = simulatedMat(stands);
+    const shotsBetween = shotsBesideMat(stands);
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       // no-transform: the compression middleware would hold events back.
@@ -76,7 +77,7 @@ export const matStream =
       if (next > newest) return;
       const frames = Array.from({ length: newest - next + 1 }, (_, at) => sent(mat.frame(next + at)));
       const at = (frame: number): number => (1000 * frame) / MAT_RATE;
-      const shots = shotsBetween(stands, at(next - 1), at(newest));
+      const shots = shotsBetween(at(next - 1), at(newest));
       const data: MatFrames = { from: next, rate: MAT_RATE, frames, shots };
       response.write(`id: ${newest}\nevent: frames\ndata: ${JSON.stringify(data)}\n\n`);
       next = newest + 1;

@@ -4,7 +4,7 @@ import type { PressurePattern } from '@pedastance/core/setup';
 import { MAT_HABITS, MAT_ROUTES, type MatHabit, type MatRouteName } from '../devices/mat/habits';
 import {
   MAT_RATE,
-  shotsBetween,
+  shotsBesideMat,
   simulatedMat,
   SWING_EVERY_MS,
   swingTruth,
@@ -64,10 +64,9 @@ describe('on the stand-in mat, which the analysis cannot see', () => {
 
   test('a monitor beside it tells of each strike once, however the stretches are cut', () => {
     const on = whoStands('student', 'session', 'centred', { lead: 50, along: 50 });
-    const whole = shotsBetween(on, -1, 60_000);
-    const pieces = Array.from({ length: 1500 }, (_, at) =>
-      shotsBetween(on, 40 * at - 1, 40 * at + 39),
-    ).flat();
+    const shotsBetween = shotsBesideMat(on);
+    const whole = shotsBetween(-1, 60_000);
+    const pieces = Array.from({ length: 1500 }, (_, at) => shotsBetween(40 * at - 1, 40 * at + 39)).flat();
     expect(whole).toHaveLength(6);
     expect(pieces).toEqual(whole);
     whole.forEach(({ at }, number) => expect(at).toBe(Math.round(swingTruth(on, number).truth.impact)));
@@ -78,7 +77,7 @@ describe('on the stand-in mat, which the analysis cannot see', () => {
       ...onTheMat('drifts', 'centred', ['toes early coming down']),
       path: { usual: 1, perDrift: -0.3 },
     };
-    const shots = shotsBetween(on, 0, 20 * SWING_EVERY_MS);
+    const shots = shotsBesideMat(on)(0, 20 * SWING_EVERY_MS);
     const pairs = shots.map(({ path }, number) => {
       const recording = swingOf(on, number);
       return { path, drift: downDrift(routeOf(recording, swingsIn(recording)[0]!)) };

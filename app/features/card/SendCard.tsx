@@ -1,10 +1,9 @@
 import type { CardPictures, Student } from '@pedastance/contract';
 import { mayBeSent } from '@pedastance/contract/takenHome';
 import { cardText } from '@pedastance/card/render';
-import { type Card } from '@pedastance/core/card';
-import { daysAfter } from '@pedastance/core/units';
+import type { Card } from '@pedastance/core/card';
 import type { Shoe } from '@pedastance/core/setup';
-import type { LengthUnit } from '@pedastance/core/units';
+import { daysAfter, type LengthUnit } from '@pedastance/core/units';
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';

@@ -40,7 +40,6 @@ export const messages = {
     shoe: 'Shoe, EU size',
     cautions: 'Cautions',
   },
-  notThere: 'Not in this file',
   missing: {
     name: 'Say which column is the name.',
     hand: 'Say which column is the hand.',

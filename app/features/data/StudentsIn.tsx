@@ -1,6 +1,7 @@
 import { lengthIn } from '@pedastance/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { ColumnSelects } from '../../cards/ColumnSelects';
 import { common } from '../../domain/common.messages';
 import {
   guessStudentColumns,
@@ -11,6 +12,7 @@ import {
   type ReadStudents,
   type StudentMapping,
 } from '../../domain/studentFile';
+import { headerKey } from '../../domain/headerKey';
 import { dayOf } from '../../domain/students';
 import { prefer, usePreferences } from '../../state/preferences';
 import { useRecords } from '../../state/records';
@@ -18,14 +20,12 @@ import { addStudents } from '../../state/writes/student';
 import { Button } from '../../ui/Button';
 import { pickFile } from '../../ui/files';
 import { Notice } from '../../ui/Notice';
-import { Select } from '../../ui/Select';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './DataScreen.messages';
 
 const LARGEST_LIST = 2_000_000;
 const SHOWN_ROWS = 5;
 const TOLD_FAULTS = 12;
-const NOT_THERE = '';
 
 interface List {
   name: string;
@@ -54,24 +54,15 @@ interface MappingProps {
 
 /** Which column of the file is which of ours, found by its name and the coach's to set right. */
 function Mapping({ headers, mapping, onChange }: MappingProps) {
-  const options = [
-    { value: NOT_THERE, words: messages.notThere },
-    ...headers.map((header, at) => ({ value: String(at), words: header || `${at + 1}` })),
-  ];
   return (
     <View className="gap-3" testID="student-columns">
-      {STUDENT_COLUMNS.map((column) => (
-        <Select
-          key={column}
-          label={messages.columns[column]}
-          options={options}
-          value={mapping[column] === undefined ? NOT_THERE : String(mapping[column])}
-          onChange={(chosen) => {
-            const { [column]: _before, ...others } = mapping;
-            onChange(chosen === NOT_THERE ? others : { ...others, [column]: Number(chosen) });
-          }}
-        />
-      ))}
+      <ColumnSelects
+        columns={STUDENT_COLUMNS}
+        called={messages.columns}
+        names={headers.map((header, at) => header || `${at + 1}`)}
+        at={mapping}
+        onChange={onChange}
+      />
     </View>
   );
 }
@@ -108,7 +99,7 @@ function Preview({ read }: { read: ReadStudents }) {
 function ChosenList({ list, onDone }: { list: List; onDone: (words: string) => void }) {
   const students = useRecords((state) => state.students);
   const { length, studentLists } = usePreferences();
-  const signature = list.headers.join('\u001f');
+  const signature = headerKey(list.headers);
   const guessed = useMemo(() => guessStudentColumns(list.headers), [list]);
   const [changed, setChanged] = useState<StudentMapping | null>(null);
   const [fault, setFault] = useState('');

@@ -165,36 +165,44 @@ function drifted([, , top, down]: readonly MatMoment[]): number {
   return along(down!) - along(top!);
 }
 
-/**
- * Shots that a monitor beside the mat tells of between two moments: the further the load drifts to the toes coming down, the
- * further the club comes from outside, for each student by how much of their own.
- * @param on who is on the mat
- * @param after ms from the first frame, not counted itself
- * @param until ms, counted itself
- */
-export function shotsBetween(on: OnTheMat, after: number, until: number): { at: number; path: number }[] {
-  const shots: { at: number; path: number }[] = [];
-  const last = numberAt(until);
-  for (let number = Math.max(0, numberAt(after) - 1); number <= last; number += 1) {
-    const { truth, route } = swingTruth(on, number);
-    const told = truth.impact + TOLD_AFTER_MS;
-    if (told <= after || told > until) continue;
-    const chance = chanceFrom('mat shot', on.seed, number);
-    const path = on.path.usual + on.path.perDrift * drifted(route) + PATH_SCATTER * bell(chance);
-    shots.push({ at: Math.round(truth.impact), path: Math.round(10 * path) / 10 });
-  }
-  return shots;
-}
-
-/** A simulated mat: every frame is a function of who is on it and of the frame's number, so that any server goes on with it. */
-export function simulatedMat(on: OnTheMat): PressureMat {
-  // A swing is drawn once, and asked for at each of its frames.
+/** A swing is drawn once, and asked for at each of its frames. */
+function drawnOnce(on: OnTheMat): (number: number) => Swing {
   const swings = new Map<number, Swing>();
-  const swingOf = (number: number): Swing => {
+  return (number) => {
     const known = swings.get(number) ?? swingTruth(on, number);
     swings.set(number, known);
     return known;
   };
+}
+
+/** The shots told of between two moments, ms from the first frame: the first not counted itself, the second counted. */
+export type ShotsBetween = (after: number, until: number) => { at: number; path: number }[];
+
+/**
+ * A monitor beside the mat: the further the load drifts to the toes coming down, the further the club comes from outside, for
+ * each student by how much of their own.
+ * @param on who is on the mat
+ */
+export function shotsBesideMat(on: OnTheMat): ShotsBetween {
+  const swingOf = drawnOnce(on);
+  return (after, until) => {
+    const shots: ReturnType<ShotsBetween> = [];
+    const last = numberAt(until);
+    for (let number = Math.max(0, numberAt(after) - 1); number <= last; number += 1) {
+      const { truth, route } = swingOf(number);
+      const told = truth.impact + TOLD_AFTER_MS;
+      if (told <= after || told > until) continue;
+      const chance = chanceFrom('mat shot', on.seed, number);
+      const path = on.path.usual + on.path.perDrift * drifted(route) + PATH_SCATTER * bell(chance);
+      shots.push({ at: Math.round(truth.impact), path: Math.round(10 * path) / 10 });
+    }
+    return shots;
+  };
+}
+
+/** A simulated mat: every frame is a function of who is on it and of the frame's number, so that any server goes on with it. */
+export function simulatedMat(on: OnTheMat): PressureMat {
+  const swingOf = drawnOnce(on);
   return {
     rate: MAT_RATE,
     grid: MAT_GRID,

@@ -39,8 +39,6 @@ const LOOK_MS = 1000;
 const LOOKED_AT_MS = 9000;
 /** Standing still is looked for in the last of the recording, ms. */
 const STOOD_MS = 10_000;
-/** How still somebody stands is told by so much of it, ms. */
-const SWAY_MS = 2000;
 
 /** The last part of the recording. */
 function lastOf(ms: number): PressureRecording {
@@ -83,7 +81,7 @@ function useStandsNow() {
       const frame = newestFrame();
       if (!frame || now - shown < FIGURES_MS) return;
       shown = now;
-      setStands({ ...standsNow(frame), sway: swayOf(lastOf(SWAY_MS)) });
+      setStands({ ...standsNow(frame), sway: swayOf(matRecording()) });
     });
   }, []);
   return stands;

@@ -6,13 +6,11 @@ import {
   type PressureMapping,
 } from '@pedastance/core/balance';
 import { View } from 'react-native';
+import { ColumnSelects } from '../../../cards/ColumnSelects';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
-import { Select } from '../../../ui/Select';
 import { Quiet } from '../../../ui/Words';
 import { messages } from './PressureFile.messages';
-
-const NOT_THERE = '';
 
 /** Which column of a recording is which, where its names do not tell; read once every column is there that has to be. */
 export function PressureColumns({
@@ -26,29 +24,17 @@ export function PressureColumns({
   onChange: (mapping: PressureMapping) => void;
   onRead: () => void;
 }) {
-  const options = [
-    { value: NOT_THERE, words: messages.notThere },
-    ...header.map((name, at) => ({ value: String(at), words: name.trim() || messages.column(at + 1) })),
-  ];
   const lacking = lackingColumns(mapping);
   return (
     <View className="gap-3 border-l-4 border-lagoon pl-3" testID="pressure-columns">
       <Quiet>{messages.sayColumns}</Quiet>
-      {PRESSURE_COLUMNS.map((column) => (
-        <Select
-          key={column}
-          label={messages.columns[column]}
-          options={options}
-          value={mapping.at[column] === undefined ? NOT_THERE : String(mapping.at[column])}
-          onChange={(chosen) => {
-            const { [column]: _before, ...others } = mapping.at;
-            onChange({
-              ...mapping,
-              at: chosen === NOT_THERE ? others : { ...others, [column]: Number(chosen) },
-            });
-          }}
-        />
-      ))}
+      <ColumnSelects
+        columns={PRESSURE_COLUMNS}
+        called={messages.columns}
+        names={header.map((name, at) => name.trim() || messages.column(at + 1))}
+        at={mapping.at}
+        onChange={(at) => onChange({ ...mapping, at })}
+      />
       <Choice
         label={messages.timeIn}
         options={TIMES_IN.map((value) => ({ value, words: messages.times[value] }))}

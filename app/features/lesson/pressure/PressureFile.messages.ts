@@ -41,7 +41,6 @@ export const messages = {
   places,
   setColumns: 'Set the columns right',
   sayColumns: 'Or say which column is which. It is remembered for files like this one.',
-  notThere: 'Not in this file',
   column: (number: number) => `Column ${number}`,
   timeIn: 'Time is told in',
   placesIn: 'Places on the shoe are told in',

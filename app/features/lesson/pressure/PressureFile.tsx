@@ -10,6 +10,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { common } from '../../../domain/common.messages';
 import { faultsWords } from '../../../domain/fileFaults';
+import { headerKey } from '../../../domain/headerKey';
 import { prefer, usePreferences } from '../../../state/preferences';
 import { addSwings } from '../../../state/pressure';
 import { Button } from '../../../ui/Button';
@@ -103,38 +104,33 @@ function NotRead({
   );
 }
 
-const signatureOf = (header: readonly string[]): string => header.join('\u001f');
-
 /** Brings in a recording of a mat: read whole or refused, mended where it is odd, and taken swing by swing. */
 export function PressureFile() {
   const { student, build } = useLessonContext();
   const remembered = usePreferences((state) => state.pressureFiles);
   const [asked, setAsked] = useState<Asked | null>(null);
   const [tooLarge, setTooLarge] = useState(false);
-  const [header, setHeader] = useState<readonly string[] | null>(null);
   const { answer } = useComputation(asked);
   const refused = answer && 'faults' in answer ? answer : null;
   const read = answer && !('faults' in answer) ? answer : null;
   // A header that was mapped before is read the same way.
-  const known = refused && !asked?.of.mapping ? remembered[signatureOf(refused.header)] : undefined;
+  const known = refused && !asked?.of.mapping ? remembered[headerKey(refused.header)] : undefined;
   useEffect(() => {
-    if (refused) setHeader(refused.header);
     if (known) setAsked((before) => before && { ...before, of: { ...before.of, mapping: known } });
-  }, [refused, known]);
+  }, [known]);
   const bring = async () => {
     const file = await pickFile('.csv,text/csv');
     if (!file) return;
     setTooLarge(file.size > LARGEST);
-    setHeader(null);
     if (file.size > LARGEST) return setAsked(null);
     const { shoeLength, shoeBreadth } = build.figures;
     const shoe = { length: shoeLength.value, breadth: shoeBreadth.value };
     const of = { text: await file.text(), hand: student.hand, shoe, mapping: null, repairs: [] };
     setAsked({ ask: 'pressure', of });
   };
-  const take = ({ swings }: PressureRead, { of: { mapping } }: Asked) => {
+  const take = ({ swings, header }: PressureRead, { of: { mapping } }: Asked) => {
     addSwings('file', swings);
-    if (mapping && header) prefer({ pressureFiles: { ...remembered, [signatureOf(header)]: mapping } });
+    if (mapping) prefer({ pressureFiles: { ...remembered, [headerKey(header)]: mapping } });
     setAsked(null);
   };
   const mend = (repair: PressureRepair) =>

@@ -49,10 +49,17 @@ function centreAt(drawn: Drawn, { lead, trail }: Pick<PressureFrame, FootName>):
   };
 }
 
+/** A swing with its frames, which it is unpacked to once. */
+interface Unpacked extends Pick<SwingTrace, 'rate' | 'times'> {
+  frames: readonly PressureFrame[];
+}
+
+const unpacked = (trace: SwingTrace): Unpacked => ({ ...recordingOfTrace(trace), times: trace.times });
+
 /** Frames of a swing from its first move to its finish, by way of their centres. */
-function wayOf(drawn: Drawn, trace: SwingTrace): string {
-  const { address, finish } = trace.times;
-  const frames = recordingOfTrace(trace).frames.filter(({ at }) => at >= address && at <= finish);
+function wayOf(drawn: Drawn, swing: Unpacked): string {
+  const { address, finish } = swing.times;
+  const frames = swing.frames.filter(({ at }) => at >= address && at <= finish);
   const every = Math.max(1, Math.floor(frames.length / 150));
   const points = frames.filter((_, at) => at % every === 0).map((frame) => centreAt(drawn, frame));
   return points.length === 0 ? '' : `M${points.map(({ x, y }) => `${n(x)} ${n(y)}`).join('L')}`;
@@ -61,16 +68,19 @@ function wayOf(drawn: Drawn, trace: SwingTrace): string {
 const MARKED = ['address', 'top', 'impact', 'finish'] as const;
 
 /** Where the centre of the load is at a moment of a swing. */
-function centreIn(drawn: Drawn, trace: SwingTrace, mark: (typeof MARKED)[number]): { x: number; y: number } {
-  const { frames } = recordingOfTrace(trace);
-  const at = Math.min(frames.length - 1, Math.round((trace.times[mark] * trace.rate) / 1000));
+function centreIn(
+  drawn: Drawn,
+  { frames, times, rate }: Unpacked,
+  mark: (typeof MARKED)[number],
+): { x: number; y: number } {
+  const at = Math.min(frames.length - 1, Math.round((times[mark] * rate) / 1000));
   return centreAt(drawn, frames[at]!);
 }
 
 /** The moments of swings: the middle of each, and about it how far nine of ten swings scatter. */
-function Marks({ drawn, swings }: { drawn: Drawn; swings: readonly SwingTrace[] }) {
+function Marks({ drawn, swings }: { drawn: Drawn; swings: readonly Unpacked[] }) {
   const marks = MARKED.map((mark) => {
-    const centres = swings.map((trace) => centreIn(drawn, trace, mark));
+    const centres = swings.map((swing) => centreIn(drawn, swing, mark));
     const [across, along] = [nineOfTen(centres.map(({ x }) => x)), nineOfTen(centres.map(({ y }) => y))];
     const spread = { rx: across.spread, ry: along.spread };
     return { words: messages.marks[mark], x: across.middle, y: along.middle, ...spread };
@@ -116,6 +126,7 @@ interface SolesProps {
 /** The soles with the load under them: as it is now, and the ways that it went. */
 export function Soles({ shoe, leadLeft, live, swings, chosen }: SolesProps) {
   const drawn = useMemo(() => ({ shoe, leadLeft }), [shoe, leadLeft]);
+  const unpackedSwings = useMemo(() => swings.map(unpacked), [swings]);
   const centre = useRef<SVGCircleElement>(null);
   const feet = { lead: useRef<SVGCircleElement>(null), trail: useRef<SVGCircleElement>(null) };
   const { lead, trail } = feet;
@@ -169,17 +180,19 @@ export function Soles({ shoe, leadLeft, live, swings, chosen }: SolesProps) {
         stroke={GRID}
         strokeDasharray="6 6"
       />
-      {swings.map((trace, at) => (
+      {unpackedSwings.map((swing, at) => (
         <path
           key={at}
-          d={wayOf(drawn, trace)}
+          d={wayOf(drawn, swing)}
           fill="none"
           stroke={LAGOON}
           strokeWidth={chosen === at ? 4 : 2}
           opacity={chosen === null || chosen === at ? 0.9 : 0.3}
         />
       ))}
-      {swings.length > 0 && <Marks drawn={drawn} swings={chosen === null ? swings : [swings[chosen]!]} />}
+      {swings.length > 0 && (
+        <Marks drawn={drawn} swings={chosen === null ? unpackedSwings : [unpackedSwings[chosen]!]} />
+      )}
       {live && (
         <>
           <circle ref={lead} r={0} fill={LAGOON} opacity={0.35} />
