@@ -12,7 +12,6 @@ const CORE = [
   'method',
   'path',
   'reading',
-  'fit',
   'advice',
   'trial',
   'ladder',

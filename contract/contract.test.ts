@@ -1,4 +1,4 @@
-import { clubById, GOALS, readSetup, type HouseMethod } from '@pedastance/core';
+import { clubById, readSetup, type HouseMethod } from '@pedastance/core';
 import { PRESETS, SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
 import { v7 as uuidv7 } from 'uuid';
 import {
@@ -318,19 +318,41 @@ test('entries from before quick tries and notes are read as whole trials without
   expect(before('reading', { findings: [] }).note).toBe('');
 });
 
-test('a judgement from before the pressure was judged was short of none, and a swing named no shot', () => {
-  const goals = GOALS.filter((goal) => goal !== 'pressure').map((goal) => ({ goal, today: 1, after: 0 }));
-  const before = upgradedEntry({
-    ...common(),
-    kind: 'reading',
-    findings: [],
-    judgement: { goals, things: [] },
-  } as never) as unknown as ReadingEntry;
-  expect(before.judgement!.pressure).toBeNull();
-  expect(before.judgement!.goals.map(({ goal }) => goal)).toEqual([...GOALS]);
-  expect(before.judgement!.goals.find(({ goal }) => goal === 'pressure')).toMatchObject({ today: 0 });
+test('a judgement from before it went by causes is told of the causes that its goals were about', () => {
+  const judgement = {
+    before: ['test the legs'],
+    things: [
+      { thing: 'lead foot', moves: [{ figure: 'leadFlare', from: 40, to: 15 }], serves: ['turn back'] },
+      { thing: 'face', moves: [], serves: ['path'] },
+    ],
+    goals: [
+      { goal: 'turn back', today: 2, after: 1 },
+      { goal: 'ball', today: 3, after: 3 },
+      { goal: 'path', today: 1, after: 0 },
+    ],
+    back: { stoppedBy: 'lead' },
+    path: null,
+    partings: [{ item: 'leadFlare', low: 12, high: 18, needs: 9 }],
+  };
+  const kept = { ...common(), kind: 'reading', findings: [], judgement };
+  const before = upgradedEntry(kept as never) as unknown as ReadingEntry;
+  expect(before.judgement).toMatchObject({
+    pressure: null,
+    legsUntested: true,
+    rests: null,
+    things: [
+      { thing: 'lead foot', cause: 'lead leg back', figure: 'leadFlare', off: 'more', reason: null },
+      { thing: 'face', cause: 'face first', figure: null, off: null },
+    ],
+    waits: [{ cause: 'lead leg back' }, { cause: 'out of band' }],
+    partings: [{ item: 'leadFlare', needs: 9, reason: null, own: false }],
+  });
+  expect(before.judgement).not.toHaveProperty('goals');
   // What has it already stays as it is.
   expect(upgradedEntry(before)).toEqual(before);
+});
+
+test('a swing from before it had a path and a shot has neither', () => {
   const swings = { ...common(), kind: 'pressure', swings: [{ path: 2 }, {}] };
   expect(upgradedEntry(swings as never)).toMatchObject({
     swings: [

@@ -32,19 +32,74 @@ export const CHANGE_DEFAULTS: Pick<ChangeEntry, 'leadHeelLift' | 'shoulderGoal'>
 const renamedChange = (change: string): ChangeName =>
   (change === 'ballOut' ? 'leadToeOut' : change) as ChangeName;
 
-/** A judgement from before it knew of the pressure in the swing: nothing was short of it. */
-function upgradedJudgement(judgement: ReadingEntry['judgement'] | undefined): ReadingEntry['judgement'] {
-  if (!judgement) return null;
-  if (!Array.isArray(judgement.goals)) return judgement;
-  const { goals } = judgement;
-  const known = goals.some((each) => isRecord(each) && each.goal === 'pressure');
-  const before = goals.findIndex((each) => isRecord(each) && each.goal === 'path');
-  const none = { goal: 'pressure' as const, today: 0, after: 0 };
-  return {
-    ...judgement,
+/** A judgement from before it went by causes: goals that were short, and things that served some of them. */
+interface GoalJudgement {
+  before: string[];
+  things: { thing: string; moves: { figure: string; from: number; to: number }[]; serves?: string[] }[];
+  goals: { goal: string; after: number }[];
+  back: { stoppedBy: string | null } | null;
+  path: object | null;
+  pressure?: object | null;
+  partings: object[];
+}
+
+/** The cause that each earlier goal was about; the others were figures out of their bands. */
+const CAUSE_OF_GOAL: Readonly<Record<string, string>> = {
+  'turn back': 'trail leg back',
+  'turn through': 'lead leg through',
+  sparing: 'sore joint',
+  posting: 'too wide to post',
+  'too much turn': 'turns too far',
+  pressure: 'pressure',
+  path: 'path',
+  loft: 'too much loft',
+};
+
+/** What an earlier goal is as a cause. */
+function causeOfGoal(goal: string | undefined, { back, path, pressure }: GoalJudgement): string {
+  if (goal === 'turn back' && back?.stoppedBy === 'lead') return 'lead leg back';
+  if ((goal === 'path' && !path) || (goal === 'pressure' && !pressure)) return 'face first';
+  return CAUSE_OF_GOAL[goal ?? ''] ?? 'out of band';
+}
+
+/** The judgement, where it is one that goes by goals. */
+function byGoals(judgement: unknown): GoalJudgement | null {
+  const { goals, things } = judgement as Partial<GoalJudgement>;
+  return Array.isArray(goals) && Array.isArray(things) ? (judgement as GoalJudgement) : null;
+}
+
+/** A judgement of any earlier shape in today's: what was told of goals is told of the causes that they were about. */
+function upgradedJudgement(told: ReadingEntry['judgement'] | undefined): ReadingEntry['judgement'] {
+  const judgement = told && byGoals(told);
+  if (!judgement) return told ?? null;
+  const { goals, things, partings = [], path = null, before = [], ...rest } = judgement;
+  const upgraded = {
+    ...rest,
+    rests: null,
+    spares: null,
+    before,
+    legsUntested: before.includes('test the legs'),
+    things: things.map(({ serves = [], moves, thing }) => {
+      const [move] = moves;
+      return {
+        thing,
+        moves,
+        cause: causeOfGoal(serves[0], judgement),
+        figure: move?.figure ?? null,
+        off: move ? (move.to > move.from ? 'less' : 'more') : null,
+        reason: null,
+      };
+    }),
+    waits: goals
+      .filter(({ after }) => after > 0)
+      .map(({ goal }) => ({ cause: causeOfGoal(goal, judgement), figure: null, off: null })),
+    lookNext: null,
+    closeCall: false,
     pressure: judgement.pressure ?? null,
-    goals: known ? goals : [...goals.slice(0, before), none, ...goals.slice(before)],
+    path: path && { ...path, against: false },
+    partings: partings.map((parting) => ({ ...parting, reason: null, own: false })),
   };
+  return upgraded as unknown as ReadingEntry['judgement'];
 }
 
 /** A reading of any earlier shape in today's. */

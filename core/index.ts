@@ -10,7 +10,6 @@ export * from './method/compare';
 export * from './method/check';
 export * from './path';
 export * from './reading';
-export * from './fit';
 export * from './advice';
 export * from './trial';
 export * from './formats';

@@ -117,7 +117,7 @@ test('a leg that hurt in its test is not unknown: its turn is not asked for', as
   );
   await step(page, 'change');
   await press(page, 'Other ways to free the turn');
-  await expect(page.getByTestId('fit-panel')).toContainText('that leg hurt in its test');
+  await expect(page.getByTestId('other-ways')).toContainText('that leg hurt in its test');
 });
 
 test('a lesson begins with what the student came for, and what is seen in the swing is kept with the address', async ({

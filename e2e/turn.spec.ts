@@ -68,32 +68,27 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   );
   await expect(page.getByRole('row').filter({ hasText: 'Trail foot 5° out' })).toContainText('+5°');
 
-  // The fit: the trail foot, twelve degrees; and another way when that is left alone.
-  await page.getByTestId('row-leadShare').click();
-  await press(page, 'Weight on lead foot plus 1%');
+  // The judgement turns the trail foot by what the turn needs; what is pinned is left, and other ways are offered.
   await step(page, 'change');
+  await expect(page.getByTestId('instruction')).toContainText(
+    'Turn the trail foot out 15°, to 30° out. Keep the toe on its line.',
+  );
   await press(page, 'Other ways to free the turn');
-  const least = page.getByTestId('fit-fewest-moves');
-  await expect(least).toContainText('Turn the trail foot out 12°, to 27° out. Keep the toe on its line.');
-  await expect(least).toContainText('back 33° → 45° of 45°');
+  const ways = page.getByTestId('other-ways');
   await press(page, 'Leave something as it is');
   await page.getByRole('checkbox', { name: 'Trail foot', exact: true }).click();
-  const nothing = page.getByTestId('fit-nothing');
-  await expect(nothing).toContainText('The turn back would have to give 12°.');
-  await expect(nothing).toContainText('▲ Falls short: The turn back by 12°.');
+  await expect(page.getByTestId('instruction')).not.toContainText('Turn the trail foot');
+  await expect(ways).toContainText('No other way');
   await page.getByRole('checkbox', { name: 'Trail foot', exact: true }).click();
-  // What is offered stands on the plan beside today's feet, under its number.
-  await press(page, 'Adjust on the plan');
-  await expect(page.locator('[data-part=ghost-trail-1-mark]')).toHaveText(/^1/);
   // A shorter goal needs no change at all; the usual one is taken again.
   for (const _step of [1, 2, 3]) await press(page, 'Shoulders are to turn 5° less');
   await expect(page.getByTestId('shoulder-goal')).toHaveText('75°');
   await expect(panel).toContainText('30° needed');
-  await expect(least).toContainText('Nothing: these feet turn far enough');
+  await expect(ways).toContainText('These feet turn far enough.');
   for (const _step of [1, 2]) await press(page, 'Shoulders are to turn 5° more');
-  await expect(least).toContainText('Turn the trail foot out 7°');
-  await press(page, 'Take: fewest moves');
-  await expect(page.locator('[data-part=back-figure]')).toHaveText('40° needs 40°');
+  await expect(page.getByTestId('instruction')).toContainText('Turn the trail foot out 10°, to 25° out');
+  await press(page, 'Use it');
+  await expect(page.locator('[data-part=back-figure]')).toHaveText('43° needs 40°');
   await page.getByTestId('turn-panel').getByRole('radio', { name: '1.0 cm' }).click();
   await step(page, 'keep');
   await page.getByRole('textbox', { name: 'Reason' }).fill('Trail leg stops the turn.');
@@ -101,7 +96,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   await expect(page.getByText('On this device and on the server.')).toBeVisible();
   await press(page, 'Finish the lesson');
   const card = page.getByTestId('log-card').first();
-  await expect(card).toContainText('15° → 22°');
+  await expect(card).toContainText('15° → 25°');
   await expect(card).toContainText('0 → 1.0 cm');
   await expect(card).toContainText('Trail leg stops the turn.');
   const [agreed] = await product.sql(

@@ -28,23 +28,9 @@ async function coreTimes(what, file) {
 }
 
 async function turning() {
-  const times = await coreTimes('Timing the turn and the fit', 'turn.ts');
+  const times = await coreTimes('Timing the turn', 'turn.ts');
   const ms = (value) => `${value.toFixed(2)} ms`;
   figure('4,000 draws of one turn, warm, median', ms(times.chanceMs), 'under 10 ms', times.chanceMs < 10);
-  figure(
-    'The fit of one body, worst of 200',
-    ms(times.fitWorstMs),
-    'under 50 ms',
-    times.fitWorstMs < 50,
-    `median ${ms(times.fitMedianMs)}`,
-  );
-  figure(
-    `The fit of ${times.compared} bodies, beside an exhaustive grid of up to three moves`,
-    ms(times.fitTogetherMs),
-    'faster than the grid',
-    times.fitTogetherMs < times.gridTogetherMs,
-    `grid ${ms(times.gridTogetherMs)}`,
-  );
 }
 
 async function trying() {

@@ -2,6 +2,7 @@ import type { ToldJudgement } from '@pedastance/core/advice';
 import {
   buysSentences,
   doSentences,
+  doubtSentences,
   pairSentence,
   partingSentences,
   pulledSentence,
@@ -67,6 +68,7 @@ export function JudgementCard({ judgement, shoeLength, speech }: JudgementCardPr
   const pulled = pulledSentence(judgement, speech);
   const pair = pairSentence(judgement);
   const partings = partingSentences(judgement, speech);
+  const doubts = doubtSentences(judgement);
   return (
     <View className="gap-2" testID="judgement" aria-live="polite">
       <View className="bg-sheet">
@@ -86,6 +88,9 @@ export function JudgementCard({ judgement, shoeLength, speech }: JudgementCardPr
         <Notice key={sentence} kind="caution">
           {sentence}
         </Notice>
+      ))}
+      {doubts.map((sentence) => (
+        <Quiet key={sentence}>{sentence}</Quiet>
       ))}
       {waits !== '' && <Quiet>{waits}</Quiet>}
     </View>

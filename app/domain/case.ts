@@ -1,18 +1,12 @@
 import type { Student } from '@pedastance/contract';
-import type { Case } from '@pedastance/core/advice';
-import type { Build, CameFor, Caution } from '@pedastance/core/body';
-import {
-  bandsFor,
-  ownWidest,
-  withExceptions,
-  type BandException,
-  type HouseMethod,
-} from '@pedastance/core/method';
+import { caseOf as judgedCase, type Case } from '@pedastance/core/advice';
+import type { Build, CameFor, Caution, Remedy } from '@pedastance/core/body';
+import type { HouseMethod, OwnBands } from '@pedastance/core/method';
 import type { PersonalPath } from '@pedastance/core/path';
 import type { Setup } from '@pedastance/core/setup';
-import type { WeightSeen } from './pressure';
 import type { Goal, TurningBody } from '@pedastance/core/turn';
 import type { LessonDraft } from './lessonDraft';
+import type { WeightSeen } from './pressure';
 
 /** What a lesson knows that a judgement is made from. */
 export interface JudgedLesson {
@@ -27,36 +21,36 @@ export interface JudgedLesson {
     intake: { cameFor: readonly CameFor[] };
   };
   setup: Setup;
-  /** The student's own bands that hold with the club. */
-  exceptions: readonly BandException[];
+  /** What the student has of their own with the club. */
+  own: OwnBands;
+  /** What was tried with the club and dropped. */
+  dropped: readonly Remedy[];
   /** What mat or eye saw of the weight with the club. */
   weight: WeightSeen;
 }
 
 /** The case of today's address; null before a club is chosen. */
 export function caseOf(lesson: JudgedLesson): Case | null {
-  const { student, build, legs, method, cautions, path, goal, draft, setup, exceptions, weight } = lesson;
+  const { student, build, legs, method, cautions, path, goal, draft, setup, own, dropped, weight } = lesson;
   const { club, shot, clubLengthInches, pinned, intake } = draft;
   if (!club) return null;
-  return {
+  return judgedCase({
     setup,
+    played: { club, shot, clubLengthInches },
+    method,
     build,
-    body: legs,
-    bands: withExceptions(bandsFor(method, { build, legs }, { club, shot, clubLengthInches }), exceptions),
-    widest: ownWidest(exceptions),
-    club,
-    shot,
+    legs,
     hand: student.hand,
-    goal,
-    cameFor: intake.cameFor,
     facts: student.facts,
     cautions,
+    goal,
+    cameFor: intake.cameFor,
     path,
     pathSimulated: path.simulated,
+    ...own,
+    dropped,
+    cued: [],
     ...weight,
     pinned,
-    leadHeelLift: 0,
-    done: [],
-    agreed: [],
-  };
+  });
 }

@@ -1,7 +1,7 @@
 import type { Screen } from '@pedastance/core/body';
 import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import type { ClubId, ShotType } from '@pedastance/core/club';
-import type { MoveName } from '@pedastance/core/fit';
+import type { PinnedFigure } from '@pedastance/core/advice';
 import type { LadderTurn } from '@pedastance/core/ladder';
 import { differences, type Setup } from '@pedastance/core/setup';
 import type { TestTries } from './fieldTests';
@@ -74,7 +74,7 @@ export interface LessonDraft {
   /** How far the lead heel may come up going back, mm. */
   leadHeelLift: number;
   /** What the coach wants left as it is. */
-  pinned: readonly MoveName[];
+  pinned: readonly PinnedFigure[];
   reason: string;
   feel: string;
   note: string;

@@ -112,7 +112,7 @@ export function weightSeen(looked: WeightLooked): WeightSeen {
   const felt = feltUnder(triesOf('broomstick', looked));
   return {
     pressure: onMat ? patternOn(onMat, looked) : seenWithoutMat({ stripes, finishes }, route),
-    ...(felt !== null && felt !== 'middle' && { feltUnder: felt }),
+    feltUnder: felt === 'middle' ? null : felt,
   };
 }
 

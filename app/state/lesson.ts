@@ -50,10 +50,8 @@ interface OpenLesson {
   keepToe: boolean;
   /** A foot taken back turns with the line, or keeps its flare. */
   turnWithLine: boolean;
-  /** Feet that an answer of the fit would have, drawn on the plan while they are offered. */
+  /** Feet that another way of freeing the turn would have, drawn on the plan while they are offered. */
   offers: readonly Ghost[];
-  /** The stance line the fit is to come to, closed positive, degrees; null where the method's own band is asked. */
-  lineAsked: number | null;
   /** In a trial: the feet to stand in next, and the other ones. */
   trying: { setup: Setup; other: Setup } | null;
   past: Pick<LessonDraft, 'setup' | 'agreed' | 'leadHeelLift'>[];
@@ -74,7 +72,6 @@ export const lesson = createStore<OpenLesson>(() => ({
   turnWithLine: false,
   offers: [],
   trying: null,
-  lineAsked: null,
   past: [],
   dragging: false,
 }));
@@ -156,7 +153,7 @@ export function openLesson(owner: string, draft: LessonDraft): void {
 
 export function closeLesson(): void {
   keepBeforeLeaving();
-  lesson.setState({ draft: null, frame: null, past: [], offers: [], trying: null, lineAsked: null });
+  lesson.setState({ draft: null, frame: null, past: [], offers: [], trying: null });
 }
 
 /** Changes the draft, with the moment given to it. */

@@ -1,6 +1,5 @@
 import { judge } from '@pedastance/core/advice';
 import { odditiesOf, readPressure, repaired, swingsIn, traceOf } from '@pedastance/core/balance';
-import { fit } from '@pedastance/core/fit';
 import { readShots } from '@pedastance/core/formats';
 import { factorialVerdict, powerByLook, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
 import { turnBudget, TURNS } from '@pedastance/core/turn';
@@ -14,7 +13,6 @@ type Progress = (done: number) => void;
 
 /** Answers what takes computing, out of the way of the screen. */
 const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Progress) => Answers[Ask] } = {
-  fit,
   judge: (of) => judge(of),
   judgeEach: (cases) => cases.map((of) => judge(of)),
   budgets: ({ body, feet, goal }) => {

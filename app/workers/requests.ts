@@ -8,7 +8,6 @@ import type {
   SwingTrace,
 } from '@pedastance/core/balance';
 import type { Hand } from '@pedastance/core/body';
-import type { Fit, FitProblem } from '@pedastance/core/fit';
 import type { ColumnSource, ReadShots } from '@pedastance/core/formats';
 import type {
   FactorialShot,
@@ -34,7 +33,6 @@ export interface PressureRead {
 
 /** What can be asked of the worker. */
 interface Asked {
-  fit: FitProblem;
   judge: Case;
   judgeEach: readonly Case[];
   budgets: { body: TurningBody; feet: TurningFeet; goal: Goal };
@@ -57,7 +55,6 @@ interface Asked {
 
 /** What it answers to each. */
 export interface Answers {
-  fit: Fit;
   judge: Judgement;
   judgeEach: Judgement[];
   budgets: { back: TurnBudget; through: TurnBudget };

@@ -1,3 +1,6 @@
 export * from './types';
-export { judge, setupWith } from './judge';
-export { goalsInOrder } from './order';
+export { caseOf, NOTHING_MORE, restsOf, type Judged, type KeptRests, type Rests } from './case';
+export { judge } from './judge';
+export { measuredAgain } from './again';
+export { setupWith } from './plan';
+export { otherWays, type TurnGained, type Way } from './otherWays';

@@ -1,6 +1,5 @@
 import { predictedPath, type PathCause } from '../path';
-import { measuredFigure, measureSetup } from '../setup';
-import { slotOf, stateOf, TOE_LINE, type State } from './state';
+import { figureOf, measuredFigure, measureSetup, type SetupFigure, type Setup } from '../setup';
 import type { Case } from './types';
 
 /** A path that is told by the flight alone, degrees either way (starting value). */
@@ -13,6 +12,8 @@ export interface ToldPath {
   /** Degrees, in-to-out positive. */
   value: number;
   byEye: boolean;
+  /** The eye or the flight says another way than the shots do. */
+  against: boolean;
   /** Degrees of path per degree closed, per percent toward the toes, per mm of ball forward. */
   perClosed: number;
   perToeward: number;
@@ -31,21 +32,30 @@ function seenPath({ cameFor, hand, setup }: Case): number {
   return across === out ? 0 : across ? -1 : 1;
 }
 
+/** Whether any figure of the feet was measured. */
+const anyFeet = ({ setup: { measured } }: Case): boolean =>
+  !!(measured.stanceWidth ?? measured.leadFlare ?? measured.trailFlare ?? measured.setback);
+
 /**
  * The path of a case: by the student's shots from feet like these, else by where the ball starts and curves or
- * what the coach sees. A ball that starts out and curves further out tells of the face first, and of no path.
+ * what the coach sees. A ball that starts out and curves further out tells of the face first, and of no path. Simulated
+ * shots say nothing of feet that nobody measured.
  * @param given the case
  * @returns degrees and slopes; null where nothing tells it
  */
 export function toldPath(given: Case): ToldPath | null {
-  const { path, setup } = given;
+  const { path, setup, shot, pathSimulated } = given;
+  if (shot === 'pitch') return null;
   const predicted = predictedPath(path, setup);
   // Where the path goes by the drift coming down, the load at address is not said to bend it.
   const slope = (cause: PathCause) => path.slopes.find((each) => each.cause === cause)?.value ?? 0;
   const slopes = { perClosed: slope('closed'), perToeward: slope('toeward'), perBall: slope('ball') };
-  if (path.shots > 0 && !predicted.guess) return { value: predicted.value, byEye: false, ...slopes };
   const seen = seenPath(given);
-  return seen === 0 ? null : { value: seen * BY_FLIGHT, byEye: true, ...slopes };
+  if (path.shots > 0 && !predicted.guess && (!pathSimulated || anyFeet(given))) {
+    const against = seen !== 0 && Math.abs(predicted.value) >= 1 && Math.sign(predicted.value) !== seen;
+    return { value: predicted.value, byEye: false, against, ...slopes };
+  }
+  return seen === 0 ? null : { value: seen * BY_FLIGHT, byEye: true, against: false, ...slopes };
 }
 
 /** What tells a flight that no path explains yet. */
@@ -53,35 +63,48 @@ const FLIGHTS = ['curves away', 'curves toward', 'starts right', 'starts left'] 
 
 /**
  * Whether the face has to be looked at before anything is said of the path: the ball misses, nothing tells the
- * path, and the face was not seen to be on the target.
+ * path, and nobody has looked at the face.
  * @param given the case
  * @param told the path, where it is told
  * @returns true for those
  */
-export function faceFirst({ cameFor, setup, bands }: Case, told: ToldPath | null): boolean {
-  if (told || !FLIGHTS.some((flight) => cameFor.includes(flight))) return false;
-  const face = measuredFigure(measureSetup(setup), 'clubFace');
-  const { low = -2, high = 2 } = bands.figures.clubFace ?? {};
-  return !face || face.value < low || face.value > high;
+export const faceFirst = ({ cameFor, setup, shot }: Case, told: ToldPath | null): boolean =>
+  !told &&
+  shot !== 'pitch' &&
+  setup.posture?.figures.clubFace === undefined &&
+  FLIGHTS.some((flight) => cameFor.includes(flight));
+
+/**
+ * The path once a setup is changed.
+ * @param given the case
+ * @param told its path today
+ * @param after the setup it is asked for
+ * @returns degrees, in-to-out positive
+ */
+export function pathAfter({ setup }: Case, told: ToldPath, after: Setup): number {
+  const [was, is] = [measureSetup(setup), measureSetup(after)];
+  const changed = (name: SetupFigure) =>
+    measuredFigure(was, name)
+      ? figureOf(after, name, is.measures)! - figureOf(setup, name, was.measures)!
+      : 0;
+  return (
+    told.value +
+    told.perClosed * changed('stanceLine') +
+    told.perToeward * changed('leadHeelToe') -
+    told.perBall * changed('ballAlong') +
+    PATH_PER_SHOULDER * changed('shoulderLine')
+  );
 }
 
 /**
- * The path of a state.
+ * What is told of the path once a setup is changed; nothing any more where it has come straight or beyond.
  * @param given the case
- * @param told its path today
- * @returns a function from a state to degrees, in-to-out positive
+ * @param told its path today; null where nothing tells it
+ * @param after the setup it is asked for
+ * @returns the path as it is told then
  */
-export function pathIn(given: Case, told: ToldPath): (state: State) => number {
-  const today = stateOf(given);
-  const [toe, ball, shoulders] = [slotOf('leadHeelToe'), slotOf('ballAlong'), slotOf('shoulderLine')];
-  const changed = (state: State, slot: number) => {
-    const by = state[slot]! - today[slot]!;
-    return Number.isNaN(by) ? 0 : by;
-  };
-  return (state) =>
-    told.value +
-    told.perClosed * changed(state, TOE_LINE) +
-    told.perToeward * changed(state, toe) -
-    told.perBall * changed(state, ball) +
-    PATH_PER_SHOULDER * changed(state, shoulders);
+export function toldAfter(given: Case, told: ToldPath | null, after: Setup): ToldPath | null {
+  if (!told) return null;
+  const value = pathAfter(given, told, after);
+  return { ...told, value: Math.sign(value) === Math.sign(told.value) ? value : 0 };
 }

@@ -71,7 +71,7 @@ test('what hurt is not built upon', () => {
   expect(angleOf(hurt, 'turnInTrail')).toBeNull();
   const budget = turnBudget('back', turningBody(hurt, 'right'), feetOf(15, 15));
   expect(budget.limit).toBeNull();
-  expect(budget.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 50]);
+  expect(budget.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 65]);
 });
 
 test('a whole screen is what methods and the turn go by', () => {

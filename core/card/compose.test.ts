@@ -1,6 +1,6 @@
 import { setupAsTaken, withFigure, type CautionFact } from '..';
 import type { OwnLadder } from '../ladder';
-import { taught } from '../test/fitProblems';
+import { taught } from '../test/taught';
 import { composeCard, type Card, type TakenHome } from './compose';
 import { exaggeratedDose, setupForDose } from './doses';
 import { DRILL_LIBRARY } from './drillLibrary';

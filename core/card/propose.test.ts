@@ -1,5 +1,5 @@
 import { setupAsTaken } from '..';
-import { taught } from '../test/fitProblems';
+import { taught } from '../test/taught';
 import { DRILL_LIBRARY } from './drillLibrary';
 import { daysToNextLook } from './nextLook';
 import { drillsFor, proposeCard, type Agreement } from './propose';

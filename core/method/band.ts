@@ -18,7 +18,17 @@ export interface Band {
   widenedBy: BuildFigureName[];
   /** The legs decide the middle and have not been tested: a stand-in decides it. */
   untested: boolean;
+  /** The ends are the student's own, tested or agreed; the middle is still the method's. Absent where they are the method's. */
+  own?: true;
 }
+
+/**
+ * What a band asks for: the figure that the method teaches, or the middle of a student's own band.
+ * @param band low, middle and high, in the question's unit
+ * @returns the figure, in the same unit
+ * @example taughtFigure({ low: 25, middle: 30, high: 45, widenedBy: [], untested: false }) // 30
+ */
+export const taughtFigure = ({ low, middle, high, own }: Band): number => (own ? (low + high) / 2 : middle);
 
 /**
  * The band a measured figure is held against: no narrower than what the measuring can tell apart.
@@ -28,8 +38,8 @@ export interface Band {
  */
 export const noNarrower = (band: Band, uncertainty: number): Band => ({
   ...band,
-  low: Math.min(band.low, band.middle - uncertainty),
-  high: Math.max(band.high, band.middle + uncertainty),
+  low: Math.min(band.low, taughtFigure(band) - uncertainty),
+  high: Math.max(band.high, taughtFigure(band) + uncertainty),
 });
 
 /** A rule's middle as a weighted sum of build figures and a constant, so its error can follow. */

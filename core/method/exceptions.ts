@@ -1,4 +1,4 @@
-import type { Range } from '../setup';
+import { FIGURES, type Range } from '../setup';
 import type { Bands } from './bands';
 import { FIGURE_QUESTIONS } from './questions';
 
@@ -6,8 +6,31 @@ import { FIGURE_QUESTIONS } from './questions';
 export const PARTING_ITEMS = ['stanceWidth', 'leadFlare', 'trailFlare', 'stanceLine'] as const;
 export type PartingItem = (typeof PARTING_ITEMS)[number];
 
-/** Figures that a student may have a band of their own for; `widest` is as wide as they can stand and still post. */
-export const EXCEPTION_ITEMS = [...PARTING_ITEMS, 'ballAlong', 'heelToe', 'widest'] as const;
+/**
+ * Figures that a student may have a band of their own for; `widest` is as wide as they can stand and still post. New ones
+ * come at the end.
+ */
+export const EXCEPTION_ITEMS = [
+  ...PARTING_ITEMS,
+  'ballAlong',
+  'heelToe',
+  'widest',
+  'ballOut',
+  'leadShare',
+  'trailKneeInside',
+  'trailKneeFlex',
+  'hipBump',
+  'hipGap',
+  'hipLine',
+  'shoulderLine',
+  'shoulderTilt',
+  'clubFace',
+  'hipTurn',
+  'shoulderTurn',
+  'trailKneeBack',
+  'shaftLean',
+  'leadHeelLift',
+] as const;
 export type ExceptionItem = (typeof EXCEPTION_ITEMS)[number];
 
 /** A band of a student's own, mm, degrees or percent. */
@@ -24,7 +47,9 @@ export interface BandException {
  * @example exceptionRange('widest').least // 50
  */
 export const exceptionRange = (item: ExceptionItem): Range =>
-  FIGURE_QUESTIONS[item === 'widest' ? 'stanceWidth' : item].range;
+  item === 'leadHeelLift'
+    ? FIGURES.leadHeelLift.range
+    : FIGURE_QUESTIONS[item === 'widest' ? 'stanceWidth' : item].range;
 
 /**
  * A method's bands with a student's exceptions in place of its own. The middle stays the method's: what it has
@@ -38,8 +63,8 @@ export function withExceptions(bands: Bands, exceptions: readonly BandException[
   const figures = { ...bands.figures };
   for (const { item, low, high } of exceptions) {
     // As wide as one can post is no band of the width: every club keeps its own, and the goal of posting goes by it.
-    const own = item === 'widest' ? undefined : figures[item];
-    if (own) figures[item as PartingItem] = { ...own, low, high };
+    const own = item === 'widest' || item === 'leadHeelLift' ? undefined : figures[item];
+    if (own) figures[item as PartingItem] = { ...own, low, high, own: true };
   }
   return { ...bands, figures };
 }

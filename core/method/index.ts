@@ -9,3 +9,4 @@ export * from './verdict';
 export * from './taught';
 export * from './posting';
 export * from './exceptions';
+export * from './own';

@@ -1,12 +1,13 @@
-import type { GoalName, Thing, ThingToDo, ToldJudgement, TurnBought } from '../advice';
-import { questionOf, type BandException } from '../method';
-import { alongFoot, FIGURE_WORDS, isLine, type SetupFigure } from '../setup';
+import type { CauseName, Parting, Thing, ThingToDo, ToldCause, ToldJudgement, TurnBought } from '../advice';
+import { questionOf, type AgreedFigure, type BandException, type FigureQuestion } from '../method';
+import { alongFoot, FIGURE_WORDS, inHalves, isLine } from '../setup';
 import { angleFigure, saidLength, type LengthUnit } from '../units';
+import { bySimulation, causeSentence, waitWords } from './causes';
 import { chanceWords } from './chance';
 import { bandWords, questionFigure } from './figures';
 import { inFootWords } from './feet';
 import type { Speech } from './instruction';
-import { pressureBuys, pressureCue, seenSentence } from './pressure';
+import { pressureBuys, pressureCue } from './pressure';
 
 /** What a coach says of a thing that moves no figure. */
 const SAID: Partial<Record<Thing, string>> = {
@@ -36,14 +37,31 @@ export const THING_NAMES: Record<Thing, string> = {
   'trail foot release': 'Trail heel',
   'shorter swing': 'Shorter swing',
   'less loft': 'Less loft',
+  pitch: 'The pitch',
 };
 
-/** Turning the whole stance is one move: it is told by how far the feet turn with it. */
+/** A stance turned as a whole, in a record from before lines were made by the trail foot alone. */
 function lineSentence({ moves }: ThingToDo): string {
   const trail = moves.find(({ figure }) => figure === 'trailFlare');
   const by = trail ? trail.to - trail.from : 0;
   return `Turn the whole stance ${angleFigure(Math.abs(by))} ${by > 0 ? 'closed' : 'open'}, both feet with it.`;
 }
+
+/** A pitch is set up in one breath: only what is out of it is named. */
+function pitchSentences({ moves }: ThingToDo, speech: Speech): string[] {
+  const to = (figure: string) => moves.find((each) => each.figure === figure)?.to;
+  const [width, flare, share] = ['stanceWidth', 'trailFlare', 'leadShare'].map(to);
+  return [
+    ...(width === undefined ? [] : [`Feet close: ${saidLength(width, speech.length)} between the heels.`]),
+    ...(flare === undefined ? [] : [`Trail foot in, to ${flareWords(flare)}.`]),
+    ...(share === undefined ? [] : [`Weight forward: ${Math.round(share)}% on the lead foot.`]),
+  ];
+}
+
+const flareWords = (flare: number): string => {
+  const whole = Math.round(flare);
+  return whole === 0 ? 'square' : `${Math.abs(whole)}° ${whole > 0 ? 'out' : 'in'}`;
+};
 
 /** Whether the weight goes along both feet, to the same place. */
 const isRocked = ({ moves }: ThingToDo): boolean => {
@@ -71,7 +89,8 @@ export function thingSentences(
   speech: Speech,
 ): string[] {
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
-  if (todo.thing === 'line') return [say(lineSentence(todo))];
+  if (todo.thing === 'line' && todo.moves.length > 1) return [say(lineSentence(todo))];
+  if (todo.thing === 'pitch') return pitchSentences(todo, speech).map((sentence) => say(sentence));
   if (todo.thing === 'pressure') return pressure ? [say(pressureCue(pressure))] : [];
   if (todo.moves.length === 0) return [say(SAID[todo.thing]!)];
   if (isRocked(todo)) return [say(rockSentence(todo))];
@@ -83,72 +102,23 @@ export function thingSentences(
   });
 }
 
-const stopsTurn = (way: string, { stoppedBy, from, needed }: TurnBought): string =>
-  `${way} the ${stoppedBy} leg stops the hips at about ${angleFigure(from)}; ${angleFigure(needed)} is needed.`;
+/** The cause that a judgement is about: what is worked at first, or what stays where nothing is done. */
+const aboutCause = ({ things, waits }: ToldJudgement): ToldCause | undefined => things[0] ?? waits[0];
 
-/** Which way the load or the ball is off, by how it is put right. */
-function wayOff(things: readonly ThingToDo[], figure: string): 'more' | 'less' | null {
-  const move = things.flatMap(({ moves }) => moves).find((each) => each.figure === figure);
-  return move ? (move.to > move.from ? 'less' : 'more') : null;
+/** What is told where no cause is worked at: what is not known yet, or that nothing is short. */
+function nothingWorkedAt({ before, lookNext, back }: ToldJudgement): string {
+  if (before.includes('measure the feet')) return 'Nobody has measured the feet yet.';
+  if (before.includes('test the legs')) return 'Nobody knows yet where the legs stop the turn.';
+  if (before.includes('measure the turn')) return turnInDoubt(back);
+  if (lookNext) return 'Nothing in the feet explains it.';
+  return before.includes('see a doctor') ? 'Something hurts.' : 'Nothing stands in the way.';
 }
 
-function loadStops({ things }: ToldJudgement): string {
-  const toes = wayOff(things, 'trailHeelToe') ?? wayOff(things, 'leadHeelToe');
-  if (toes) return `The weight is on the ${toes === 'more' ? 'toes' : 'heels'}.`;
-  const lead = wayOff(things, 'leadShare');
-  if (lead) return `There is too ${lead === 'more' ? 'much' : 'little'} weight on the lead foot.`;
-  return 'The weight is not where it should be.';
-}
-
-function ballStops({ things }: ToldJudgement): string {
-  const back = wayOff(things, 'ballAlong');
-  if (back) return `The ball is too far ${back === 'more' ? 'back' : 'forward'}.`;
-  const out = wayOff(things, 'ballOut');
-  return out === 'less' ? 'The ball is too close.' : 'The ball is too far away.';
-}
-
-const bySimulation = ({ simulated }: { simulated: boolean }): string =>
-  simulated ? ', by simulated shots' : '';
-
-function pathStops({ path }: ToldJudgement): string {
-  if (!path) return 'The ball does not say yet: the face may be what sends it.';
-  const way = path.from > 0 ? 'in-to-out' : 'out-to-in';
-  return path.byEye
-    ? `By eye the path goes ${way}.`
-    : `The path goes about ${angleFigure(Math.abs(path.from))} ${way}${bySimulation(path)}.`;
-}
-
-const widthStops = ({ things }: ToldJudgement): string => {
-  const wide = wayOff(things, 'stanceWidth');
-  if (wide === null) return 'The feet are not where the method has them.';
-  return wide === 'more' ? 'The stance is too wide.' : 'The stance is too narrow.';
-};
-
-const STOPS_GOAL: Record<GoalName, (judgement: ToldJudgement) => string> = {
-  'turn back': ({ back }) => (back ? stopsTurn('Going back', back) : 'The turn back has no room.'),
-  'turn through': ({ through }) =>
-    through && through.from < through.needed
-      ? stopsTurn('Coming through', through)
-      : 'Something holds the hips coming through.',
-  sparing: () => 'What hurts is spared first.',
-  posting: () => 'The stance is too wide to get onto the lead foot.',
-  'too much turn': () => 'The turn goes too far.',
-  load: loadStops,
-  pressure: ({ pressure }) => seenSentence(pressure!),
-  path: pathStops,
-  ball: ballStops,
-  feet: widthStops,
-  knees: () => 'The trail knee is out of its place.',
-  hips: () => 'The hips are not set as the method has them.',
-  shoulders: () => 'The shoulders are not as the method has them.',
-  hands: () => 'The face or the shaft is off.',
-  swing: () => 'The trail knee goes back another way than taught.',
-  loft: () => 'So much loft makes a pitch hard to strike.',
-};
-
-/** The goal a judgement is about: the first that its first thing serves, or that is short where nothing is done. */
-const aboutGoal = ({ goals, things }: ToldJudgement): GoalName | undefined =>
-  things[0]?.serves[0] ?? goals.find(({ today }) => today > 0)?.goal;
+/** A stop that rests on a usual give: the test says where, and only a turn says whether. */
+const turnInDoubt = (back: TurnBought | null): string =>
+  back?.stoppedBy && back.from < back.needed
+    ? `By its test the ${back.stoppedBy} leg stops the hips at about ${angleFigure(back.from)}. Only a turn can say.`
+    : 'By its test a leg stops the hips early. Only a turn can say.';
 
 /**
  * What stops the student, in a sentence: what is worked at first, or that nothing is short.
@@ -157,16 +127,25 @@ const aboutGoal = ({ goals, things }: ToldJudgement): GoalName | undefined =>
  * @returns one sentence
  */
 export function stopsSentence(judgement: ToldJudgement, speech: Speech): string {
-  const goal = aboutGoal(judgement);
-  if (goal) return inFootWords(STOPS_GOAL[goal](judgement), speech.feet, speech.hand);
-  return judgement.before.includes('test the legs')
-    ? 'Nobody knows yet where the legs stop the turn.'
-    : 'Nothing stands in the way.';
+  const measuring = judgement.things.length === 0 && judgement.before.some((each) => each !== 'see a doctor');
+  const about = measuring ? undefined : aboutCause(judgement);
+  const words = about ? causeSentence(judgement, about) : nothingWorkedAt(judgement);
+  return inFootWords(words, speech.feet, speech.hand);
 }
 
 const BEFORE_WORDS: Record<ToldJudgement['before'][number], string> = {
   'see a doctor': 'If it hurts, stop. Doctor or physio first.',
+  'measure the feet': 'Measure the feet first.',
   'test the legs': 'Test the legs first.',
+  'measure the turn': 'Measure the turn on these feet first.',
+};
+
+const LOOK_WORDS: Record<NonNullable<ToldJudgement['lookNext']>, string> = {
+  face: 'Look at the face next.',
+  shoulders: 'Look at the shoulders next.',
+  turn: 'Measure the turn itself next.',
+  strike: 'Look where the club meets the ground next.',
+  swing: 'Look at the swing next.',
 };
 
 /**
@@ -177,33 +156,41 @@ const BEFORE_WORDS: Record<ToldJudgement['before'][number], string> = {
  * @returns sentences
  */
 export function doSentences(judgement: ToldJudgement, shoeLength: number, speech: Speech): string[] {
-  const { before, things, goals } = judgement;
+  const { before, things, waits, lookNext } = judgement;
   const told = [
     ...before.map((each) => BEFORE_WORDS[each]),
     ...things.flatMap((thing) => thingSentences(thing, judgement, shoeLength, speech)),
   ];
+  if (things.length === 0 && lookNext) return [...told, LOOK_WORDS[lookNext]];
   if (told.length > 0) return told;
-  return goals.some(({ today }) => today > 0)
-    ? ['Leave it: nothing that may be moved would help.']
+  return waits.length > 0
+    ? ['Leave the feet: nothing that may be moved would help.']
     : ['Leave it as it is.'];
 }
 
-/** So much less turn is a cost that is told (starting value), degrees. */
+/** So much less turn is a cost that is told, where so little is left over (starting values), degrees. */
 const COSTS_TURN = 3;
+const LEFT_OVER = 5;
 
-/** A turn is told where it was short and the plan frees it, and where the plan costs some of it. */
-function turnBuys(way: string, turn: TurnBought | null, wasShort: boolean): string[] {
+/** Causes that a turn is freed of. */
+const BACK: readonly CauseName[] = ['trail leg back', 'lead leg back', 'open line', 'stiff joint'];
+const THROUGH: readonly CauseName[] = ['lead leg through', 'closed line', 'lead foot spins out'];
+
+/** A turn is told where a thing frees it, and where the plan costs some that is not left over. */
+function turnBuys(way: 'back' | 'through', turn: TurnBought | null, worked: boolean): string[] {
   if (!turn) return [];
   const { from, to, needed, chanceTo } = turn;
-  const frees = wasShort && to - from >= 1;
-  if (!frees && from - to < COSTS_TURN) return [];
-  // Likely is likely enough; almost sure needs no such word.
-  const said = chanceTo === null ? null : chanceWords(chanceTo);
-  const chance = said === null ? '' : `: ${said}${said === 'likely' ? ' enough' : ''}`;
-  const words = `about ${angleFigure(to)}, ${angleFigure(needed)} needed${chance}.`;
-  return [
-    frees ? `${way} ${words}` : `It costs turn ${way === 'Through' ? 'through' : 'back'}. A${words.slice(1)}`,
-  ];
+  const [gets, need] = [angleFigure(to), angleFigure(needed)];
+  if (worked && from < needed && to - from >= 1) {
+    const said = chanceTo === null ? null : chanceWords(chanceTo);
+    if (to < needed || said === 'unlikely')
+      return [`The hips get to about ${gets}. ${need} is still doubtful.`];
+    const name = way === 'back' ? 'Backswing' : 'Through';
+    const chance = said === null ? '' : `: ${said}${said === 'likely' ? ' enough' : ''}`;
+    return [`${name} about ${gets}, ${need} needed${chance}.`];
+  }
+  if (from - to < COSTS_TURN || to - needed >= LEFT_OVER) return [];
+  return [`It costs turn ${way}: about ${gets} is left, ${need} needed.`];
 }
 
 function pathBuys({ path }: ToldJudgement): string[] {
@@ -215,17 +202,38 @@ function pathBuys({ path }: ToldJudgement): string[] {
     : [`Path about ${angleFigure(straighter)} straighter${bySimulation(path)}.`];
 }
 
-const BUYS_GOAL: Partial<Record<GoalName, string>> = {
-  sparing: 'What hurts is asked for less.',
-  posting: 'The lead foot comes within reach.',
-  'too much turn': 'A shorter turn, and the club stays in the hands.',
-  load: 'The hips are free to turn.',
-  ball: 'The strike comes back to the ball.',
-  loft: 'A strike that forgives more.',
-};
+/** What else each thing brings, by the cause that it answers. */
+function otherBuys(thing: ThingToDo, judgement: ToldJudgement): string[] {
+  switch (thing.cause) {
+    case 'sore joint':
+      return [`The sore ${judgement.spares ?? 'joint'} has less to do.`];
+    case 'too wide to post':
+    case 'hips central':
+      return ['The lead foot comes within reach.'];
+    case 'trail knee outside':
+      return ['The weight stays inside the trail foot.'];
+    case 'trail knee stuck':
+    case 'trail toes loaded':
+      return ['The trail hip has room going back.'];
+    case 'trail heel stuck':
+      return ['The hips are free to come through.'];
+    case 'turns too far':
+      return ['A shorter turn, and the club stays in the hands.'];
+    case 'pressure':
+      return judgement.pressure ? [pressureBuys(judgement.pressure)] : [];
+    case 'pitch stance':
+      return ['The hips are held on purpose, and the club meets the ball first.'];
+    case 'too much loft':
+      return ['A strike that forgives more.'];
+    default:
+      return thing.thing === 'ball' && thing.figure === 'ballAlong'
+        ? ['The strike comes back to the ball.']
+        : [];
+  }
+}
 
-/** The method's bands are what a change brings where it brings nothing else. */
-const WITHIN = 'It brings the address to where the method has it.';
+/** Where a figure is put right and that brings nothing else to tell. */
+const PUT_RIGHT = 'It stands where it should again.';
 
 /**
  * What it buys, and what it costs, most important first.
@@ -234,53 +242,65 @@ const WITHIN = 'It brings the address to where the method has it.';
  * @returns sentences; none where nothing is changed
  */
 export function buysSentences(judgement: ToldJudgement, speech: Speech): string[] {
-  const { goals, things, back, through, pressure } = judgement;
+  const { things, back, through } = judgement;
   if (things.length === 0) return [];
-  const wasShort = (goal: GoalName) => goals.some((each) => each.goal === goal && each.today > 0);
-  const better = goals.filter(({ today, after }) => after < today);
+  const works = (causes: readonly CauseName[]) => things.some(({ cause }) => causes.includes(cause));
   const told = [
-    ...turnBuys('Backswing', back, wasShort('turn back')),
-    ...turnBuys('Through', through, wasShort('turn through')),
+    ...turnBuys('back', back, works(BACK)),
+    ...turnBuys('through', through, works(THROUGH)),
     ...pathBuys(judgement),
-    ...better.flatMap(({ goal }) =>
-      goal === 'pressure' && pressure ? pressureBuys(pressure) : (BUYS_GOAL[goal] ?? []),
-    ),
+    ...things.flatMap((thing) => otherBuys(thing, judgement)),
   ];
-  const bought = told.length > 0 ? told : [WITHIN];
-  return bought.map((sentence) => inFootWords(sentence, speech.feet, speech.hand));
+  const putRight = things.some(({ reason }) => reason === 'taught');
+  const bought = told.length > 0 || !putRight ? told : [PUT_RIGHT];
+  return [...new Set(bought)].map((sentence) => inFootWords(sentence, speech.feet, speech.hand));
 }
-
-const WAITS: Record<GoalName, string> = {
-  'turn back': 'the rest of the turn back',
-  'turn through': 'the rest of the turn through',
-  sparing: 'what hurts',
-  posting: 'getting onto the lead foot',
-  'too much turn': 'the turn that goes too far',
-  load: 'the weight',
-  pressure: 'where the weight goes',
-  path: 'the path',
-  ball: 'the ball',
-  feet: 'the feet',
-  knees: 'the knees',
-  hips: 'the hips',
-  shoulders: 'the shoulders',
-  hands: 'the face',
-  swing: 'the trail knee going back',
-  loft: 'the loft',
-};
 
 /**
- * What waits for another day: goals that are still short.
+ * What is left for another day, and what is not known yet beside it.
  * @param judgement the judgement
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
- * @returns one sentence; empty where nothing waits
+ * @returns one sentence or more; empty where nothing waits
  */
-export function waitsSentence({ goals, things }: ToldJudgement, speech: Speech): string {
-  const waiting = goals.filter(({ after }) => after > 0).map(({ goal }) => WAITS[goal]);
-  if (waiting.length === 0 || things.length === 0) return '';
+export function waitsSentence(judgement: ToldJudgement, speech: Speech): string {
+  const { waits, things, legsUntested, before, spares, lookNext } = judgement;
+  if (things.length === 0) return '';
+  const waiting = [...new Set(waits.map((each) => waitWords(each, spares)))];
   const list = new Intl.ListFormat('en', { type: 'conjunction' }).format(waiting);
-  return inFootWords(`Waits for later: ${list}.`, speech.feet, speech.hand);
+  const told = [
+    ...(waiting.length > 0 ? [`Still to do: ${list}.`] : []),
+    ...(legsUntested && !before.includes('test the legs') ? ['The legs are not tested yet.'] : []),
+    ...(lookNext ? [`That may not be all of it. ${LOOK_WORDS[lookNext]}`] : []),
+  ];
+  return inFootWords(told.join(' '), speech.feet, speech.hand);
 }
+
+/**
+ * What a coach should know of how sure it is: shots and eye that do not say the same, and a first thing that could be another.
+ * @param judgement the judgement
+ * @returns sentences; none where neither is so
+ */
+export function doubtSentences({ path, closeCall, things }: ToldJudgement): string[] {
+  const way = path && path.from > 0 ? 'in-to-out' : 'out-to-in';
+  return [
+    ...(path?.against
+      ? [`The shots say ${way}, and what was seen says the other way. The shots count.`]
+      : []),
+    ...(closeCall && things.length > 0
+      ? ['A close call: measured again, another thing could come first.']
+      : []),
+  ];
+}
+
+/** What a figure is needed for, where the method would have it otherwise. */
+const NEEDED_FOR: Record<NonNullable<Parting['reason']>, string> = {
+  taught: 'This body needs',
+  turn: 'This body needs',
+  path: 'For this path:',
+  'own test': 'This student was found to need',
+  seen: 'For what is seen in the swing:',
+  caution: 'To spare what is sore or stiff:',
+};
 
 /**
  * Where this body needs what the method would not have.
@@ -289,18 +309,26 @@ export function waitsSentence({ goals, things }: ToldJudgement, speech: Speech):
  * @returns one sentence a figure
  */
 export const partingSentences = ({ partings }: ToldJudgement, speech: Speech): string[] =>
-  partings.map(({ item, low, high, needs }) => {
-    const question = questionOf(item);
-    const name = FIGURE_WORDS[item as SetupFigure].name.toLowerCase();
-    const wants = bandWords(question, { low: Math.round(low), high: Math.round(high) }, speech.length);
-    const needed = isLine(question)
-      ? questionFigure(question, Math.round(needs), speech.length)
-      : item === 'stanceWidth'
-        ? questionFigure(question, needs, speech.length)
-        : angleFigure(needs);
-    const words = `Your method wants ${name} at ${wants}. This body needs ${needed}.`;
+  partings.map((parting) => {
+    const words = `${wantedWords(parting, speech.length)}. ${NEEDED_FOR[parting.reason ?? 'taught']} ${neededWords(parting, speech.length)}.`;
     return inFootWords(words, speech.feet, speech.hand);
   });
+
+/** What the method, or what was agreed, has of a figure. */
+function wantedWords({ item, low, high, own }: Parting, length: LengthUnit): string {
+  const whose = own ? 'Agreed was' : 'Your method wants';
+  if (item === 'hipBump')
+    return `${whose} the hips between ${saidLength(low, length)} and ${saidLength(high, length)} toward the target`;
+  const name = FIGURE_WORDS[item].name.toLowerCase();
+  return `${whose} ${name} at ${bandWords(questionOf(item), { low: Math.round(low), high: Math.round(high) }, length)}`;
+}
+
+/** What is needed in its place. */
+function neededWords({ item, needs }: Parting, length: LengthUnit): string {
+  if (item === 'stanceLine') return questionFigure(item, Math.round(needs), length);
+  if (item === 'hipBump') return inHalves(needs, length);
+  return item === 'stanceWidth' ? saidLength(needs, length) : angleFigure(needs);
+}
 
 /**
  * One foot that both turns pull at, told as one conflict.
@@ -330,6 +358,7 @@ export const ownBandWords = ({ item, low, high }: BandException, speech: Speech)
 function plainOwnBand({ item, low, high }: BandException, length: LengthUnit): string {
   if (item === 'widest') return `no wider than ${saidLength(high, length)}`;
   if (item === 'stanceWidth') return `width ${saidLength(low, length)} to ${saidLength(high, length)}`;
+  if (item === 'leadHeelLift') return `lead heel up to ${saidLength(high, length)}`;
   const name = item === 'heelToe' ? 'weight from the heel' : FIGURE_WORDS[item].name.toLowerCase();
   return `${name} ${bandWords(item, { low, high }, length)}`;
 }
@@ -343,3 +372,22 @@ function plainOwnBand({ item, low, high }: BandException, length: LengthUnit): s
  */
 export const exceptionWords = (exception: BandException, speech: Speech): string =>
   `This student’s own: ${ownBandWords(exception, speech)}.`;
+
+/**
+ * A figure that was agreed with a student, as it is named in a sentence.
+ * @param agreed the figure, mm, degrees or percent
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ * @example agreedWords({ item: 'trailFlare', by: 'more', to: 25, today: false }, { length: 'cm', feet: 'lead and trail', hand: 'right' }) // 'trail flare 25°'
+ */
+export function agreedWords({ item, to }: AgreedFigure, { length, feet, hand }: Speech): string {
+  const name = FIGURE_WORDS[item].name.toLowerCase();
+  const figure = item === 'leadHeelLift' ? saidLength(to, length) : figureWords(questionOf(item), to, length);
+  return inFootWords(`${name} ${figure}`, feet, hand);
+}
+
+/** Whole centimetres for the feet, and whatever else by its own words. */
+const figureWords = (question: FigureQuestion, to: number, length: LengthUnit): string =>
+  question === 'stanceWidth'
+    ? saidLength(to, length)
+    : questionFigure(question, isLine(question) ? Math.round(to) : to, length);

@@ -1,4 +1,4 @@
-import type { GoalName, ToldJudgement } from '../advice';
+import type { ToldJudgement } from '../advice';
 import { PRESSURE_REMEDIES } from '../balance/remedies';
 import type { PatternTold, RouteMark } from '../balance/route';
 import type { PatternSeen, PatternWay, PressurePattern } from '../setup';
@@ -85,11 +85,11 @@ export const pressureBuys = ({ pattern, way }: PatternSeen): string =>
 /**
  * A path that is off and a pressure that is off, told as the pair they are.
  * @param judgement the judgement
- * @returns one sentence; empty where they are not both short
+ * @returns one sentence; empty where they are not both off
  */
-export function pairSentence({ goals }: ToldJudgement): string {
-  const isShort = (name: GoalName) => goals.some(({ goal, today }) => goal === name && today > 0);
-  return isShort('path') && isShort('pressure')
+export function pairSentence({ things, waits, path }: ToldJudgement): string {
+  const worked = [...things, ...waits].some(({ cause }) => cause === 'pressure');
+  return worked && path && Math.abs(path.from) >= 1
     ? 'Path and pressure drag each other. Work at one at a time, the pressure first.'
     : '';
 }

@@ -1,4 +1,4 @@
-import type { FitAnswer } from '../fit';
+import type { Way } from '../advice';
 import { heelUp } from '../setup';
 import { OWN_CLOSING_BELOW, type Stop, type TurnBudget } from '../turn';
 import { angleFigure, type Angle } from '../units';
@@ -82,12 +82,12 @@ export function closingSentence({ value, uncertainty }: Angle): string {
 }
 
 /**
- * What an answer of the fit gains, each way.
- * @param answer of the fit, degrees
+ * What another way of freeing the turn gains, back and through.
+ * @param way the turns before and after, degrees
  * @returns words
  */
-export function gainWords({ back, through }: FitAnswer): string {
-  const way = (name: string, turn: FitAnswer['back']) =>
+export function gainWords({ back, through }: Pick<Way, 'back' | 'through'>): string {
+  const way = (name: string, turn: Way['back']) =>
     turn && `${name} ${angleFigure(turn.from)} → ${angleFigure(turn.to)} of ${angleFigure(turn.needed)}`;
   return [way('back', back), way('through', through)].filter(Boolean).join(' · ');
 }

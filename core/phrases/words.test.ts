@@ -19,9 +19,9 @@ test.each([
   ['at most two figures', (sentence: string) => figuresIn(sentence).length <= MOST_FIGURES],
   ['no brackets', (sentence: string) => !/[()[\]{}]/.test(sentence)],
   [
-    'whole degrees, centimetres and percents, whole and half inches',
+    'whole degrees and percents, whole and half centimetres and inches',
     (sentence: string) =>
-      !/\d\.\d+ ?(?:°|cm|%)/.test(sentence) &&
+      !/\d\.\d+ ?(?:°|%)/.test(sentence) &&
       figuresIn(sentence).every((figure) => Number.isInteger(2 * Number(figure))),
   ],
   ['every word filled in', (sentence: string) => !/undefined|NaN|null/.test(sentence)],

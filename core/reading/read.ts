@@ -1,9 +1,12 @@
 import {
   answerFor,
   bandsFor,
+  NO_OWN_BANDS,
   noNarrower,
+  ownBands,
   verdictFor,
   questionOf,
+  taughtFigure,
   type Bands,
   type BandVerdict,
   type Band,
@@ -39,13 +42,13 @@ function heldAgainst(item: Item, bands: Bands, taken: MeasuredSetup): Held | nul
   const found = band && measuredFigure(taken, item);
   if (!band || !found) return null;
   const { value: measured, uncertainty } = found;
-  const { low, middle, high } = noNarrower(band, uncertainty);
+  const { low, high } = noNarrower(band, uncertainty);
   return {
     question,
     measured,
     uncertainty,
     low,
-    middle,
+    middle: taughtFigure(band),
     high,
     verdict: verdictFor(measured, low, high),
     band,
@@ -85,6 +88,13 @@ function findingFor(
   };
 }
 
+/** The method's bands with the student's own in place of them. */
+const bandsOf = (input: ReadingInput): Bands =>
+  ownBands(
+    bandsFor(input.method, { build: input.build, legs: input.legs }, input),
+    input.own ?? NO_OWN_BANDS,
+  );
+
 /**
  * The verdict on one item alone: what `readSetup` would say of it, at a fraction of the work.
  * @param input the setup, body, club, shot and method
@@ -92,8 +102,8 @@ function findingFor(
  * @returns below, in or above its band; null when it was not measured or the method leaves it free
  */
 export function readItem(input: ReadingInput, item: Item): BandVerdict | null {
-  const { setup, method, build, legs } = input;
-  const bands = bandsFor(method, { build, legs }, input);
+  const { setup } = input;
+  const bands = bandsOf(input);
   return heldAgainst(item, bands, input.measured ?? measureSetup(setup))?.verdict ?? null;
 }
 
@@ -151,9 +161,9 @@ function choicesFor({ method, setup, club, shot }: ReadingInput, bands: Bands): 
  * @returns the reading, its findings in body order
  */
 export function readSetup(input: ReadingInput): Reading {
-  const { setup, method, build, legs, cautions = [] } = input;
+  const { setup, build, legs, cautions = [] } = input;
   const taken = input.measured ?? measureSetup(setup);
-  const bands = bandsFor(method, { build, legs }, input);
+  const bands = bandsOf(input);
   const turnLost = turnLostBy(setup, legs, bands, input.goal);
   const findings = ITEMS.flatMap((item) => findingFor(item, input, bands, taken, turnLost) ?? []);
   const verdicts = new Map(findings.map((finding) => [finding.item, finding.verdict]));

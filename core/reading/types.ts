@@ -1,11 +1,11 @@
 import type { BuildFigureName, Caution } from '../body';
-import type { FigureMark, FigureQuestion, HouseMethod, BandVerdict, Played } from '../method';
+import type { FigureMark, FigureQuestion, HouseMethod, BandVerdict, OwnBands, Played } from '../method';
 import type { ChoiceQuestion, Item, MeasuredSetup, Setup } from '../setup';
 import type { Body, Goal } from '../turn';
 import type { Unit } from '../units';
 
 /** Raised whenever a figure of a reading could come out differently for the same input. */
-export const MODEL_VERSION = '3.0.0';
+export const MODEL_VERSION = '4.0.0';
 
 /** Why a finding weighs what it does, each part in what a coach can just notice. */
 export interface Weight {
@@ -76,6 +76,8 @@ export interface ReadingInput extends Body, Played {
   /** The same setup measured, where the caller has measured it already. */
   measured?: MeasuredSetup;
   method: HouseMethod;
+  /** What the student has of their own in place of the method's bands; the method's hold where nothing is said. */
+  own?: OwnBands;
   /** The turn that is worked toward; the usual one where nothing is said. */
   goal?: Goal;
   /** What the facts about the student, and not being of age, ask to be left alone. */

@@ -8,7 +8,7 @@ import {
   type Setup,
 } from '..';
 import { isSeen, EYE_LOOKS, QUICK_LOOK, setupAsSeen } from './quickLook';
-import { taught } from '../test/fitProblems';
+import { taught } from '../test/taught';
 
 const bare = (): Setup => ({ ...taught(), measured: {} });
 const TAKEN = {

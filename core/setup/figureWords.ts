@@ -1,4 +1,4 @@
-import { saidLength, type LengthUnit } from '../units';
+import { MM_PER_CM, MM_PER_INCH, saidLength, type LengthUnit } from '../units';
 import type { FigureName, PostureFigure } from './figures';
 import { lineWords } from './lines';
 
@@ -34,13 +34,25 @@ interface FigureWords {
 }
 
 /**
+ * A bump of the hips or a lift of the heel, which are said by half inches; in centimetres an inch is two and a half.
+ * @param mm how far, either way
+ * @param length the coach’s unit of length
+ * @returns words
+ * @example inHalves(25, 'cm') // '2.5 cm'
+ */
+export const inHalves = (mm: number, length: LengthUnit): string => {
+  const halves = Math.round((2 * Math.abs(mm)) / (length === 'cm' ? MM_PER_CM : MM_PER_INCH)) / 2;
+  return `${halves} ${length === 'cm' ? 'cm' : 'in'}`;
+};
+
+/**
  * How far the lead heel is let up, as a student is told.
  * @param mm how far
  * @param length the coach’s unit of length
  * @returns one sentence, in lead and trail
  */
 export const heelUp = (mm: number, length: LengthUnit): string =>
-  `Let the lead heel come up ${saidLength(mm, length)} going back.`;
+  `Let the lead heel come up ${inHalves(mm, length)} going back.`;
 
 const size = (mm: number, length: LengthUnit): string => saidLength(Math.abs(mm), length);
 const percent = (value: number): string => `${Math.round(Math.abs(value))}%`;
@@ -210,7 +222,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     instruction: ({ to, length }) =>
       Math.round(to) === 0
         ? 'Bring the hips back to the middle.'
-        : `Set the hips ${size(to, length)} ${to > 0 ? 'toward' : 'away from'} the target. Keep the breastbone still.`,
+        : `Set the hips ${inHalves(to, length)} ${to > 0 ? 'toward' : 'away from'} the target. Keep the breastbone still.`,
   },
   hipGap: {
     name: 'Lead hip to outside of lead foot',

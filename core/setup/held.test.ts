@@ -1,5 +1,5 @@
 import { heldSince, setupAsTaken, type Setup } from '..';
-import { taught } from '../test/fitProblems';
+import { taught } from '../test/taught';
 
 const stand = (figures: Parameters<typeof setupAsTaken>[1], way: 'tape' | 'by eye' = 'tape'): Setup =>
   setupAsTaken({ ...taught(), measured: {} }, figures, way);

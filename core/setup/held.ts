@@ -53,15 +53,12 @@ export function movedFigures(from: Setup, agreed: Setup): PlacedFigure[] {
 }
 
 /**
- * A change against a setup measured later: the figures that it moved, and any other that has drifted.
+ * A change against a setup measured later: the figures that it moved. What it left alone was never agreed on, and a fault
+ * that is put right there has not drifted.
  * @param from the setup before the change
  * @param agreed the setup that was agreed on
  * @param today a setup measured later; null where none was
  * @returns one verdict for each of those figures
  */
-export function changeHeld(from: Setup, agreed: Setup, today: Setup | null): Held[] {
-  const moved = movedFigures(from, agreed);
-  return heldSince(agreed, today).filter(
-    ({ figure, verdict }) => moved.includes(figure) || verdict === 'drifted',
-  );
-}
+export const changeHeld = (from: Setup, agreed: Setup, today: Setup | null): Held[] =>
+  heldSince(agreed, today, movedFigures(from, agreed));

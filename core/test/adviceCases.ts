@@ -1,11 +1,9 @@
-import type { AdvisedMove, Case, Judgement, Thing } from '../advice';
-import { comesAlong, endsOf } from '../advice/bandGoals';
-import { TELL_TALE_MEANS } from '../advice/order';
-import { CAME_FOR, cautionsOf, JOINTS, type CautionFact, type Remedy } from '../body';
+import { caseOf as judgedCase, NOTHING_MORE, type Case, type Judged } from '../advice';
+import { CAME_FOR, cautionsOf, JOINTS, type CautionFact } from '../body';
 import { BAG, canPitch, clubById } from '../club';
-import { bandsFor, setupAsTaught, type HouseMethod, type Played } from '../method';
+import { setupAsTaught, type HouseMethod, type Played } from '../method';
 import { PRESETS } from '../method/presets';
-import { personalPath, type PathShot, type PersonalPath } from '../path';
+import { personalPath, type PathShot } from '../path';
 import {
   figureOf,
   ITEMS,
@@ -13,13 +11,10 @@ import {
   withFigure,
   withMeasured,
   FIGURES,
-  NOT_LOOKED_AT,
   PATTERN_WAYS,
   PRESSURE_PATTERNS,
   type PatternSeen,
   TELL_TALE_NAMES,
-  type Item,
-  type Posture,
   type Setup,
 } from '../setup';
 import { USUAL_GOAL, type TurningBody } from '../turn';
@@ -33,13 +28,13 @@ export const methodNamed = (key: string): HouseMethod => ({
   ...PRESETS.find((preset) => preset.key === key)!.contents,
 });
 
-const factsOf = ({ facts = [] }: WrittenCase): CautionFact[] =>
+const factsOf = ({ facts = [], clearedBy = '' }: WrittenCase): CautionFact[] =>
   facts.map(([joint, side, state]) => ({
     joint,
     side,
     state,
     since: '',
-    clearedBy: '',
+    clearedBy,
     notedOn: '2026-05-01',
     status: 'stands',
   }));
@@ -85,7 +80,10 @@ const shotsOf = ({ path }: WrittenCase, setup: Setup, clubLengthInches: number):
     : Array.from({ length: 24 }, (_, at) => ({ setup, clubLengthInches, path: path + ((at % 5) - 2) * 0.8 }));
 
 /** A written case as the judgement takes it. */
-export function caseOf(written: WrittenCase): Case {
+export const caseOf = (written: WrittenCase): Case => judgedCase(judgedOf(written));
+
+/** All that a written case says of a student. */
+export function judgedOf(written: WrittenCase): Judged {
   const { hand = 'right', age = 40, club = '7-iron', method = 'shoulders-and-neutral' } = written;
   const played: Played = {
     club,
@@ -95,26 +93,26 @@ export function caseOf(written: WrittenCase): Case {
   const legs = legsOf(written);
   const body = { build: build(), legs };
   const house = methodNamed(method);
-  const setup = setupOf(written, setupAsTaught(house, body, played));
+  const stood = setupOf(written, setupAsTaught(house, body, played));
+  const setup: Setup = written.unmeasured
+    ? { address: stood.address, balance: stood.balance, measured: {} }
+    : stood;
   const facts = factsOf(written);
   return {
+    ...NOTHING_MORE,
     setup,
+    played,
+    method: house,
     build: body.build,
-    body: legs,
-    bands: bandsFor(house, body, played),
-    club,
-    shot: played.shot,
+    legs,
     hand,
-    goal: USUAL_GOAL,
-    cameFor: written.cameFor ?? [],
     facts,
     cautions: cautionsOf(facts, hand, age < 18),
-    path: personalPath(shotsOf(written, setup, played.clubLengthInches), played.clubLengthInches),
-    pathSimulated: false,
-    pinned: [],
-    leadHeelLift: 0,
-    done: [],
-    agreed: [],
+    goal: USUAL_GOAL,
+    cameFor: written.cameFor ?? [],
+    path: personalPath(shotsOf(written, stood, played.clubLengthInches), played.clubLengthInches),
+    // Somebody who measured nothing has hit no shots but simulated ones.
+    pathSimulated: written.unmeasured ?? false,
   };
 }
 
@@ -126,7 +124,10 @@ const some = <Value>(random: () => number, values: readonly Value[], chance: num
   values.filter(() => random() < chance);
 
 /** A case drawn at random: body, facts, complaints, tell-tales, method, club and today's figures. */
-export function drawnCase(random: () => number): Case {
+export const drawnCase = (random: () => number): Case => judgedCase(drawnJudged(random));
+
+/** All that is known of a student drawn at random. */
+export function drawnJudged(random: () => number): Judged {
   const between = (least: number, most: number) => least + (most - least) * random();
   const now = (chance: number, least: number, most: number) =>
     random() < chance ? Math.round(between(least, most)) : undefined;
@@ -181,89 +182,9 @@ export function drawnCase(random: () => number): Case {
     ...(random() < 0.3 && { path: between(-6, 6) }),
     first: [],
   };
-  return caseOf(written);
+  return judgedOf(written);
 }
 
 /** What a mat or an eye saw of the pressure, in one case of four. */
 export const drawnPressure = (random: () => number): PatternSeen | null =>
   random() < 0.25 ? { pattern: pick(random, PRESSURE_PATTERNS), way: pick(random, PATTERN_WAYS) } : null;
-
-/** Things that a coach says without a figure. */
-const WITHOUT_FIGURES: readonly Thing[] = [
-  'trail foot release',
-  'shorter swing',
-  'less loft',
-  'face',
-  'load',
-  'trail knee',
-  'lead heel up',
-  'pressure',
-];
-
-/** What was seen too far is no further than the method has it. */
-function turnedLess({ bands }: Case, posture: Posture): Posture {
-  const figures = { ...posture.figures };
-  for (const turn of ['hipTurn', 'shoulderTurn'] as const) {
-    const seen = figures[turn];
-    const band = bands.figures[turn];
-    if (seen && band) figures[turn] = { ...seen, value: Math.min(seen.value, band.high) };
-  }
-  return { ...posture, figures };
-}
-
-const remedyOf = ({ figure, from, to }: AdvisedMove): Remedy[] => {
-  const item = figure === 'setback' ? 'stanceLine' : figure;
-  return (ITEMS as readonly string[]).includes(item)
-    ? [{ item: item as Item, by: to > from ? 'more' : 'less' }]
-    : [];
-};
-
-/** Shots from the new feet show the path that was expected of them. */
-function pathAfter({ path, club }: Case, { path: told, setup }: Judgement): PersonalPath {
-  if (!told || told.byEye) return path;
-  const { lengthInches } = clubById(club);
-  return personalPath(shotsOf({ name: '', first: [], path: told.to }, setup, lengthInches), lengthInches);
-}
-
-/** What was out because of something else comes along once that is put right. */
-const alongWith = (given: Case, setup: Setup): Setup =>
-  ITEMS.filter((item) => comesAlong(given, item)).reduce((moved, item) => {
-    const { low, high } = endsOf(given, item)!;
-    return withFigure(moved, item, Math.min(high, Math.max(low, figureOf(moved, item)!)));
-  }, setup);
-
-/**
- * The case once a judgement's things are done: what was seen or complained of and is served is gone, and what was
- * moved stays agreed.
- */
-export function caseAfter(given: Case, judgement: Judgement): Case {
-  const { things, leadHeelLift } = judgement;
-  const setup = alongWith(given, judgement.setup);
-  const served = new Set(things.flatMap(({ serves }) => serves));
-  const names = things.map(({ thing }) => thing);
-  // A shorter swing is remembered as done: the student is still one who turns too far.
-  const turnsLess = served.has('too much turn') && !names.includes('shorter swing');
-  const { swingPath, ...seen } = setup.posture ?? NOT_LOOKED_AT;
-  const tellTales = (seen.tellTales ?? []).filter((tale) => {
-    const means = TELL_TALE_MEANS[tale];
-    const gone = means ? means.by.some((thing) => names.includes(thing)) : served.has('path');
-    return !gone && !(tale === 'loses the club at the top' && turnsLess);
-  });
-  const posture = turnsLess ? turnedLess(given, seen) : seen;
-  const flights = ['curves away', 'curves toward', 'starts right', 'starts left'];
-  return {
-    ...given,
-    setup: {
-      ...setup,
-      posture: { ...posture, tellTales, ...(swingPath && !served.has('path') && { swingPath }) },
-    },
-    cameFor: given.cameFor.filter(
-      (complaint) =>
-        !(complaint === 'turns too far' && turnsLess) && !(flights.includes(complaint) && served.has('path')),
-    ),
-    leadHeelLift,
-    path: pathAfter(given, judgement),
-    done: [...given.done, ...names.filter((thing) => WITHOUT_FIGURES.includes(thing))],
-    agreed: [...given.agreed, ...things.flatMap(({ moves }) => moves.flatMap(remedyOf))],
-  };
-}

@@ -1,7 +1,8 @@
 /**
- * Sixty cases as a good coach would answer them: common practice, no source. They were written out before the
- * judgement was, and every figure in them is invented. `first` names what a coach does first, any of them being
- * right; `never` what must not be asked for.
+ * A hundred cases as a good coach would answer them: common practice, no source; every figure in them is invented. `first`
+ * names what a coach does first, any of them being right; `never` what must not be asked for; `ends` where a figure has to
+ * end, within what can just be noticed. Sixty were written out before there was a judgement, forty more for the one that
+ * goes by causes.
  */
 import type { CameFor, FactState, Hand, Joint, BodySide, Remedy } from '../body';
 import type { ClubId } from '../club';
@@ -9,6 +10,8 @@ import type { Item, SwingPath, TellTale } from '../setup';
 
 /** What a coach says in one breath; nothing at all where all is well. */
 export type WrittenThing =
+  | 'measure the feet'
+  | 'measure the turn'
   | 'test the legs'
   | 'see a doctor'
   | 'lead foot'
@@ -27,6 +30,7 @@ export type WrittenThing =
   | 'trail foot release'
   | 'shorter swing'
   | 'less loft'
+  | 'pitch'
   | 'nothing';
 
 /** Degrees in the foot-in-the-air test and the seated turn. */
@@ -60,7 +64,13 @@ export interface WrittenCase {
   today?: Partial<Record<Item, number>>;
   /** A monitor's mean path over two dozen shots, degrees, in-to-out positive. */
   path?: number;
+  /** Nothing of the address was measured. */
+  unmeasured?: true;
+  /** A joint's fact: who cleared it. */
+  clearedBy?: string;
   first: readonly WrittenThing[];
+  /** Where figures have to end, mm, degrees and percent. */
+  ends?: Partial<Record<Item, number>>;
   never?: readonly (readonly [Remedy['item'], Remedy['by']])[];
 }
 
@@ -306,7 +316,9 @@ export const WRITTEN_CASES: readonly WrittenCase[] = [
     cameFor: ['fat'],
     wider: 140,
     today: { trailFlare: 20 },
-    first: ['width', 'trail foot'],
+    // A pitch's stance is taught as one thing: until it was, the width or the trail foot came first.
+    first: ['pitch'],
+    ends: { stanceWidth: 265, trailFlare: 0 },
     never: [
       ['trailFlare', 'more'],
       ['stanceWidth', 'more'],
@@ -579,5 +591,364 @@ export const WRITTEN_CASES: readonly WrittenCase[] = [
     name: 'nothing wrong at all',
     cameFor: ['just a check'],
     first: ['nothing'],
+  },
+  // Signs: a remedy has a direction.
+  {
+    name: 'slides with the hips left in the middle',
+    seen: ['slides without turning'],
+    today: { hipBump: 0 },
+    first: ['hips'],
+    ends: { hipBump: 25 },
+    never: [
+      ['hipBump', 'less'],
+      ['stanceWidth', 'more'],
+    ],
+  },
+  {
+    name: 'sways with the knee well outside, hips set forward already',
+    method: 'lead-foot-first',
+    seen: ['sways'],
+    today: { trailKneeInside: -35 },
+    first: ['trail knee'],
+    ends: { trailKneeInside: 15 },
+    never: [['trailKneeInside', 'less']],
+  },
+  {
+    name: 'falls back, and fell last month',
+    age: 71,
+    facts: [['other', 'both', 'recent fall']],
+    seen: ['falls back'],
+    first: ['nothing'],
+    never: [
+      ['stanceWidth', 'less'],
+      ['trailFlare', 'more'],
+      ['stanceWidth', 'more'],
+    ],
+  },
+  {
+    name: 'hips pushed 6 cm and a tight back',
+    facts: [['lower back', 'both', 'stiff']],
+    today: { hipBump: 60 },
+    first: ['hips'],
+    ends: { hipBump: 0 },
+    never: [['hipBump', 'more']],
+  },
+  {
+    name: 'a woman who slides on a wide stance with a 5-iron',
+    club: '5-iron',
+    seen: ['slides without turning'],
+    wider: 90,
+    first: ['width'],
+    never: [['stanceWidth', 'more']],
+  },
+  // Bands go to what is taught.
+  {
+    name: 'both feet square where fifteen is taught',
+    cameFor: ['just a check'],
+    today: { leadFlare: 0, trailFlare: 0 },
+    first: ['lead foot', 'trail foot'],
+    ends: { leadFlare: 15, trailFlare: 15 },
+  },
+  {
+    name: 'both feet at eight where fifteen is taught',
+    today: { leadFlare: 8, trailFlare: 8 },
+    first: ['lead foot', 'trail foot'],
+    ends: { leadFlare: 15, trailFlare: 15 },
+  },
+  {
+    name: 'a line six degrees open, to be checked',
+    cameFor: ['just a check'],
+    today: { stanceLine: -6 },
+    first: ['line'],
+    ends: { stanceLine: 0 },
+    never: [['stanceWidth', 'less']],
+  },
+  {
+    name: 'shoulders twelve degrees open',
+    today: { shoulderLine: -12 },
+    first: ['shoulders'],
+    ends: { shoulderLine: 0 },
+  },
+  {
+    name: 'an iron stance too narrow',
+    wider: -70,
+    first: ['width'],
+    ends: { stanceWidth: 354 },
+    never: [['stanceWidth', 'less']],
+  },
+  {
+    name: 'generous flare stood a little square, in its school',
+    method: 'free-the-hips',
+    today: { leadFlare: 12 },
+    first: ['lead foot'],
+    ends: { leadFlare: 30 },
+    never: [['leadFlare', 'less']],
+  },
+  {
+    name: 'free the hips as it is taught',
+    method: 'free-the-hips',
+    cameFor: ['just a check'],
+    first: ['nothing'],
+  },
+  {
+    name: 'easy turn with a driver, as it is taught',
+    method: 'easy-turn',
+    club: 'driver',
+    first: ['nothing'],
+  },
+  {
+    name: 'forward posted, as it is taught',
+    method: 'forward-posted',
+    first: ['nothing'],
+  },
+  {
+    name: 'feet that point out 30° stood on at 45',
+    toeOut: 30,
+    today: { leadFlare: 45, trailFlare: 30 },
+    first: ['lead foot'],
+    ends: { leadFlare: 30 },
+  },
+  // The path.
+  {
+    name: 'starts left and curves away over a line that is closed already',
+    cameFor: ['starts left', 'curves away'],
+    today: { stanceLine: 9.5 },
+    first: ['nothing', 'shoulders'],
+    never: [
+      ['stanceWidth', 'less'],
+      ['trailFlare', 'less'],
+      ['stanceLine', 'more'],
+    ],
+  },
+  {
+    name: 'a driver slicer by a monitor, feet as taught',
+    club: 'driver',
+    cameFor: ['curves away'],
+    path: -6,
+    first: ['line'],
+    never: [
+      ['stanceWidth', 'less'],
+      ['stanceWidth', 'more'],
+      ['trailFlare', 'less'],
+    ],
+  },
+  {
+    name: 'a left-handed driver slicer with open shoulders',
+    hand: 'left',
+    club: 'driver',
+    cameFor: ['starts right', 'curves away'],
+    today: { shoulderLine: -12 },
+    first: ['shoulders'],
+    ends: { shoulderLine: 0 },
+  },
+  {
+    name: 'hooks from a ball far back',
+    cameFor: ['starts right', 'curves toward'],
+    today: { ballAlong: 115, stanceLine: 0 },
+    first: ['ball', 'face'],
+    never: [['ballAlong', 'more']],
+  },
+  // What hurts.
+  {
+    name: 'a sore lead knee, lead flare 5',
+    facts: [['knee', 'left', 'pain']],
+    cameFor: ['cannot turn back'],
+    today: { leadFlare: 5 },
+    first: ['see a doctor'],
+    ends: { leadFlare: 15, trailFlare: 15 },
+    never: [
+      ['leadFlare', 'less'],
+      ['stanceWidth', 'less'],
+      ['stanceLine', 'less'],
+    ],
+  },
+  {
+    name: 'a sore trail hip, feet as taught',
+    age: 61,
+    facts: [['hip', 'right', 'pain']],
+    cameFor: ['cannot turn back'],
+    legs: { inTrail: 10 },
+    first: ['see a doctor'],
+    ends: { leadFlare: 20, trailFlare: 15 },
+    never: [
+      ['trailFlare', 'less'],
+      ['trailFlare', 'more'],
+      ['stanceWidth', 'more'],
+      ['hipBump', 'more'],
+    ],
+  },
+  {
+    name: 'a left-hander with a sore lead knee',
+    hand: 'left',
+    facts: [['knee', 'right', 'pain']],
+    cameFor: ['sore'],
+    today: { leadFlare: 4 },
+    first: ['see a doctor'],
+    ends: { leadFlare: 15 },
+    never: [['leadFlare', 'less']],
+  },
+  {
+    name: 'a sore lower back and hips pushed',
+    facts: [['lower back', 'both', 'pain']],
+    cameFor: ['sore'],
+    today: { hipBump: 45 },
+    first: ['see a doctor'],
+    ends: { hipBump: 0 },
+    never: [
+      ['hipBump', 'more'],
+      ['stanceWidth', 'more'],
+    ],
+  },
+  {
+    name: 'a sore wrist and a square trail foot',
+    facts: [['wrist', 'right', 'pain']],
+    today: { trailFlare: 0 },
+    first: ['see a doctor'],
+    ends: { trailFlare: 15 },
+  },
+  {
+    name: 'a replaced trail hip that the surgeon cleared, short of turn',
+    age: 69,
+    facts: [['hip', 'right', 'replaced']],
+    clearedBy: 'surgeon',
+    cameFor: ['swing too short'],
+    legs: { inTrail: 15 },
+    today: { trailFlare: 5 },
+    first: ['trail foot'],
+    never: [['trailFlare', 'less']],
+  },
+  {
+    name: 'a sore shoulder, all else as taught',
+    facts: [['shoulder', 'right', 'pain']],
+    cameFor: ['just a check'],
+    first: ['see a doctor'],
+    never: [
+      ['leadFlare', 'more'],
+      ['trailFlare', 'more'],
+      ['stanceLine', 'more'],
+    ],
+  },
+  {
+    name: 'a sore lead ankle on a foot as taught',
+    facts: [['ankle', 'left', 'pain']],
+    cameFor: ['cannot turn through'],
+    first: ['see a doctor'],
+    never: [['leadFlare', 'less']],
+  },
+  // What is stiff.
+  {
+    name: 'stiff ankles, cannot turn back',
+    age: 66,
+    facts: [['ankle', 'both', 'stiff']],
+    cameFor: ['cannot turn back'],
+    first: ['line'],
+    never: [
+      ['stanceLine', 'less'],
+      ['trailFlare', 'less'],
+    ],
+  },
+  {
+    name: 'stiff hips, cannot turn back',
+    age: 66,
+    facts: [['hip', 'both', 'stiff']],
+    cameFor: ['cannot turn back'],
+    first: ['trail foot'],
+    never: [
+      ['trailFlare', 'less'],
+      ['stanceWidth', 'more'],
+    ],
+  },
+  {
+    name: 'a stiff senior with a driver on square feet',
+    club: 'driver',
+    age: 74,
+    cameFor: ['swing too short'],
+    legs: { inTrail: 12, inLead: 20, outLead: 35 },
+    today: { leadFlare: 3, trailFlare: 0 },
+    first: ['trail foot'],
+    never: [
+      ['trailFlare', 'less'],
+      ['leadFlare', 'less'],
+    ],
+  },
+  // The turn.
+  {
+    name: 'an open line that holds the turn, legs with room',
+    cameFor: ['cannot turn back'],
+    today: { stanceLine: -8 },
+    first: ['line'],
+    ends: { stanceLine: 0 },
+  },
+  {
+    name: 'a trail knee that stays bent going back',
+    cameFor: ['cannot turn back'],
+    today: { trailKneeBack: 30 },
+    first: ['trail knee'],
+    ends: { trailKneeBack: 190 },
+    never: [['trailFlare', 'more']],
+  },
+  {
+    name: 'a leg that its test says is a touch short, on feet as taught',
+    cameFor: ['swing too short'],
+    legs: { inTrail: 16 },
+    first: ['measure the turn'],
+    never: [['trailFlare', 'less']],
+  },
+  {
+    name: 'a usual body that cannot turn back, and nothing shows',
+    cameFor: ['cannot turn back'],
+    first: ['nothing'],
+    never: [['trailFlare', 'less']],
+  },
+  {
+    name: 'legs not tested, the trail foot square, a swing that is too short',
+    legs: null,
+    cameFor: ['swing too short'],
+    today: { trailFlare: 0 },
+    first: ['trail foot'],
+    ends: { trailFlare: 15 },
+  },
+  // Juniors.
+  {
+    name: 'a junior of twelve on square feet',
+    age: 12,
+    today: { trailFlare: 0 },
+    first: ['trail foot'],
+    ends: { trailFlare: 15 },
+    never: [['hipTurn', 'more']],
+  },
+  // Pitches.
+  {
+    name: 'a pitch with the trail foot out and the weight back',
+    club: 'gap-wedge',
+    pitch: true,
+    cameFor: ['thin'],
+    today: { trailFlare: 20, leadShare: 45 },
+    first: ['pitch'],
+    ends: { trailFlare: 0, leadShare: 60 },
+    never: [['trailFlare', 'more']],
+  },
+  {
+    name: 'a left-handed pitch from a wide stance',
+    hand: 'left',
+    club: 'sand-wedge',
+    pitch: true,
+    wider: 120,
+    first: ['width'],
+    ends: { stanceWidth: 265 },
+  },
+  // Nothing known.
+  {
+    name: 'nothing measured, and a slice by simulated shots',
+    unmeasured: true,
+    cameFor: ['curves away'],
+    path: -5,
+    first: ['measure the feet'],
+  },
+  {
+    name: 'nothing measured, to be checked',
+    unmeasured: true,
+    cameFor: ['just a check'],
+    first: ['measure the feet'],
   },
 ];

@@ -76,6 +76,18 @@ interface SimulatedLimit {
   chance: number;
 }
 
+/** The first normals of a seed, kept: the same ones are drawn for every budget. */
+const drawn = new Map<number, Float64Array>();
+
+function normalsOf(seed: number, count: number): Float64Array {
+  const known = drawn.get(seed);
+  if (known && known.length >= count) return known;
+  const normal = normals(seeded(seed));
+  const values = Float64Array.from({ length: count }, () => normal());
+  drawn.set(seed, values);
+  return values;
+}
+
 /**
  * Draws the stops and what is needed, each by itself, and sees which comes first how often.
  * @param stops where each leg stops the pelvis, degrees and one standard deviation
@@ -90,17 +102,18 @@ export function simulateLimit(
   draws: number = DRAWS,
   seed: number = SEED,
 ): SimulatedLimit {
-  const normal = normals(seeded(seed));
+  const normal = normalsOf(seed, draws * (stops.length + 1));
   const limits = new Float64Array(draws);
   let reached = 0;
+  let next = 0;
   for (let draw = 0; draw < draws; draw += 1) {
     let limit = Infinity;
     for (const { value, uncertainty } of stops) {
-      const at = value + uncertainty * normal();
+      const at = value + uncertainty * normal[next++]!;
       if (at < limit) limit = at;
     }
     limits[draw] = limit;
-    if (limit >= needed.value + needed.uncertainty * normal()) reached += 1;
+    if (limit >= needed.value + needed.uncertainty * normal[next++]!) reached += 1;
   }
   limits.sort();
   const at = (share: number) => limits[Math.min(draws - 1, Math.max(0, Math.round(share * (draws - 1))))]!;

@@ -3,11 +3,15 @@ import type { Angle } from '../units';
 import { unturnedClosing } from './closing';
 import type { Gives, LegsAndTrunk, Stop, StopName, Turn, TurningBody, TurningFeet } from './types';
 
-/** Starting values, one standard deviation 6, until measured turns say otherwise. */
+/**
+ * Starting values, one standard deviation 6, until measured turns say otherwise. The lead leg's going back is from the
+ * schools' own stances (common practice, no source): feet flared 30° are taught for turns of 45° and more, and a usual
+ * leg that turns out 45° has to reach them.
+ */
 export const STARTING_GIVES: Gives = {
   'trail back': { value: 10, uncertainty: 6 },
-  // The lead knee swings in and the foot rolls.
-  'lead back': { value: 20, uncertainty: 6 },
+  // The lead knee swings in, the shin turns and the foot rolls, with the heel down.
+  'lead back': { value: 35, uncertainty: 10 },
   'lead through': { value: 10, uncertainty: 6 },
   'trail through': { value: 10, uncertainty: 6 },
 };
@@ -109,6 +113,16 @@ export const standsIn = (name: StopName, body: TurningBody): boolean =>
   testBehind(name, body).usual && body.reaches[name] === undefined;
 
 /**
+ * Whether a turn is short by a starting give alone: with that give one standard deviation larger it would not be, and no
+ * measured turn has told of it.
+ * @param stop that is met first
+ * @param missing of what is needed, degrees
+ * @returns true where one measured turn could settle it
+ */
+export const restsOnGive = ({ made }: Pick<Stop, 'made'>, missing: number): boolean =>
+  !made.calibrated && missing > 0 && missing <= made.give.uncertainty;
+
+/**
  * How far a leg lets the pelvis go beside what the foot and the lift add: test and give together,
  * as measured turns have told, or as they stand; a usual leg's where it was not tested. Null where it hurt.
  * @param name which stop
@@ -122,7 +136,10 @@ export function reachOf(name: StopName, body: TurningBody): Angle | null {
   const { test } = testBehind(name, body);
   if (!test) return null;
   const give = giveOf(body, name);
-  return { value: test.value + give.value, uncertainty: Math.hypot(test.uncertainty, give.uncertainty) };
+  return {
+    value: test.value + give.value,
+    uncertainty: Math.sqrt(test.uncertainty ** 2 + give.uncertainty ** 2),
+  };
 }
 
 /**

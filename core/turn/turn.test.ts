@@ -36,19 +36,20 @@ describe('the worked example: trail turns in 10, lead turns out 45', () => {
   const stiff = bodyOf({ inTrail: 10, outLead: 45 });
   const limits = (feet: TurningFeet) => turnBudget('back', stiff, feet).stops.map(({ at }) => at!.value);
 
-  test('lead flare 20 and trail square: the trail leg stops it at 20, the lead leg at 45', () => {
-    expect(limits(feetOf(20, 0))).toEqual([20, 45]);
+  test('lead flare 20 and trail square: the trail leg stops it at 20, the lead leg at 60', () => {
+    expect(limits(feetOf(20, 0))).toEqual([20, 60]);
     expect(turnBudget('back', stiff, feetOf(20, 0)).first!.name).toBe('trail back');
   });
 
-  test('trail flare 25 makes both 45, and more trail flare buys nothing', () => {
-    expect(limits(feetOf(20, 25))).toEqual([45, 45]);
-    expect(turnBudget('back', stiff, feetOf(20, 40)).limit).toBe(45);
+  test('trail flare 25 gives the 45 that is needed, 40 makes both 60, and more buys nothing', () => {
+    expect(limits(feetOf(20, 25))).toEqual([45, 60]);
+    expect(limits(feetOf(20, 40))).toEqual([60, 60]);
+    expect(turnBudget('back', stiff, feetOf(20, 45)).limit).toBe(60);
   });
 
   test('until the lead heel lifts, or the lead flare comes down', () => {
-    expect(turnBudget('back', stiff, feetOf(20, 40, 25)).limit).toBe(55);
-    expect(turnBudget('back', stiff, feetOf(10, 40)).limit).toBe(55);
+    expect(turnBudget('back', stiff, feetOf(20, 45, 25)).limit).toBe(65);
+    expect(turnBudget('back', stiff, feetOf(10, 45)).limit).toBe(65);
   });
 
   test('lead flare pays for the through-swing with the backswing', () => {
@@ -220,8 +221,8 @@ test('for a leg that was not tested a usual one stands in, as unsure as legs dif
   const body = bodyOf();
   body.legs.turnIn = both<Angle | null>(angle(35), null);
   const budget = turnBudget('back', body, feetOf(20, 0));
-  // Hips turn in 40 degrees (American Academy of Orthopaedic Surgeons, from memory): 40 + 10, against 45 by the lead leg.
-  expect(budget.stops.map(({ at }) => at!.value)).toEqual([50, 45]);
+  // Hips turn in 40 degrees (American Academy of Orthopaedic Surgeons, from memory): 40 + 10, against 60 by the lead leg.
+  expect(budget.stops.map(({ at }) => at!.value)).toEqual([50, 60]);
   expect(budget.stops[0]!.at!.uncertainty).toBeCloseTo(Math.hypot(10, 6, 2), 9);
   expect(budget.assumed).toEqual(['trail']);
   expect(turnBudget('through', body, feetOf(20, 0))).toMatchObject({ limit: 65, assumed: [] });
@@ -234,7 +235,7 @@ test('for a leg that was not tested a usual one stands in, as unsure as legs dif
     hurts: 'trail',
     assumed: [],
   });
-  expect(hurt.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 45]);
+  expect(hurt.stops.map(({ at }) => at?.value ?? null)).toEqual([null, 60]);
 });
 
 describe('chance', () => {
@@ -260,7 +261,7 @@ function coverageOf(shift: number, spread: number, calibrated: boolean): number 
   let covered = 0;
   for (let student = 0; student < STUDENTS; student += 1) {
     const truth = { inTrail: draw(30, 8), outLead: draw(45, 8) };
-    const give = { trail: draw(10 + shift, spread), lead: draw(20 + shift, spread) };
+    const give = { trail: draw(10 + shift, spread), lead: draw(35 + shift, (10 / 6) * spread) };
     const trueLimit = (feet: TurningFeet) =>
       Math.min(truth.inTrail + feet.flare.trail + give.trail, truth.outLead - feet.flare.lead + give.lead);
     // Tested with the test's own error; feet placed with theirs.
@@ -332,8 +333,8 @@ describe('calibrating', () => {
 
   test('the other stop reaches at least as far', () => {
     const { reaches } = calibrate(body, [turned(58)]);
-    expect(reaches['lead back']!.value).toBeGreaterThan(45 + 20);
-    expect(calibrate(body, [turned(10)]).reaches['lead back']!.value).toBeCloseTo(45 + 20, 1);
+    expect(reaches['lead back']!.value).toBeGreaterThan(45 + 35);
+    expect(calibrate(body, [turned(10)]).reaches['lead back']!.value).toBeCloseTo(45 + 35, 1);
   });
 
   test('a miss beyond the interval is said, one within it is not', () => {

@@ -10,8 +10,8 @@ test('a leg that tests at what is wanted stops the turn just where it is needed'
   expect(turnBudget('back', bodyOf({ inTrail: 15 }), feet).limit).toBeCloseTo(45, 9);
   // 45 needed through, less 10 give and 15 flare.
   expect(wanted('lead through', { inLead: 40 })).toBeCloseTo(20, 9);
-  // Flaring the lead foot takes from the turn back: 45 less 20 give and 15 more.
-  expect(wanted('lead back', { outLead: 50 })).toBeCloseTo(40, 9);
+  // Flaring the lead foot takes from the turn back: 45 less 35 give and 15 more.
+  expect(wanted('lead back', { outLead: 50 })).toBeCloseTo(25, 9);
 });
 
 test('a stiffer trunk wants more of the legs; nothing is wanted of a leg that was not tested', () => {

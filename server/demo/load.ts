@@ -14,20 +14,25 @@ import {
   NOTHING_ASKED,
   SCREEN_ITEMS,
   USUAL_GOAL,
+  agreedFigures,
   asPlayed,
-  bandsFor,
   bodyWith,
+  caseOf as judgedCase,
   cautionsOf,
   differences,
   estimateBuild,
   goalOf,
   isMinor,
   judge,
+  NOTHING_MORE,
   personalPath,
+  playedKey,
   readSetup,
+  restsOf,
   shoeLengthFromSize,
   setupAsTaught,
   withFigure,
+  type AgreedFigure,
   type BuildFigureName,
   type CameFor,
   type Case,
@@ -174,19 +179,20 @@ interface Scene {
 
 /** The case of the address a lesson found, by what was known then: no ball was hit on record before it. */
 function caseOf(
-  { method, hand, build, screen, cautions, facts }: Scene,
+  { method, hand, build, screen, cautions, facts, agreed }: Scene & { agreed: readonly AgreedFigure[] },
   { club, shot, clubLengthInches }: Played,
   cameFor: readonly CameFor[],
   setup: Setup,
 ): Case {
   const body = bodyWith(build.figures, screen, hand);
-  return {
+  return judgedCase({
+    ...NOTHING_MORE,
+    agreed,
     setup,
+    played: { club, shot, clubLengthInches },
+    method,
     build: build.figures,
-    body: body.legs,
-    bands: bandsFor(method, body, { club, shot, clubLengthInches }),
-    club,
-    shot,
+    legs: body.legs,
     hand,
     goal: goalOf(facts.rests.shoulderGoal),
     cameFor,
@@ -194,14 +200,25 @@ function caseOf(
     cautions,
     path: personalPath([], clubLengthInches),
     pathSimulated: false,
-    pinned: [],
-    leadHeelLift: 0,
-    done: [],
-    agreed: [],
-  };
+  });
 }
 
-async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt: Date) {
+/** What was agreed with a student so far, by club and shot, the newest word on each figure. */
+type AgreedSoFar = Map<string, readonly AgreedFigure[]>;
+
+const agreedBefore = (
+  { agreedSoFar }: { agreedSoFar: AgreedSoFar },
+  played: string,
+): readonly AgreedFigure[] => agreedSoFar.get(played) ?? [];
+
+const newestOf = (agreed: readonly AgreedFigure[]): AgreedFigure[] =>
+  agreed.filter((each, at) => agreed.findLastIndex(({ item }) => item === each.item) === at);
+
+async function addLessonWithEntries(
+  scene: Scene & { agreedSoFar: AgreedSoFar },
+  lesson: DemoLesson,
+  startedAt: Date,
+) {
   const { client, writer, method, studentId, student, hand, build, screen, cautions, facts } = scene;
   const after = (minutes: number) => new Date(startedAt.getTime() + minutes * MINUTE_MS);
   const lessonId = idAt(startedAt);
@@ -221,10 +238,14 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
     ? { ...entry(2), kind: 'intake', ...NOTHING_ASKED, ...lesson.intake }
     : null;
   const { cameFor, sport } = intake ?? NOTHING_ASKED;
-  const { setup: agreed, ...judgement } = judge(caseOf(scene, club, cameFor, setup));
+  const playedAs = playedKey(club);
+  const before = agreedBefore(scene, playedAs);
+  const given = caseOf({ ...scene, agreed: before }, club, cameFor, setup);
+  const { setup: agreed, ...judgement } = judge(given);
   const body = bodyWith(build.figures, screen, hand);
   const goal = goalOf(facts.rests.shoulderGoal);
-  const reading = readSetup({ ...body, ...club, setup, method, cautions, goal });
+  const own = { agreed: before, exceptions: [] };
+  const reading = readSetup({ ...body, ...club, setup, method, cautions, goal, own });
   const read: ReadingEntry = {
     ...entry(14),
     kind: 'reading',
@@ -234,7 +255,7 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
     methodId: method.id,
     methodVersion: method.version,
     facts,
-    judgement: { intakeId: intake?.id ?? null, shotIds: [], pinned: [], ...judgement },
+    judgement: { intakeId: intake?.id ?? null, shotIds: [], pinned: [], rests: restsOf(given), ...judgement },
     note: '',
     ...reading,
   };
@@ -272,18 +293,23 @@ async function addLessonWithEntries(scene: Scene, lesson: DemoLesson, startedAt:
   };
   await addEntry(client, toAddress, land);
   await addEntry(client, change, land);
+  const lift = { from: given.leadHeelLift, to: leadHeelLift };
+  scene.agreedSoFar.set(playedAs, newestOf([...before, ...agreedFigures(setup, agreed, lift, false)]));
   await addDemoCard(
     { client, land, student, entry: entry(38) },
     change,
     { club: lesson.club, from: setup, agreed, cameFor, sport },
     lesson.ticked,
   );
-  if (!lesson.trial) return;
   const addresses = { A: today, B: toAddress };
-  await addDemoTrial(
-    { client, land, studentId, addresses, entry: (seconds) => entry(15 + seconds / 60) },
-    lesson.trial,
-  );
+  const scheduled = {
+    client,
+    land,
+    studentId,
+    addresses,
+    entry: (seconds: number) => entry(15 + seconds / 60),
+  };
+  if (lesson.trial) await addDemoTrial(scheduled, lesson.trial);
 }
 
 async function addDemoStudent(
@@ -325,7 +351,9 @@ async function addDemoStudent(
   const screenedAt = new Date(Date.parse(newest.madeAt) + MINUTE_MS);
   const screened = student.legs ? screenOf(student, student.legs, newest, screenedAt) : null;
   if (screened) await addScreen(client, screened, { ...writer, receivedAt: screenedAt });
-  for (const lesson of student.lessons) {
+  const agreedSoFar: AgreedSoFar = new Map();
+  const inOrder = [...student.lessons].sort((a, b) => b.daysAgo - a.daysAgo);
+  for (const lesson of inOrder) {
     const startedAt = daysBefore(now, lesson.daysAgo);
     const build = builds.findLast((each) => new Date(each.madeAt) <= startedAt)!;
     const on = startedAt.toISOString().slice(0, 10);
@@ -335,7 +363,7 @@ async function addDemoStudent(
     const screen = screenedAt <= startedAt ? screened : null;
     const { hand } = person;
     await addLessonWithEntries(
-      { ...scene, studentId, student: person, hand, build, screen, cautions, facts },
+      { ...scene, studentId, student: person, hand, build, screen, cautions, facts, agreedSoFar },
       lesson,
       startedAt,
     );

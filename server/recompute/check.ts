@@ -1,6 +1,7 @@
 import type {
   AddressEntry,
   EntryCheck,
+  IntakeEntry,
   LogEntry,
   Logged,
   LookEntry,
@@ -47,15 +48,24 @@ export function isNewer(version: string, than: string): boolean {
 async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry): Promise<EntryCheck> {
   // The shots a judgement rests on come in the same question as the address it judges.
   const shotIds = [...new Set(entry.judgement?.shotIds)];
-  const named = await entriesOf(client, entry.studentId, [entry.addressId, ...shotIds]);
+  const intakeId = entry.judgement?.intakeId ?? null;
+  const ids = [entry.addressId, ...(intakeId ? [intakeId] : []), ...shotIds];
+  const named = await entriesOf(client, entry.studentId, ids);
   // A swing on a mat whose path a monitor told is a shot too.
   const shots = named.filter(({ kind }) => kind === 'shots' || kind === 'pressure');
   if (shots.length !== shotIds.length) throw new NoSuchShots();
   const address = named.find(({ id }) => id === entry.addressId);
+  const intake = named.find(({ id, kind }) => id === intakeId && kind === 'intake') ?? null;
   const build = await findBuild(client, entry.buildId);
   const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;
   const method = await findVersion(client, entry.methodId, entry.methodVersion);
-  return checkReading(entry, { address: address as AddressEntry & LogEntry, build, screen, method });
+  return checkReading(entry, {
+    address: address as AddressEntry & LogEntry,
+    build,
+    screen,
+    method,
+    intake: intake as IntakeEntry | null,
+  });
 }
 
 async function lookChecked(client: ClientBase, entry: LookEntry & LogEntry): Promise<EntryCheck> {

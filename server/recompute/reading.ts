@@ -1,16 +1,27 @@
-import type { AddressEntry, EntryCheck, NewBuild, NewScreen, ReadingEntry } from '@pedastance/contract';
+import type {
+  AddressEntry,
+  EntryCheck,
+  IntakeEntry,
+  NewBuild,
+  NewScreen,
+  ReadingEntry,
+} from '@pedastance/contract';
+import { caseOf, judge, type ToldJudgement } from '@pedastance/core/advice';
 import { ADULT_AGE, cautionsOf } from '@pedastance/core/body';
-import type { HouseMethod } from '@pedastance/core/method';
+import { NO_OWN_BANDS, type HouseMethod } from '@pedastance/core/method';
+import { personalPath } from '@pedastance/core/path';
 import { MODEL_VERSION, readSetup, type Finding } from '@pedastance/core/reading';
 import { goalOf, turningBody } from '@pedastance/core/turn';
 import { AS_TOLD, checkOf, differencesOf, nearly } from './compare';
 
-/** Everything a reading is made from, as the entry names it. */
+/** Everything a reading and its judgement are made from, as the entry names it. */
 export interface ReadingInputs {
   address: AddressEntry;
   build: NewBuild;
   screen: NewScreen | null;
   method: HouseMethod;
+  /** What the student came for; null where nothing was noted. */
+  intake: IntakeEntry | null;
 }
 
 /** A figure this near an edge of its band may fall to either side. */
@@ -38,13 +49,12 @@ function beyondEdges({ findings, choices, notices }: Told, edges: ReadonlySet<st
  * Works a reading out again from its inputs with this server's own core.
  * @returns whether what was told agrees; as told where it was made by another model, or named no facts
  */
-export function checkReading(
-  told: ReadingEntry,
-  { address, build, screen, method }: ReadingInputs,
-): EntryCheck {
+export function checkReading(told: ReadingEntry, inputs: ReadingInputs): EntryCheck {
   if (told.modelVersion !== MODEL_VERSION || !told.facts?.rests) return AS_TOLD;
+  const { address, build, screen, method } = inputs;
   const { age, rests } = told.facts;
   const { club, clubLengthInches, shot, setup } = address;
+  const own = told.judgement?.rests ?? NO_OWN_BANDS;
   const computed = readSetup({
     setup,
     club,
@@ -55,7 +65,55 @@ export function checkReading(
     legs: screen && turningBody(screen, rests.hand),
     cautions: cautionsOf(rests.facts, rests.hand, age < ADULT_AGE),
     goal: goalOf(rests.shoulderGoal),
+    own,
   });
   const edges = new Set(computed.findings.filter(atEdge).map(({ item }) => item));
-  return checkOf(differencesOf(beyondEdges(told, edges), beyondEdges(computed, edges)));
+  return checkOf(
+    differencesOf(
+      { ...beyondEdges(told, edges), judgement: told.judgement && judgedBeyondEdges(told.judgement) },
+      { ...beyondEdges(computed, edges), judgement: judgedAgain(told, inputs) },
+    ),
+  );
+}
+
+/** What of a judgement its case decides; chances and close calls are drawn, and hang on the last digit of a figure. */
+function judgedBeyondEdges({
+  before,
+  things,
+  waits,
+  lookNext,
+  partings,
+  leadHeelLift,
+}: ToldJudgement): object {
+  return { before, things, waits, lookNext, partings, leadHeelLift };
+}
+
+/**
+ * The judgement of the same case by this server's own core; as it was told where what it rests on is not known, or where it
+ * rests on shots, whose drifts on a mat are worked out on the device.
+ */
+function judgedAgain(told: ReadingEntry, { address, build, screen, method, intake }: ReadingInputs) {
+  const { judgement, facts } = told;
+  if (!judgement?.rests || !facts?.rests || judgement.shotIds.length > 0)
+    return judgement && judgedBeyondEdges(judgement);
+  const { hand, facts: known, shoulderGoal } = facts.rests;
+  const { club, clubLengthInches, shot, setup } = address;
+  const given = caseOf({
+    ...judgement.rests,
+    setup,
+    played: { club, clubLengthInches, shot },
+    method,
+    build: build.figures,
+    legs: screen && turningBody(screen, hand),
+    hand,
+    facts: known,
+    cautions: cautionsOf(known, hand, facts.age < ADULT_AGE),
+    goal: goalOf(shoulderGoal),
+    cameFor: intake?.cameFor ?? [],
+    path: personalPath([], clubLengthInches),
+    pathSimulated: false,
+    pressure: judgement.pressure,
+    pinned: judgement.pinned,
+  });
+  return judgedBeyondEdges(judge(given, 0));
 }

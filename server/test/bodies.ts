@@ -27,7 +27,16 @@ import type {
   TestOf,
   TrialEntry,
 } from '@pedastance/contract';
-import { bandsFor, judge, personalPath, readSetup, USUAL_GOAL, type Posture } from '@pedastance/core';
+import {
+  caseOf,
+  judge,
+  NOTHING_MORE,
+  personalPath,
+  readSetup,
+  restsOf,
+  USUAL_GOAL,
+  type Posture,
+} from '@pedastance/core';
 import { DRILL_LIBRARY } from '@pedastance/core/card';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import { SHOULDERS_AND_NEUTRAL } from '@pedastance/core/method/presets';
@@ -312,14 +321,13 @@ function judgementOf(
   build: NewBuild,
   { method }: World,
 ): ReadingEntry['judgement'] {
-  const body = { build: build.figures, legs: null };
-  const { setup: _follows, ...told } = judge({
+  const given = caseOf({
+    ...NOTHING_MORE,
     setup,
+    played: { club, clubLengthInches, shot },
+    method,
     build: build.figures,
-    body: null,
-    bands: bandsFor(method, body, { club, clubLengthInches, shot }),
-    club,
-    shot,
+    legs: null,
     hand: 'left',
     goal: USUAL_GOAL,
     cameFor: ['curves away'],
@@ -327,12 +335,9 @@ function judgementOf(
     cautions: [],
     path: personalPath([], clubLengthInches),
     pathSimulated: false,
-    pinned: [],
-    leadHeelLift: 0,
-    done: [],
-    agreed: [],
   });
-  return { intakeId: null, shotIds: [], pinned: [], ...told };
+  const { setup: _follows, ...told } = judge(given);
+  return { intakeId: null, shotIds: [], pinned: [], rests: restsOf(given), ...told };
 }
 
 export function newReading(

@@ -243,7 +243,7 @@ describe('constraints guard what Zod guards', () => {
     ['exception_entry', "club = 'putter'", 'exception_entry_club'],
     ['exception_entry', 'low = high + 1', 'exception_entry_band'],
     ['exception_entry', 'high = 70', 'exception_entry_band'],
-    ['exception_entry', "item = 'ballOut'", 'exception_entry_item'],
+    ['exception_entry', "item = 'setback'", 'exception_entry_item'],
     ['exception_entry', "item = 'widest', low = 20, high = 300", 'exception_entry_band'],
     ['ladder_entry', "ladder = 'luck'", 'ladder_entry_ladder'],
     ['ladder_entry', "turns = '[]'", 'ladder_entry_turns'],

@@ -1,4 +1,3 @@
-import { GOALS } from '@pedastance/core/advice';
 import { v7 as uuidv7 } from 'uuid';
 import { migrate } from '../store/migrate';
 import { newPressure } from './bodies';
@@ -22,10 +21,23 @@ const fill = (sql: string) => asAdmin(database.adminUrl, `set session_replicatio
 
 const { shot: _none, ...TRACE } = newPressure('').swings[0]!;
 const { path: _neither, ...PATHLESS } = TRACE;
+/** The goals of a judgement before it knew of the pressure, one of them short. */
+const GOALS = [
+  ...['turn back', 'turn through', 'sparing', 'posting', 'too much turn', 'load', 'path', 'ball'],
+  ...['feet', 'knees', 'hips', 'shoulders', 'hands', 'swing', 'loft'],
+];
 const JUDGEMENT = {
   ...{ intakeId: null, back: null, through: null, path: null, pulledBothWays: false, leadHeelLift: 0 },
-  ...{ shotIds: [], pinned: [], before: [], things: [], partings: [] },
-  goals: GOALS.filter((goal) => goal !== 'pressure').map((goal) => ({ goal, today: 0, after: 0 })),
+  ...{ shotIds: [], pinned: [], before: [], partings: [] },
+  things: [
+    {
+      thing: 'lead foot',
+      moves: [{ figure: 'leadFlare', from: 0, to: 15 }],
+      serves: ['turn through', 'feet'],
+    },
+    { thing: 'face', moves: [], serves: ['path'] },
+  ],
+  goals: GOALS.map((goal) => ({ goal, today: 1, after: goal === 'ball' ? 1 : 0 })),
 };
 
 test('rows of earlier versions are brought to today’s shape, whichever academy they are of', async () => {
@@ -55,9 +67,22 @@ test('rows of earlier versions are brought to today’s shape, whichever academy
   expect(await ask('select turns from ladder_entry')).toEqual([
     { turns: [{ rung: 10, result: 'passed', measured: null }] },
   ]);
-  const goals = GOALS.map((goal) => ({ goal, today: 0, after: 0 }));
+  const { goals: _told, things: _done, ...same } = JUDGEMENT;
+  const byCauses = {
+    ...same,
+    ...{ pressure: null, rests: null, spares: null, legsUntested: false, lookNext: null, closeCall: false },
+    things: [
+      {
+        thing: 'lead foot',
+        moves: [{ figure: 'leadFlare', from: 0, to: 15 }],
+        ...{ cause: 'lead leg through', figure: 'leadFlare', off: 'less', reason: null },
+      },
+      { thing: 'face', moves: [], cause: 'face first', figure: null, off: null, reason: null },
+    ],
+    waits: [{ cause: 'out of band', figure: null, off: null }],
+  };
   expect(await ask('select judgement from reading_entry order by judgement is null')).toEqual([
-    { judgement: { ...JUDGEMENT, pressure: null, goals } },
+    { judgement: byCauses },
     { judgement: null },
   ]);
   expect(await ask('select swings from pressure_entry')).toEqual([

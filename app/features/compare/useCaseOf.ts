@@ -7,7 +7,7 @@ import type { Setup } from '@pedastance/core/setup';
 import { goalOf, type Body as StudentBody } from '@pedastance/core/turn';
 import { useMemo } from 'react';
 import { caseOf } from '../../domain/case';
-import { exceptionsWith, standingExceptions } from '../../domain/exceptions';
+import { ownWith } from '../../domain/agreed';
 import { cautionsToday } from '../../domain/facts';
 import { pathShotsOf } from '../../domain/pathShots';
 import { taughtRoute, weightSeen } from '../../domain/pressure';
@@ -28,7 +28,6 @@ export function useCaseOf(student: Student, body: StudentBody): (judged: Judged)
   return useMemo(() => {
     const logged = Object.values(entries);
     const { shots, simulated } = pathShotsOf(logged, student.id);
-    const own = standingExceptions(logged, student.id);
     const { build, legs } = body;
     const known = {
       student,
@@ -38,20 +37,22 @@ export function useCaseOf(student: Student, body: StudentBody): (judged: Judged)
       goal: goalOf(lastShoulderGoal(logged, student.id)),
     };
     return ({ setup, played, method, cameFor }) => {
-      const exceptions = exceptionsWith(own, played.club);
+      const { club, shot } = played;
+      const own = ownWith({ entries: logged, studentId: student.id, club, shot, lessonId: null });
       return caseOf({
         ...known,
         setup,
         method,
         path: { ...personalPath(shots, played.clubLengthInches), simulated },
-        exceptions,
+        own,
+        dropped: own.dropped,
         weight: weightSeen({
           entries: logged,
           studentId: student.id,
           club: played.club,
           route: taughtRoute(method, played.club, played.shot),
           now: new Date(),
-          exceptions,
+          exceptions: own.exceptions,
         }),
         draft: { ...played, pinned: [], intake: { cameFor } },
       });

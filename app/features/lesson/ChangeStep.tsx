@@ -15,7 +15,7 @@ import { useJudge, useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
 import { Desk } from './Desk';
 import { PathPanel } from './PathPanel';
-import { FitPanel } from './FitPanel';
+import { OtherWays } from './OtherWays';
 import { FeetRows, LoadRows } from './MeasureRows';
 import { LeaveAsItIs } from './LeaveAsItIs';
 import { NeedsClub } from './NeedsClub';
@@ -149,8 +149,8 @@ function ThingsToDo({ setup, agreed, judgement, speech }: TellProps) {
   );
 }
 
-/** The fit's own answers, for a coach who wants another way: folded, so that one judgement stands. */
-function OtherWays({ setup, speech }: { setup: Setup; speech: Speech }) {
+/** Other ways of freeing the turn, for a coach who wants one: folded, so that one judgement stands. */
+function FoldedWays({ setup, speech }: { setup: Setup; speech: Speech }) {
   const [open, setOpen] = useState(false);
   return (
     <View className="gap-2">
@@ -161,7 +161,7 @@ function OtherWays({ setup, speech }: { setup: Setup; speech: Speech }) {
           onPress={() => setOpen(!open)}
         />
       </View>
-      {open && <FitPanel setup={setup} speech={speech} />}
+      {open && <OtherWays setup={setup} speech={speech} />}
     </View>
   );
 }
@@ -216,7 +216,7 @@ function Agreeing() {
       )}
       <NotMeasured />
       <LeaveAsItIs speech={speech} />
-      <OtherWays setup={read.setup} speech={speech} />
+      <FoldedWays setup={read.setup} speech={speech} />
       <TurnPanel speech={speech} />
       <PathPanel path={path} speech={speech} />
       <SayFeetAs speech={speech} />

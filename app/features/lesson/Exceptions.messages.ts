@@ -11,6 +11,10 @@ export const messages = {
   changeTheMethod: 'Change the method',
   agreed: (exceptionWords: Said, day: Said, clubWords: Said) =>
     `${exceptionWords} Agreed ${day}, ${clubWords}.`,
+  agreedWith: (words: Said, day: Said, band: string | null) =>
+    `Agreed ${day}: ${words}.${band === null ? '' : ` The method has ${band}.`}`,
+  letItGo: 'Let it go',
+  letGoOf: (words: Said) => `Let it go: ${words}`,
   findAgain: 'Still growing: find it again.',
   endIt: 'End it',
   endBand: (bandWords: Said) => `End it: ${bandWords}`,

@@ -1,18 +1,19 @@
 import type { ExceptionEntry, Logged } from '@pedastance/contract';
 import type { Judgement, Parting } from '@pedastance/core/advice';
+import { bandsFor, exceptionRange, questionOf, type AgreedFigure } from '@pedastance/core/method';
 import { measureAgainOn, stillGrows } from '@pedastance/core/body';
-import { exceptionWords, ownBandWords } from '@pedastance/core/phrases';
-import { FIGURES } from '@pedastance/core/setup';
+import { agreedWords, bandWords, exceptionWords, ownBandWords } from '@pedastance/core/phrases';
+import { FIGURES, type Item } from '@pedastance/core/setup';
 import { SHOULDER_GOALS } from '@pedastance/core/turn';
 import { angleFigure } from '@pedastance/core/units';
 import { Link } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { exceptionsWith, standingExceptions } from '../../domain/exceptions';
+import { nameOf } from '../../domain/agreed';
+import type { LessonDraft } from '../../domain/lessonDraft';
 import { day, dayOf } from '../../domain/students';
 import { changeDraft, lesson } from '../../state/lesson';
-import { useRecords } from '../../state/records';
 import { useSpeech } from '../../state/useSpeech';
 import { keepException } from '../../state/writes/exception';
 import { Button } from '../../ui/Button';
@@ -22,16 +23,8 @@ import { useLessonContext } from './context';
 import { common } from '../../domain/common.messages';
 import { messages } from './Exceptions.messages';
 
-/** The exceptions of the lesson's student that hold with its club. */
-export function useExceptions(): Logged<ExceptionEntry>[] {
-  const { student } = useLessonContext();
-  const entries = useRecords((state) => state.entries);
-  const club = useStore(lesson, (state) => state.draft?.club ?? null);
-  return useMemo(
-    () => (club ? exceptionsWith(standingExceptions(Object.values(entries), student.id), club) : []),
-    [entries, student.id, club],
-  );
-}
+/** The tested bands of the lesson's student that hold with its club. */
+export const useExceptions = (): readonly Logged<ExceptionEntry>[] => useLessonContext().own.exceptions;
 
 /** The band that a student is given: as wide as the method's, about what this body needs, within what can be asked. */
 function bandAbout({ item, low, high, needs }: Parting): { low: number; high: number } {
@@ -123,8 +116,64 @@ export function PartingChoices({ judgement }: { judgement: Judgement }) {
   );
 }
 
+/** A figure that was agreed with this club, as a band of the student's own that is ended. */
+function bandOver({ item, to }: AgreedFigure): Pick<ExceptionEntry, 'item' | 'low' | 'high'> {
+  const name = nameOf(item);
+  const { least, most } = exceptionRange(name);
+  const at = Math.min(most, Math.max(least, to));
+  return { item: name, low: at, high: at };
+}
+
+/** What was agreed with this club and is the student's own since, with the method's band beside it and a way to let it go. */
+function AgreedBands({ draft }: { draft: LessonDraft }) {
+  const { student, own, build, legs, method } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const { told, keep } = useKeeping();
+  const { club, shot, clubLengthInches } = draft;
+  if (!club || own.agreed.length === 0) return null;
+  const { figures } = bandsFor(method, { build: build.figures, legs }, { club, shot, clubLengthInches });
+  return (
+    <View className="gap-1" testID="agreed-bands">
+      {own.agreed.map((each) => {
+        const words = agreedWords(each, speech);
+        const taught = each.item === 'leadHeelLift' ? undefined : figures[questionOf(each.item)];
+        const beside = taught ? bandWords(questionOf(each.item as Item), taught, speech.length) : null;
+        return (
+          <View key={each.item} className="flex-row flex-wrap items-center justify-between gap-2">
+            <Quiet tone="ink" className="flex-1">
+              {messages.agreedWith(words, day(each.agreedAt), beside)}
+            </Quiet>
+            <Button
+              look="quiet"
+              words={messages.letItGo}
+              label={messages.letGoOf(words)}
+              onPress={() =>
+                keep(
+                  keepException({ ...bandOver(each), club, ended: true, replaces: null }, { draft, student }),
+                )
+              }
+            />
+          </View>
+        );
+      })}
+      {told}
+    </View>
+  );
+}
+
 /** The student's own bands that this judgement goes by, each with its day and a way to end it. */
 export function OwnBands() {
+  const draft = useStore(lesson, (state) => state.draft);
+  return (
+    <>
+      {draft && <AgreedBands draft={draft} />}
+      <TestedBands />
+    </>
+  );
+}
+
+/** Bands that were tested or given, each with its day. */
+function TestedBands() {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const draft = useStore(lesson, (state) => state.draft);

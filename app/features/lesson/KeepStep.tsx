@@ -102,7 +102,7 @@ function Words({ draft }: { draft: LessonDraft }) {
     try {
       const judgement = judged && judge(judged);
       const { reading } = read;
-      await recordLesson({ draft, student, build, screen, method, reading, judgement, shotIds });
+      await recordLesson({ draft, student, build, screen, method, reading, judgement, judged, shotIds });
     } catch (error) {
       setFault(messages.notRecordedThisDevice((error as Error).message));
     } finally {

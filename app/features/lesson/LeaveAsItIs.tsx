@@ -1,4 +1,4 @@
-import { MOVES, type MoveName } from '@pedastance/core/fit';
+import { PINNABLE, type PinnedFigure } from '@pedastance/core/advice';
 import { capitalised, inFootWords, type Speech } from '@pedastance/core/phrases';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { PickSeveral } from '../../ui/PickSeveral';
 import { messages } from './LeaveAsItIs.messages';
 
-export const MOVE_NAMES: Record<MoveName, string> = {
+export const MOVE_NAMES: Record<PinnedFigure, string> = {
   stanceWidth: 'width',
   leadFlare: 'lead foot',
   trailFlare: 'trail foot',
@@ -23,7 +23,7 @@ export const MOVE_NAMES: Record<MoveName, string> = {
 export function LeaveAsItIs({ speech }: { speech: Speech }) {
   const pinned = useStore(lesson, (state) => state.draft!.pinned);
   const [open, setOpen] = useState(pinned.length > 0);
-  const toggle = (move: MoveName) =>
+  const toggle = (move: PinnedFigure) =>
     changeDraft({
       pinned: pinned.includes(move) ? pinned.filter((each) => each !== move) : [...pinned, move],
     });
@@ -39,7 +39,7 @@ export function LeaveAsItIs({ speech }: { speech: Speech }) {
       {open && (
         <PickSeveral
           label={messages.leaveAs}
-          options={MOVES.map((move) => ({
+          options={PINNABLE.map((move) => ({
             value: move,
             words: capitalised(inFootWords(MOVE_NAMES[move], speech.feet, speech.hand)),
           }))}

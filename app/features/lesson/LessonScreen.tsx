@@ -19,7 +19,14 @@ import { inShort } from '../../domain/students';
 import { BodyStep } from './BodyStep';
 import { ChangeStep } from './ChangeStep';
 import { ClubStep } from './ClubStep';
-import { LessonContext, useLessonContext, useMethod, useNewJudge, type LessonFacts } from './context';
+import {
+  LessonContext,
+  useLessonContext,
+  useMethod,
+  useNewJudge,
+  useNewOwn,
+  type LessonFacts,
+} from './context';
 import { FeetStep } from './FeetStep';
 import { KeepStep } from './KeepStep';
 import { LadderStep } from './ladder/LadderStep';
@@ -152,8 +159,9 @@ function Places() {
 
 /** The lesson with everything its steps go by, and the one judge they all ask. */
 function OpenLesson({ facts }: { facts: LessonFacts }) {
-  const judge = useNewJudge(facts);
-  const context = useMemo(() => ({ ...facts, ...judge }), [facts, judge]);
+  const own = useNewOwn(facts);
+  const judge = useNewJudge(facts, own);
+  const context = useMemo(() => ({ ...facts, own, ...judge }), [facts, own, judge]);
   return (
     <LessonContext value={context}>
       <Places />

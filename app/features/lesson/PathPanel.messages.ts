@@ -13,10 +13,13 @@ export const messages = {
   noLineWithinWouldStraighten:
     'No line within 20° would straighten it: look at the ball, the load or the shoulders.',
   noOtherLineIsLooked: (reason: Said) => `No other line is looked for. ${reason}`,
-  aStanceLineWouldStraighten: (line: Said, own: Said, least: Said, most: Said) =>
-    `A stance line ${line} would straighten it${own} (95%: ${least} to ${most}).`,
-  haveTheFitLook: 'Have the fit look for it',
-  theFitLooks: '✓ The fit looks for it. Leave it',
+  aStanceLineWouldStraighten: (line: Said, own: Said, range: Said) =>
+    `A stance line ${line} would straighten it${own}. ${range}`,
+  between: (least: Said, most: Said) => `Between ${least} and ${most}, 95 times in 100.`,
+  noLess: (least: Said) => `No further open than ${least}, 95 times in 100.`,
+  noMore: (most: Said) => `No further closed than ${most}, 95 times in 100.`,
+  noneRuledOut: 'Too few shots to rule any line out.',
+  takeThisLine: 'Take this line',
   noShotsOfThisStudent: 'No shots of this student yet',
   tooFewFromFeetLike: (hit: Said) => `${hit}, too few from feet like these`,
   thePath: 'The path',

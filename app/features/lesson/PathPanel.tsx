@@ -1,11 +1,10 @@
 import { hasRemedy } from '@pedastance/core/body';
 import { predictedPath, straightLine, type PathCause, type Slope } from '@pedastance/core/path';
 import { pathSentence, type Speech } from '@pedastance/core/phrases';
-import { lineWords, type Setup } from '@pedastance/core/setup';
+import { lineWords, withFigure, type Setup } from '@pedastance/core/setup';
 import { angleFigure } from '@pedastance/core/units';
 import { View } from 'react-native';
-import { useStore } from 'zustand';
-import { currentSetup, lesson } from '../../state/lesson';
+import { currentSetup, replaceAgreed } from '../../state/lesson';
 import type { StudentPath } from '../../state/usePersonalPath';
 import { Button } from '../../ui/Button';
 import { Body, Heading, Quiet } from '../../ui/Words';
@@ -42,10 +41,17 @@ function SlopeRow({ slope }: { slope: Slope }) {
   );
 }
 
-/** The line that would straighten the path, how sure, and the way to have the fit look for it. */
+/** Between which lines it lies 95 times in 100; an end beyond what was looked at is not told. */
+function rangeWords([least, most]: readonly [number, number]): string {
+  if (Number.isFinite(least) && Number.isFinite(most))
+    return messages.between(lineWords(least), lineWords(most));
+  if (Number.isFinite(least)) return messages.noLess(lineWords(least));
+  return Number.isFinite(most) ? messages.noMore(lineWords(most)) : messages.noneRuledOut;
+}
+
+/** The line that would straighten the path, how sure, and the way to take it. */
 function Straight({ path, setup }: { path: StudentPath; setup: Setup }) {
   const { cautions } = useLessonContext();
-  const asked = useStore(lesson, (state) => state.lineAsked);
   const straight = straightLine(path, setup);
   const own = path.slopes.some(({ cause, guess }) => cause === 'closed' && !guess);
   if (!straight) {
@@ -63,15 +69,14 @@ function Straight({ path, setup }: { path: StudentPath; setup: Setup }) {
         {messages.aStanceLineWouldStraighten(
           lineWords(straight.closed),
           own ? (path.simulated ? ', by simulated shots' : '') : ', a guess',
-          end(least),
-          end(most),
+          rangeWords(straight.interval),
         )}
       </Body>
       <View className="flex-row">
         <Button
-          look={asked === null ? 'plain' : 'act'}
-          words={asked === null ? messages.haveTheFitLook : messages.theFitLooks}
-          onPress={() => lesson.setState({ lineAsked: asked === null ? straight.closed : null })}
+          look="plain"
+          words={messages.takeThisLine}
+          onPress={() => replaceAgreed(withFigure(setup, 'stanceLine', straight.closed))}
         />
       </View>
     </View>

@@ -1,3 +1,4 @@
+import type { BeforeAll } from '@pedastance/core/advice';
 import type { Place } from '../../domain/lessonDraft';
 import { plural } from '@pedastance/core/units';
 
@@ -9,6 +10,13 @@ const names: Record<Place, string> = {
   keep: 'Keep',
 };
 
+const before: Record<BeforeAll, string> = {
+  'see a doctor': 'doctor first',
+  'measure the feet': 'feet first',
+  'test the legs': 'legs first',
+  'measure the turn': 'turn first',
+};
+
 /** What the places are called, and how far each is. */
 export const messages = {
   placesOfTheLesson: 'Places of the lesson',
@@ -16,6 +24,8 @@ export const messages = {
   measured: (count: number, all: number) => `${count} of ${all}`,
   noClubYet: 'no club yet',
   fine: 'fine',
+  notYet: 'not yet',
+  before,
   things: (count: number) => `${count} ${plural(count, 'thing', 'things')}`,
   done: '✓',
   legsNotTested: 'legs?',

@@ -16,8 +16,12 @@ const measuredWords = ({ setup }: LessonDraft): string =>
 function useThings(): string {
   const judgement = useJudgement();
   if (!judgement) return '';
-  const { length } = judgement.things;
-  return length === 0 ? messages.fine : messages.things(length);
+  const { things, before, waits, lookNext } = judgement;
+  if (things.length > 0) return messages.things(things.length);
+  const [first] = before;
+  if (first) return messages.before[first];
+  // Nothing is called fine that was not looked at, or that nothing explains.
+  return waits.length === 0 && lookNext === null ? messages.fine : messages.notYet;
 }
 
 /** How far each place is, in a word or two. */

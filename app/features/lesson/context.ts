@@ -9,7 +9,9 @@ import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useHouseMethods } from '../../state/useHouseMethods';
+import { NOTHING_OWN, ownWith, type OwnStanding } from '../../domain/agreed';
 import { measuredOf } from '../../domain/measured';
+import { useRecords } from '../../state/records';
 import type { VerdictOf } from '../../plan/drawing';
 
 /** What a lesson goes by; none of it changes while a shoe is dragged. */
@@ -26,6 +28,8 @@ export interface LessonFacts {
 
 /** What every step of a lesson knows. */
 export interface LessonContext extends LessonFacts {
+  /** What the student has of their own with the lesson's club. */
+  own: OwnStanding;
   judge: Judge;
   /** The verdict on one item alone, for the plan that asks at every move. */
   verdictOf: VerdictOf;
@@ -52,13 +56,26 @@ export type Judge = (setup: Setup) => Reading | null;
 
 export const useJudge = (): Judge => useLessonContext().judge;
 
+/** What a student has of their own with the lesson's club; nothing before one is chosen. */
+export function useNewOwn({ student }: Pick<LessonFacts, 'student'>): OwnStanding {
+  const entries = useRecords((state) => state.entries);
+  const lessonId = useStore(lesson, (state) => state.draft?.id ?? null);
+  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  return useMemo(
+    () =>
+      club
+        ? ownWith({ entries: Object.values(entries), studentId: student.id, club, shot, lessonId })
+        : NOTHING_OWN,
+    [entries, student.id, club, shot, lessonId],
+  );
+}
+
 /** The lesson's one judge: everybody who shows a reading, or a verdict, asks this one. */
-export function useNewJudge({
-  cautions,
-  build,
-  legs,
-  method,
-}: LessonFacts): Pick<LessonContext, 'judge' | 'verdictOf'> {
+export function useNewJudge(
+  { cautions, build, legs, method }: LessonFacts,
+  own: OwnStanding,
+): Pick<LessonContext, 'judge' | 'verdictOf'> {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
@@ -66,7 +83,7 @@ export function useNewJudge({
   return useMemo(() => {
     if (!club) return NOBODY_JUDGES;
     const goal = goalOf(shoulders);
-    const asked = { build: build.figures, legs, club, clubLengthInches, shot, method, cautions, goal };
+    const asked = { build: build.figures, legs, club, clubLengthInches, shot, method, cautions, goal, own };
     const cache = new WeakMap<Setup, Reading>();
     return {
       judge(setup) {
@@ -78,7 +95,7 @@ export function useNewJudge({
       },
       verdictOf: (setup, item) => readItem({ ...asked, setup, measured: measuredOf(setup) }, item),
     };
-  }, [cautions, build, legs, method, club, shot, clubLengthInches, shoulders]);
+  }, [cautions, build, legs, method, own, club, shot, clubLengthInches, shoulders]);
 }
 
 const NOBODY_JUDGES: Pick<LessonContext, 'judge' | 'verdictOf'> = {

@@ -1,12 +1,12 @@
-import type { FitAnswer } from '@pedastance/core/fit';
 import { startingSetup } from '@pedastance/core/method';
 import { flareToeKept, setStanceWidth, type Setup } from '@pedastance/core/setup';
 import { build } from '../../../core/test/example';
 import { offeredGhosts } from './offers';
 
 const today = startingSetup(build(), 37);
-const answer = (change: (address: Setup['address']) => Setup['address']) =>
-  ({ setup: { ...today, address: change(today.address) } }) as FitAnswer;
+const answer = (change: (address: Setup['address']) => Setup['address']) => ({
+  setup: { ...today, address: change(today.address) },
+});
 
 test('only the feet that an answer moves are drawn, each marked with its answer', () => {
   const ghosts = offeredGhosts(today, [

@@ -1,4 +1,4 @@
-import type { FitAnswer } from '@pedastance/core/fit';
+import type { Way } from '@pedastance/core/advice';
 import type { FootName, Setup } from '@pedastance/core/setup';
 import type { Ghost } from '../../plan/drawing';
 
@@ -14,10 +14,10 @@ function sameFoot(a: Setup, b: Setup, foot: FootName): boolean {
   );
 }
 
-/** The feet that answers would move, each drawn once however many answers put it there. */
-export function offeredGhosts(today: Setup, answers: readonly FitAnswer[]): Ghost[] {
+/** The feet that ways would move, each drawn once however many ways put it there. */
+export function offeredGhosts(today: Setup, ways: readonly Pick<Way, 'setup'>[]): Ghost[] {
   const ghosts: (Ghost & { mark: string })[] = [];
-  answers.forEach(({ setup }, at) => {
+  ways.forEach(({ setup }, at) => {
     for (const foot of ['trail', 'lead'] as const) {
       if (sameFoot(setup, today, foot)) continue;
       const mark = String(at + 1);

@@ -1,5 +1,5 @@
 import type { Case, Judgement } from '@pedastance/core/advice';
-import type { MoveName } from '@pedastance/core/fit';
+import type { PinnedFigure } from '@pedastance/core/advice';
 import type { BandException } from '@pedastance/core/method';
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
@@ -9,14 +9,13 @@ import { lesson } from '../../state/lesson';
 import { useRecords } from '../../state/records';
 import { useComputation } from '../../workers/useComputation';
 import { useLessonContext } from './context';
-import { useExceptions } from './Exceptions';
 import { useGoal } from './turning';
 import { useLessonPath } from './useLessonPath';
 import { useSettled } from './useSettled';
 
-const NONE_PINNED: readonly MoveName[] = [];
+const NONE_PINNED: readonly PinnedFigure[] = [];
 
-const NOTHING_SEEN: WeightSeen = { pressure: null };
+const NOTHING_SEEN: WeightSeen = { pressure: null, feltUnder: null };
 
 /** What mat or eye saw of the student's weight with the lesson's club. */
 function useWeightSeen(exceptions: readonly BandException[]): WeightSeen {
@@ -38,11 +37,10 @@ function useWeightSeen(exceptions: readonly BandException[]): WeightSeen {
 
 /** Today's address as the case it is; null before a club is chosen. */
 export function useCase(): Case | null {
-  const { student, build, legs, method, cautions } = useLessonContext();
+  const { student, build, legs, method, cautions, own } = useLessonContext();
   const path = useLessonPath();
   const goal = useGoal();
-  const exceptions = useExceptions();
-  const weight = useWeightSeen(exceptions);
+  const weight = useWeightSeen(own.exceptions);
   const setup = useSettled((state) => state.draft?.setup ?? null);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
@@ -53,7 +51,8 @@ export function useCase(): Case | null {
     if (!setup || !intake) return null;
     const draft = { club, shot, clubLengthInches, pinned, intake };
     const { figures } = build;
-    const known = { student, build: figures, legs, method, cautions, path, goal, exceptions, weight };
+    const { dropped } = own;
+    const known = { student, build: figures, legs, method, cautions, path, goal, own, dropped, weight };
     return caseOf({ ...known, draft, setup });
   }, [
     student,
@@ -63,7 +62,7 @@ export function useCase(): Case | null {
     cautions,
     path,
     goal,
-    exceptions,
+    own,
     weight,
     setup,
     club,

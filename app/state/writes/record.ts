@@ -8,7 +8,7 @@ import type {
   ReadingEntry,
   Student,
 } from '@pedastance/contract';
-import type { Judgement } from '@pedastance/core/advice';
+import { restsOf, type Case, type Judgement } from '@pedastance/core/advice';
 import { clubById } from '@pedastance/core/club';
 import type { HouseMethod } from '@pedastance/core/method';
 import type { Reading } from '@pedastance/core/reading';
@@ -27,8 +27,9 @@ interface ToRecord {
   screen: NewScreen | null;
   method: HouseMethod;
   reading: Reading;
-  /** The judgement that was told; null where there was none. */
+  /** The judgement that was told, and what it was made from; null where there was none. */
   judgement: Judgement | null;
+  judged: Case | null;
   /** The entries of shots that its path rests on. */
   shotIds: readonly string[];
 }
@@ -36,10 +37,16 @@ interface ToRecord {
 /** A judgement as it is kept: its setup follows from its moves. */
 function keptJudgement(
   { setup: _follows, ...told }: Judgement,
-  { draft, shotIds }: ToRecord,
+  { draft, shotIds, judged }: ToRecord,
   intakeId: string | null,
 ): KeptJudgement {
-  return { intakeId, shotIds: [...shotIds], pinned: [...draft.pinned], ...told };
+  return {
+    intakeId,
+    shotIds: [...shotIds],
+    pinned: [...draft.pinned],
+    rests: judged && restsOf(judged),
+    ...told,
+  };
 }
 
 /** The entries of a record: the address, what was read in it, and the change where there is one. */

@@ -86,7 +86,7 @@ function WouldChange({ band }: { band: OwnBand }) {
   const clubLengthInches = useStore(lesson, (state) => state.draft?.clubLengthInches ?? 0);
   const { item, low, high } = band;
   if (item === 'widest') return <Quiet>{messages.widestNow(saidLength(high, speech.length))}</Quiet>;
-  if (!club) return null;
+  if (!club || item === 'leadHeelLift') return null;
   const asked = bandsFor(method, { build: build.figures, legs }, { club, shot, clubLengthInches }).figures[
     item
   ];

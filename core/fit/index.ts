@@ -1,3 +1,0 @@
-export * from './types';
-export * from './model';
-export * from './fit';
