@@ -29,7 +29,7 @@ const agreedFigures = ({ address, agreed }: LogRecord): PlacedFigure[] =>
 /** Whether a record agreed on anything that can be measured at address; a lifted heel is no part of it. */
 export const movesFeet = (record: LogRecord): boolean => agreedFigures(record).length > 0;
 
-/** What was agreed against a setup measured later: the figures that were changed, and any other that drifted. */
+/** What was agreed against a setup measured later: the figures that were changed. */
 export const heldOf = ({ address, agreed }: LogRecord, today: Setup | null): Held[] =>
   agreed ? changeHeld(address.setup, agreed.setup, today) : [];
 

@@ -77,7 +77,7 @@ test('looks since: held, drifted, and what was not measured counts for nothing',
 
 test('a draft is composed as it would stand, and stands so once it is kept', () => {
   const { records, record, entries } = agreedIn(log());
-  const draft = proposeCard(agreementOf({ record, records, student, entries, today: TODAY }));
+  const draft = proposeCard(agreementOf({ record, records, student, entries, methods: [], today: TODAY }));
   const shown = { wholeBag: false, length: 'cm' as const, today: TODAY };
   const card = composedDraft(draft, { record, student, entries }, shown)!;
   expect(card.clubs[0]!.because).toBe('The right hip had no room.');
@@ -91,7 +91,7 @@ test('a draft is composed as it would stand, and stands so once it is kept', () 
 test('corrected words of the change stand on the card', () => {
   const corrected = { ...change, id: 'c2', replaces: 'c', madeAt: at(3), reason: 'The trail hip is stiff.' };
   const { records, record, entries } = agreedIn(log([corrected]));
-  const draft = proposeCard(agreementOf({ record, records, student, entries, today: TODAY }));
+  const draft = proposeCard(agreementOf({ record, records, student, entries, methods: [], today: TODAY }));
   const card = composedDraft(
     draft,
     { record, student, entries },

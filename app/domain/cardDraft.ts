@@ -2,6 +2,7 @@ import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
 import { standingCards, takenHome } from '@pedastance/contract/takenHome';
 import { isKind } from '@pedastance/contract/trialLog';
 import { composeCard, type Agreement, type Card, type CardDraft } from '@pedastance/core/card';
+import type { HouseMethod } from '@pedastance/core/method';
 import type { FootName, PressurePattern } from '@pedastance/core/setup';
 import type { LengthUnit } from '@pedastance/core/units';
 import { heldOf } from './agreements';
@@ -35,6 +36,8 @@ export interface About {
   records: readonly LogRecord[];
   student: Student;
   entries: readonly LogEntry[];
+  /** Every version of the academy's methods. */
+  methods: readonly HouseMethod[];
   /** YYYY-MM-DD */
   today: string;
 }
@@ -49,8 +52,15 @@ function stopsIn({ reading }: AgreedRecord): FootName[] {
 const patternIn = ({ reading: { judgement } }: AgreedRecord): PressurePattern | null =>
   judgement?.things.some(({ thing }) => thing === 'pressure') ? (judgement.pressure?.pattern ?? null) : null;
 
+/** The version of a method that a reading was made with; null where this device does not have it. */
+const methodOf = (
+  methods: readonly HouseMethod[],
+  { methodId, methodVersion }: LogRecord['reading'],
+): HouseMethod | null =>
+  methods.find(({ id, version }) => id === methodId && version === methodVersion) ?? null;
+
 /** What a record agreed on, with what came of looking at it, as a card is proposed from it. */
-export function agreementOf({ record, records, student, entries, today }: About): Agreement {
+export function agreementOf({ record, records, student, entries, methods, today }: About): Agreement {
   const { address, agreed, reading } = record;
   const intake = entries
     .filter(isKind('intake'))
@@ -58,6 +68,8 @@ export function agreementOf({ record, records, student, entries, today }: About)
   return {
     student,
     club: agreed.club,
+    shot: agreed.shot,
+    method: methodOf(methods, reading),
     from: address.setup,
     agreed: agreed.setup,
     cameFor: intake?.cameFor ?? [],

@@ -46,7 +46,7 @@ const home = (given: Partial<TakenHome['student']> = {}): TakenHome => ({
       rounds: { feel: 3, play: 5 },
     },
   ],
-  routine: usualRoutine('7-iron', []),
+  routine: usualRoutine({ club: '7-iron', shot: 'full', method: null }, []),
   drills: [DRILL_LIBRARY.find(({ id }) => id === 'far-back-then-laces')!],
   cue: 'Lead foot as for a long throw.',
   practice: { daysAWeek: 3, balls: 40, warmUp: true },

@@ -1,5 +1,5 @@
 import { setupAsTaken } from '..';
-import { taught } from '../test/taught';
+import { method, taught } from '../test/taught';
 import { DRILL_LIBRARY } from './drillLibrary';
 import { daysToNextLook } from './nextLook';
 import { drillsFor, proposeCard, type Agreement } from './propose';
@@ -10,6 +10,8 @@ const student = { name: 'Ann Example', hand: 'left' as const, birthYear: 1990, b
 const agreement = (over: Partial<Agreement> = {}): Agreement => ({
   student,
   club: '7-iron',
+  shot: 'full',
+  method: method('lead-foot-first'),
   from: stand({ trailFlare: 5, setback: 0 }),
   agreed: stand({ trailFlare: 25, setback: 75 }),
   cameFor: ['curves away'],
@@ -52,23 +54,37 @@ test('feet that are only squared are felt at the laces, and not drilled far back
   expect(draft.drills.map(({ id }) => id)).not.toContain('far-back-then-laces');
 });
 
-test('stepping in, the hips bump; with a driver the trunk tilts; a sore back does neither', () => {
-  const sore = { joint: 'lower back', side: 'both', state: 'pain', since: '', clearedBy: '' } as const;
-  const back = { ...student, facts: [{ ...sore, notedOn: '2026-11-01', status: 'stands' as const }] };
-  expect(proposeCard(agreement()).routine).toEqual([
-    'lead foot',
-    'trail foot',
-    'bump',
-    'rock and settle',
-    'go',
-  ]);
-  expect(proposeCard(agreement({ club: 'driver' })).routine).toContain('tilt');
-  expect(proposeCard(agreement({ student: back })).routine).toEqual([
-    'lead foot',
-    'trail foot',
-    'rock and settle',
-    'go',
-  ]);
+describe('stepping in follows the method', () => {
+  const routine = (over: Partial<Agreement>) => proposeCard(agreement(over)).routine;
+  const bumped = ['lead foot', 'trail foot', 'bump', 'rock and settle', 'go'];
+  const plain = ['lead foot', 'trail foot', 'rock and settle', 'go'];
+
+  test('a school that bumps does so with every club, a driver too', () => {
+    expect(routine({})).toEqual(bumped);
+    expect(routine({ club: 'driver' })).toEqual(bumped);
+  });
+
+  test('one that tilts with a driver tilts with that alone, and one that does neither does nothing', () => {
+    expect(routine({ club: 'driver', method: method('by-the-arc') })).toContain('tilt');
+    expect(routine({ method: method('by-the-arc') })).toEqual(plain);
+    expect(routine({ club: 'driver', method: method('shoulders-and-neutral') })).toEqual(plain);
+    expect(routine({ method: null })).toEqual(plain);
+  });
+
+  test('a sore back does not bump', () => {
+    const sore = { joint: 'lower back', side: 'both', state: 'pain', since: '', clearedBy: '' } as const;
+    const facts = [{ ...sore, notedOn: '2026-11-01', status: 'stands' as const }];
+    expect(routine({ student: { ...student, facts } })).toEqual(plain);
+  });
+
+  test('a pitch has steps of its own, whatever the method', () => {
+    expect(routine({ club: 'sand-wedge', shot: 'pitch' })).toEqual([
+      'feet close',
+      'trail foot in',
+      'weight forward',
+      'go',
+    ]);
+  });
 });
 
 test('a minor practises less, and drills are fewer only where a caution bars them', () => {

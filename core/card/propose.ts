@@ -1,6 +1,7 @@
 import type { Thing } from '../advice';
 import type { CameFor } from '../body';
-import type { ClubId } from '../club';
+import type { ClubId, ShotType } from '../club';
+import type { HouseMethod } from '../method';
 import type { OwnLadder } from '../ladder';
 import { PRESSURE_REMEDIES } from '../balance/remedies';
 import { differences, type ChangeName, type FootName, type PressurePattern, type Setup } from '../setup';
@@ -34,6 +35,9 @@ export interface CardDraft {
 export interface Agreement {
   student: CardStudent;
   club: ClubId;
+  shot: ShotType;
+  /** The method that it was agreed by; null where that is not known. */
+  method: HouseMethod | null;
   from: Setup;
   agreed: Setup;
   cameFor: readonly CameFor[];
@@ -114,14 +118,14 @@ export function drillsFor(
  * @returns what a coach may change before it is kept
  */
 export function proposeCard(agreement: Agreement, drills: readonly Drill[] = DRILL_LIBRARY): CardDraft {
-  const { student, club, from, agreed, looks, pattern, today } = agreement;
+  const { student, from, agreed, looks, pattern, today } = agreement;
   const who = practising(student, today);
   const further = exaggeratedDose(from, agreed, who.cautions);
   return {
     dose: further.length > 0 ? 'feel' : 'play',
     further,
     rounds: further.length > 0 ? TWO_DOSES : ONE_DOSE,
-    routine: usualRoutine(club, who.cautions),
+    routine: usualRoutine(agreement, who.cautions),
     drills: drillsFor(agreement, drills, 2),
     cue: pattern ? PRESSURE_REMEDIES[pattern].cue : (cueFrom(agreement.sport, thingsTaught(agreement)) ?? ''),
     practice: usualPractice(who),

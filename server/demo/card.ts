@@ -21,7 +21,7 @@ interface Made {
 export async function addDemoCard(
   { client, land, student, entry }: Made,
   change: ChangeEntry,
-  agreement: Pick<Agreement, 'club' | 'from' | 'agreed' | 'cameFor' | 'sport'>,
+  agreement: Pick<Agreement, 'club' | 'shot' | 'method' | 'from' | 'agreed' | 'cameFor' | 'sport'>,
   ticked: readonly number[] = [],
 ): Promise<void> {
   const today = entry.madeAt.slice(0, 10);

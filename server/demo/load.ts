@@ -298,7 +298,7 @@ async function addLessonWithEntries(
   await addDemoCard(
     { client, land, student, entry: entry(38) },
     change,
-    { club: lesson.club, from: setup, agreed, cameFor, sport },
+    { club: lesson.club, shot: club.shot, method, from: setup, agreed, cameFor, sport },
     lesson.ticked,
   );
   const addresses = { A: today, B: toAddress };

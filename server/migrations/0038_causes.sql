@@ -132,4 +132,12 @@ alter table exception_entry
     when 'trailKneeBack' then low >= 0 and high <= 400
     when 'shaftLean' then low >= -20 and high <= 40
     when 'leadHeelLift' then low >= 0 and high <= 25
-    else false end);
+    else true end);
+
+-- A pitch is stepped into in steps of its own.
+alter table card_entry
+  drop constraint card_entry_routine,
+  add constraint card_entry_routine check (
+    routine <@ array['face behind the ball', 'lead foot', 'trail foot', 'bump', 'tilt', 'rock and settle', 'hover', 'look', 'go',
+                     'feet close', 'trail foot in', 'weight forward']
+    and cardinality(routine) <= 12);

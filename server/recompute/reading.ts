@@ -70,23 +70,24 @@ export function checkReading(told: ReadingEntry, inputs: ReadingInputs): EntryCh
   const edges = new Set(computed.findings.filter(atEdge).map(({ item }) => item));
   return checkOf(
     differencesOf(
-      { ...beyondEdges(told, edges), judgement: told.judgement && judgedBeyondEdges(told.judgement) },
-      { ...beyondEdges(computed, edges), judgement: judgedAgain(told, inputs) },
+      {
+        ...beyondEdges(told, edges),
+        ...(edges.size === 0 && { judgement: told.judgement && decided(told.judgement) }),
+      },
+      { ...beyondEdges(computed, edges), ...(edges.size === 0 && { judgement: judgedAgain(told, inputs) }) },
     ),
   );
 }
 
 /** What of a judgement its case decides; chances and close calls are drawn, and hang on the last digit of a figure. */
-function judgedBeyondEdges({
+const decided = ({ before, things, waits, lookNext, partings, leadHeelLift }: ToldJudgement): object => ({
   before,
   things,
   waits,
   lookNext,
   partings,
   leadHeelLift,
-}: ToldJudgement): object {
-  return { before, things, waits, lookNext, partings, leadHeelLift };
-}
+});
 
 /**
  * The judgement of the same case by this server's own core; as it was told where what it rests on is not known, or where it
@@ -95,7 +96,7 @@ function judgedBeyondEdges({
 function judgedAgain(told: ReadingEntry, { address, build, screen, method, intake }: ReadingInputs) {
   const { judgement, facts } = told;
   if (!judgement?.rests || !facts?.rests || judgement.shotIds.length > 0)
-    return judgement && judgedBeyondEdges(judgement);
+    return judgement && decided(judgement);
   const { hand, facts: known, shoulderGoal } = facts.rests;
   const { club, clubLengthInches, shot, setup } = address;
   const given = caseOf({
@@ -115,5 +116,5 @@ function judgedAgain(told: ReadingEntry, { address, build, screen, method, intak
     pressure: judgement.pressure,
     pinned: judgement.pinned,
   });
-  return judgedBeyondEdges(judge(given, 0));
+  return decided(judge(given, 0));
 }

@@ -330,7 +330,7 @@ function judgementOf(
     legs: null,
     hand: 'left',
     goal: USUAL_GOAL,
-    cameFor: ['curves away'],
+    cameFor: [],
     facts: [],
     cautions: [],
     path: personalPath([], clubLengthInches),

@@ -54,6 +54,23 @@ describe('a reading', () => {
     expect((await post(again({ findings }))).body.check.verdict).toBe('agrees');
   });
 
+  test('with another judgement is kept as told and marked with what differs', async () => {
+    const { judgement } = landed.reading;
+    const flare = { figure: 'leadFlare' as const, from: 10, to: 40 };
+    const told = { thing: 'lead foot', cause: 'out of band', figure: 'leadFlare', off: 'less' } as const;
+    const wrong = { ...judgement!, things: [{ ...told, moves: [flare], reason: 'taught' as const }] };
+    const body = again({ judgement: wrong });
+    const answer = await post(body);
+    expect([answer.status, answer.body.check.verdict]).toEqual([201, 'differs']);
+    expect(
+      answer.body.check.differences.every(({ place }: { place: string }) => place.startsWith('judgement.')),
+    ).toBe(true);
+    expect((await kept(body.id)).judgement).toEqual(wrong);
+    // Of one from before it was kept what it rested on nothing is worked out.
+    const before = await post(again({ judgement: { ...wrong, rests: null } }));
+    expect(before.body.check.verdict).toBe('agrees');
+  });
+
   test('goes by the facts it names', async () => {
     const knee = {
       joint: 'knee' as const,

@@ -52,9 +52,10 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
   const length = usePreferences((state) => state.length);
   const today = dayOf(new Date());
   const kept = cardOf(entries, record);
+  const methods = useRecords((state) => state.methods);
   const agreement = useMemo(
-    () => agreementOf({ record, records, student, entries, today }),
-    [record, records, student, entries, today],
+    () => agreementOf({ record, records, student, entries, methods, today }),
+    [record, records, student, entries, methods, today],
   );
   const drills = useDrills();
   const owns = useOwnLadders();

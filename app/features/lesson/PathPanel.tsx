@@ -61,8 +61,6 @@ function Straight({ path, setup }: { path: StudentPath; setup: Setup }) {
   const by = straight.closed > toeLine ? 'more' : 'less';
   const spared = cautions.find(({ withholds }) => hasRemedy(withholds, { item: 'stanceLine', by }));
   if (spared) return <Body>{messages.noOtherLineIsLooked(spared.reason)}</Body>;
-  const [least, most] = straight.interval;
-  const end = (closed: number) => (Number.isFinite(closed) ? lineWords(closed) : 'further than is looked at');
   return (
     <View className="gap-1">
       <Body>
