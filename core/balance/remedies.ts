@@ -52,7 +52,7 @@ export const PRESSURE_REMEDIES: Record<PressurePattern, PressureRemedy> = {
     buys: 'The body stays over the ball.',
     cue: 'Trail knee over its instep.',
     rehearse: 'Turn back five times with a ball under the outer edge of the trail shoe.',
-    drill: 'curl-the-toe',
+    drill: 'twist-the-thigh-in',
     check: 'The trail foot bears inside its middle at the top.',
   },
   'falls back': {

@@ -77,11 +77,16 @@ const THING_OF: Partial<Record<ChangeName, Thing>> = {
 export const TWO_DOSES: Rounds = { feel: 3, play: 5 };
 export const ONE_DOSE: Rounds = { feel: 0, play: 10 };
 
-/** What was changed, as it is taught; feet that are only squared are not taught by setting one of them back. */
-const thingsTaught = ({ from, agreed }: Pick<Agreement, 'from' | 'agreed'>): Thing[] =>
-  differences(from, agreed)
+/**
+ * What was changed, as it is taught; feet that are only squared are not taught by setting one of them back, and a pitch is
+ * one thing.
+ */
+const thingsTaught = ({ from, agreed, shot }: Pick<Agreement, 'from' | 'agreed' | 'shot'>): Thing[] => {
+  const changed = differences(from, agreed)
     .filter(({ change }) => change !== 'setback' || isSetBack(agreed))
     .flatMap(({ change }) => THING_OF[change] ?? []);
+  return shot === 'pitch' && changed.length > 0 ? ['pitch'] : changed;
+};
 
 /**
  * The drills that fit what was agreed, the pressure's own first, never one that a caution bars.
@@ -91,13 +96,13 @@ const thingsTaught = ({ from, agreed }: Pick<Agreement, 'from' | 'agreed'>): Thi
  * @returns the best first
  */
 export function drillsFor(
-  { student, from, agreed, cameFor, stops, pattern, today }: Omit<Agreement, 'looks'>,
+  { student, from, agreed, shot, cameFor, stops, pattern, today }: Omit<Agreement, 'looks'>,
   drills: readonly Drill[],
   most: number,
 ): Drill[] {
   const { tellTales = [], swingPath } = from.posture ?? {};
   const decided = {
-    things: [...thingsTaught({ from, agreed }), ...(pattern ? (['pressure'] as const) : [])],
+    things: [...thingsTaught({ from, agreed, shot }), ...(pattern ? (['pressure'] as const) : [])],
     cameFor,
     tellTales,
     paths: swingPath ? [swingPath] : [],

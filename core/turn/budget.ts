@@ -76,16 +76,15 @@ interface SimulatedLimit {
   chance: number;
 }
 
-/** The first normals of a seed, kept: the same ones are drawn for every budget. */
-const drawn = new Map<number, Float64Array>();
+/** The normals of the last seed, kept: nearly every budget draws the same ones. */
+let drawn = { seed: -1, values: new Float64Array() };
 
+/** The first normals of a seed. */
 function normalsOf(seed: number, count: number): Float64Array {
-  const known = drawn.get(seed);
-  if (known && known.length >= count) return known;
+  if (drawn.seed === seed && drawn.values.length >= count) return drawn.values;
   const normal = normals(seeded(seed));
-  const values = Float64Array.from({ length: count }, () => normal());
-  drawn.set(seed, values);
-  return values;
+  drawn = { seed, values: Float64Array.from({ length: count }, () => normal()) };
+  return drawn.values;
 }
 
 /**

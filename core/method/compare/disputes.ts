@@ -1,4 +1,5 @@
-import { bandsFor, type FigureQuestion, type HouseMethod, type Played } from '..';
+import { bandsFor, type FigureQuestion, type HouseMethod, type Played, type Question } from '..';
+import type { ChoiceQuestion } from '../../setup';
 import type { Body } from '../../turn';
 
 interface Side {
@@ -83,8 +84,36 @@ const DISPUTES: readonly Dispute[] = [
   },
 ];
 
+/** A dispute about a word: each side's own. */
+interface WordDispute {
+  question: ChoiceQuestion;
+  title: string;
+  applies: (played: Played) => boolean;
+  sides: readonly [Side & { word: string }, Side & { word: string }];
+}
+
+const WORD_DISPUTES: readonly WordDispute[] = [
+  {
+    question: 'trailElbow',
+    title: 'Trail elbow close to the side, or away from it?',
+    applies: fullShot,
+    sides: [
+      {
+        word: 'close to the side',
+        name: 'Close',
+        says: 'Swung along closed feet, an elbow that leaves the side goes flat, then steep.',
+      },
+      {
+        word: 'away from the side',
+        name: 'Away',
+        says: 'An elbow that may leave the side makes room for a wide, high swing.',
+      },
+    ],
+  },
+];
+
 interface Disputed {
-  question: FigureQuestion;
+  question: Question;
   title: string;
   sides: { name: string; says: string; methods: string[] }[];
 }
@@ -96,16 +125,37 @@ interface Disputed {
  * @param played the club, its length in inches, and the shot
  * @returns each dispute with who stands where
  */
-export function disputesAmong(methods: readonly HouseMethod[], body: Body, played: Played): Disputed[] {
+export const disputesAmong = (methods: readonly HouseMethod[], body: Body, played: Played): Disputed[] => [
+  ...figuresDisputed(methods, body, played),
+  ...wordsDisputed(methods, body, played),
+];
+
+const splitBy = (sides: readonly Side[], taken: readonly { name: string; side: number }[]) =>
+  sides.map(({ name, says }, at) => ({
+    name,
+    says,
+    methods: taken.filter((each) => each.side === at).map((each) => each.name),
+  }));
+
+function wordsDisputed(methods: readonly HouseMethod[], body: Body, played: Played): Disputed[] {
+  return WORD_DISPUTES.filter(({ applies }) => applies(played)).flatMap(({ question, title, sides }) => {
+    const taken = methods.flatMap((method) => {
+      const words = bandsFor(method, body, played).choices[question] ?? [];
+      const side = words.length === 1 ? sides.findIndex(({ word }) => word === words[0]) : -1;
+      return side < 0 ? [] : [{ name: method.name, side }];
+    });
+    const split = splitBy(sides, taken);
+    return split.every((side) => side.methods.length > 0) ? [{ question, title, sides: split }] : [];
+  });
+}
+
+function figuresDisputed(methods: readonly HouseMethod[], body: Body, played: Played): Disputed[] {
   return DISPUTES.filter(({ applies }) => applies(played)).flatMap(({ question, title, from, sides }) => {
     const taken = methods.flatMap((method) => {
       const band = bandsFor(method, body, played).figures[question];
       return band ? [{ name: method.name, side: band.middle >= from ? 1 : 0 }] : [];
     });
-    const split = sides.map((side, at) => ({
-      ...side,
-      methods: taken.filter((each) => each.side === at).map(({ name }) => name),
-    }));
+    const split = splitBy(sides, taken);
     return split.every((side) => side.methods.length > 0) ? [{ question, title, sides: split }] : [];
   });
 }

@@ -5,9 +5,11 @@ import {
   evenWithIrons,
   faceToTheTarget,
   hipsToFortyFive,
+  kneeThatStraightens,
   middleOfBothFeet,
   oneBallPosition,
   shouldersToNinety,
+  softTrailArm,
   trailFootHeldOnPitches,
   twoClubHeadsApart,
 } from './common';
@@ -20,12 +22,12 @@ export const ALONG_THE_FEET = preset(
   {
     stanceWidth: { why: 'By the shoulders.', answers: [byTheShoulders, twoClubHeadsApart] },
     leadFlare: {
-      why: 'Out far enough for shoulders that have begun to open.',
-      answers: [full(fixed(25), 8, PRACTICE), pitch(fixed(20), 8, STARTING)],
+      why: 'Both feet out alike: it is the line that gives the turn its room.',
+      answers: [full(fixed(15), 8, PRACTICE), pitch(fixed(15), 8, STARTING)],
     },
     trailFlare: {
       why: 'Some way out, along with its line.',
-      answers: [full(fixed(20), 8, STARTING), trailFootHeldOnPitches],
+      answers: [full(fixed(15), 8, PRACTICE), trailFootHeldOnPitches],
     },
     stanceLine: {
       why: 'The trail toe back to the laces: the ball sets off along the feet.',
@@ -38,6 +40,12 @@ export const ALONG_THE_FEET = preset(
     leadShare: { why: 'Even between the feet.', answers: evenWithIrons },
     heelToe: { why: 'The middle of both feet.', answers: middleOfBothFeet },
     ballOut: armsHanging,
+    trailKneeFlex: {
+      why: 'Bent a little more than the lead knee to begin with, so that it has something to straighten.',
+      answers: [full(fixed(5), 5, PRACTICE)],
+    },
+    trailKneeBack: kneeThatStraightens,
+    trailArm: softTrailArm,
     hipLine: {
       why: 'Somewhere between feet and shoulders.',
       answers: [full(fixed(0), 6, STARTING), pitch(fixed(0), 6, STARTING)],

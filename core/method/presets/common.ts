@@ -67,6 +67,11 @@ export const kneeThatStraightens = {
   why: 'A trail knee that straightens without locking makes room for the trail hip.',
   answers: [full(fixed(190), sides(60, 40), PRACTICE)],
 };
+/** A trail arm that is soft and below the lead arm lets the shoulders stay where the method has them. */
+export const softTrailArm = {
+  why: 'A soft trail arm under the lead arm does not pull the shoulders round.',
+  answers: [full(oneOf('soft, below the lead arm'), 0, PRACTICE)],
+};
 /** Tension drags the takeaway, and a driver on the ground invites it. */
 export const hoveredDriver = {
   why: 'A hovered driver starts back without dragging.',

@@ -47,6 +47,10 @@ export const FORWARD_POSTED = preset(
       answers: [full(fixed(0), 5, PRACTICE), pitch(fixed(0), 5, STARTING)],
     },
     clubFace: faceToTheTarget,
+    shaftLean: {
+      why: 'Weight that is forward brings the hands forward with it.',
+      answers: [full(fixed(6), 6, STARTING)],
+    },
     hipTurn: {
       why: 'As far round the post as it goes without leaving it.',
       answers: [full(fixed(40), sides(10, 15), STARTING)],

@@ -42,6 +42,10 @@ export const SHORT_COIL = preset(
     hipLine: { why: 'Square, so that the coil starts at once.', answers: squareHips },
     shoulderLine: { why: 'Square, like the hips.', answers: squareShoulders },
     clubFace: faceToTheTarget,
+    trailElbow: {
+      why: 'Shoulders that turn this far take the elbow along: it may leave the side.',
+      answers: [full(oneOf('away from the side'), 0, STARTING)],
+    },
     hipTurn: {
       why: 'Kept tight and short: the shoulders do the turning.',
       answers: [full(fixed(35), sides(8, 7), STARTING)],

@@ -13,7 +13,7 @@ test.each([
   ['lead-foot-first', answers('heels under the hips', 'lead foot more', 'square')],
   ['forward-posted', answers('close together', 'both a little', 'trail foot back')],
   ['by-the-arc', answers('heels under the hips', 'lead foot more', 'further back with long clubs')],
-  ['along-the-feet', answers('heels under the hips', 'lead foot more', 'trail foot back')],
+  ['along-the-feet', answers('by the shoulders', 'both a little', 'trail foot back')],
   ['short-coil', answers('by the shoulders', 'lead foot more', 'square')],
   ['easy-turn', answers('heels under the hips', 'both well out', 'trail foot back')],
 ])('%s is what somebody who teaches so is given', (key, given) => expect(schoolFor(given)).toBe(key));
