@@ -63,16 +63,16 @@ test('one judgement: read, changed, recorded and found again; where body and met
   await expect(page.getByTestId('judgement')).toContainText(told);
   await page.getByTestId('log-card').first().getByRole('link').click();
   await expect(page.getByTestId('judgement').last()).toContainText(told);
-  const [row] = await product.sql<{ thing: string; goals: number; pinned: string[]; shots: boolean }>(
-    `select judgement -> 'things' -> 0 ->> 'thing' as thing, jsonb_array_length(judgement -> 'goals') as goals,
+  const [row] = await product.sql<{ thing: string; cause: string; pinned: string[]; shots: boolean }>(
+    `select judgement -> 'things' -> 0 ->> 'thing' as thing, judgement -> 'things' -> 0 ->> 'cause' as cause,
        judgement -> 'pinned' as pinned, jsonb_array_length(judgement -> 'shotIds') > 0 as shots
      from reading_entry join log_entry using (id) join student on student.id = reading_entry.student_id
      where student.name = $1 order by log_entry.made_at desc limit 1`,
     [name],
   );
-  expect(row).toEqual({ thing: 'trail foot', goals: 16, pinned: ['ballAlong'], shots: true });
+  expect(row).toEqual({ thing: 'trail foot', cause: 'trail leg back', pinned: ['ballAlong'], shots: true });
 
-  // It is ended, and the method's own band holds again.
+  // What was agreed is the student's own from then on, until it is let go; then what was given before holds, until that ends.
   await page.goto(`${product.origin}/students`);
   await student(page, name).click();
   await press(page, 'Go on with the lesson');
@@ -81,7 +81,13 @@ test('one judgement: read, changed, recorded and found again; where body and met
   await press(page, 'Place the feet');
   await typeFigure(page, 'trailFlare', 'Trail flare', '4');
   await step(page, 'read');
+  await expect(page.getByTestId('agreed-bands')).toContainText(
+    /Agreed .*: trail flare \d+°\. The method has 12 to 18°\./,
+  );
+  await expect(page.getByTestId('own-bands')).toHaveCount(0);
+  await press(page, /^Let it go: trail flare/);
+  await expect(page.getByTestId('agreed-bands')).toHaveCount(0);
   await press(page, /^End it/);
   await expect(page.getByTestId('own-bands')).toHaveCount(0);
-  await expect.poll(kept).toHaveLength(2);
+  await expect.poll(kept).toHaveLength(3);
 });

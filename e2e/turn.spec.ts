@@ -15,7 +15,7 @@ async function addSenior(page: Page, name: string): Promise<void> {
   await press(page, 'Save and start a lesson');
 }
 
-test('a stiff left-handed senior: screened, what stops him seen, a fit taken and found in the log', async ({
+test('a stiff left-handed senior: screened, what stops him seen, a change used and found in the log', async ({
   page,
   product,
 }) => {
@@ -88,6 +88,7 @@ test('a stiff left-handed senior: screened, what stops him seen, a fit taken and
   for (const _step of [1, 2]) await press(page, 'Shoulders are to turn 5° more');
   await expect(page.getByTestId('instruction')).toContainText('Turn the trail foot out 10°, to 25° out');
   await press(page, 'Use it');
+  await press(page, 'Adjust on the plan');
   await expect(page.locator('[data-part=back-figure]')).toHaveText('43° needs 40°');
   await page.getByTestId('turn-panel').getByRole('radio', { name: '1.0 cm' }).click();
   await step(page, 'keep');

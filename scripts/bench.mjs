@@ -188,6 +188,12 @@ const ladderScript = (students) =>
     students,
   ]);
 
+/** Mutants of these rooms of core, all four where none is named; goes on where it was stopped. */
+const mutants = (rooms) =>
+  must('Mutants', 'npx', ['stryker', 'run', join('bench', 'stryker.config.mjs')], {
+    env: { ...(rooms && { MUTATED: rooms }) },
+  });
+
 async function benchBalance(swings) {
   const core = (what, file, ...args) =>
     must(what, process.execPath, ['--import', 'tsx', join(ROOT, 'bench', 'balance', file), ...args]);
@@ -204,6 +210,7 @@ async function bench() {
   if (part === 'photo') return benchPhoto(only ?? '200');
   if (part === 'ladder') return ladderScript(only ?? '1000');
   if (part === 'balance') return benchBalance(only ?? '1000');
+  if (part === 'mutants') return mutants(only);
   if (part === 'advice') {
     await judging(only ?? '2000');
     return table();

@@ -7,6 +7,7 @@ import { degrees } from '../units';
 import { MOST_FLARE } from './doses';
 import { toldPath } from './pathTold';
 import { againstSigns } from './signs';
+import { asksTurn } from './turns';
 import { endsOf, faultOf, furtherOut, itemOf, knownStops, valueOf, type Standing } from './standing';
 import type { AdvisedFigure, AdvisedMove, Case, Reason } from './types';
 
@@ -143,9 +144,9 @@ function keepsAgreed({ given }: Standing, move: AdvisedMove, toItem: number): bo
   return beyond >= -half && (!agreed.today || beyond <= half);
 }
 
-/** How much a turn of tested legs is short on these feet, degrees; a turn that norms decide is not counted. */
+/** How much a turn of tested legs is short on these feet, degrees; one that norms decide, or nobody asks for, is not counted. */
 const missingOf = (standing: Standing, turn: Turn): number =>
-  standing.given.shot === 'pitch'
+  !asksTurn(standing.given)
     ? 0
     : Math.max(0, ...knownStops(standing).map((stop) => (stop.turn === turn ? stop.missing : 0)));
 

@@ -4,3 +4,4 @@ export { judge } from './judge';
 export { measuredAgain } from './again';
 export { setupWith } from './plan';
 export { otherWays, type TurnGained, type Way } from './otherWays';
+export { asksTurn } from './turns';

@@ -50,8 +50,11 @@ export function caseWith(given: Case, moves: readonly AdvisedMove[]): Case {
   return { ...given, setup: setupWith(given.setup, moves), leadHeelLift: lift };
 }
 
-const itemsMoved = (moves: readonly AdvisedMove[]): Item[] =>
-  moves.flatMap(({ figure }) => (figure === 'leadHeelLift' ? [] : [itemOf(figure)]));
+/** The items that moves are made for; a line that is only kept where it was is none. */
+const itemsMoved = (moves: readonly ReasonedMove[]): Item[] =>
+  moves.flatMap(({ figure, reason }) =>
+    figure === 'leadHeelLift' || reason === 'kept' ? [] : [itemOf(figure)],
+  );
 
 /** What looking for a step takes along. */
 interface Looking {
@@ -59,6 +62,9 @@ interface Looking {
   forbidden: Forbidden;
   /** The path is not worked at beside the pressure. */
   pathWaits: boolean;
+  /** The case before the plan, and what the plan has moved of it: no step adds to a fault of another. */
+  before: Standing;
+  moved: readonly Item[];
 }
 
 /** A fault put right as taught. */
@@ -76,27 +82,27 @@ const allowedOf = ({ standing, forbidden }: Looking, moves: readonly ReasonedMov
   moves.filter((move) => mayMove(standing, forbidden, move));
 
 /** The move that keeps the line where it was, on feet that would take it along. */
-function lineKept({ standing }: Looking, after: Standing): ReasonedMove | null {
+function lineKept({ standing, before }: Looking, after: Standing): ReasonedMove | null {
   if (standing.given.pinned.includes('setback')) return null;
   const from = valueOf(standing, 'setback')!;
-  const to = nearestDose(setbackOfLine(after, valueOf(standing, 'stanceLine')!), 'setback');
-  return { figure: 'setback', from, to, reason: 'taught' };
+  const to = nearestDose(setbackOfLine(after, valueOf(before, 'stanceLine')!), 'setback');
+  return { figure: 'setback', from, to, reason: 'kept' };
 }
 
 /** A step that may be made and makes no fault of its own; null where there is none. */
 function stepOf(looking: Looking, cause: Cause, thing: Thing, moves: readonly ReasonedMove[]): Step | null {
-  const { standing } = looking;
+  const { standing, before, moved } = looking;
   const allowed = allowedOf(looking, moves);
   if (allowed.length === 0) return null;
   const after = standingOf(caseWith(standing.given, allowed));
-  const worse = madeWorse(standing, after, itemsMoved(allowed));
+  const worse = madeWorse(before, after, [...moved, ...itemsMoved(allowed)]);
   if (worse.length === 0) return costsTurn(standing, after) ? null : { cause, thing, moves: allowed };
   const kept = worse.includes('stanceLine') ? lineKept(looking, after) : null;
   if (!kept) return null;
   const all = [...allowed, kept];
   const then = standingOf(caseWith(standing.given, all));
-  const fault = madeWorse(standing, then, itemsMoved(all)).length > 0 || costsTurn(standing, then);
-  return fault ? null : { cause, thing, moves: all };
+  const fault = madeWorse(before, then, [...moved, ...itemsMoved(all)]).length > 0;
+  return fault || costsTurn(standing, then) ? null : { cause, thing, moves: all };
 }
 
 /** A flare that is turned for the turn: as far as it needs, else as far as costs nothing that is short. */
@@ -171,7 +177,13 @@ const firstStep = (looking: Looking, cause: Cause): Step | null =>
 
 /** A case as it is looked at for what may be done: what it must not be asked for is worked out once. */
 export function lookingAt(standing: Standing, told: ToldPath | null): Looking {
-  return { standing, forbidden: forbiddenIn(standing), pathWaits: pathWaits(standing.given, told) };
+  return {
+    standing,
+    forbidden: forbiddenIn(standing),
+    pathWaits: pathWaits(standing.given, told),
+    before: standing,
+    moved: [],
+  };
 }
 
 /** Causes that stay until what they measure is enough; the others are answered by one thing. */
@@ -249,7 +261,7 @@ export function planOf(given: Case, most: number = MOST_STEPS): Plan {
   let now = standing;
   let left: readonly Cause[] = causes;
   while (steps.length < most) {
-    const step = nextStep({ ...rules, standing: now }, left, steps);
+    const step = nextStep({ ...rules, standing: now, moved: answered.items }, left, steps);
     if (!step) break;
     steps = [...steps, step];
     if (most === 1) break;
@@ -268,7 +280,10 @@ export function planOf(given: Case, most: number = MOST_STEPS): Plan {
   return {
     steps,
     causes,
-    left: most === 1 ? [] : left.filter((cause) => isOpen({ ...rules, standing: now }, cause)),
+    left:
+      most === 1
+        ? []
+        : left.filter((cause) => isOpen({ ...rules, standing: now, moved: answered.items }, cause)),
     measureTurn: causes.some((cause) => isForMeasuring(standing, cause)),
   };
 }

@@ -101,6 +101,8 @@ export const REASONS = [
   'seen',
   // What a caution asks for.
   'caution',
+  // The line stays where it was on feet that would take it along.
+  'kept',
 ] as const;
 export type Reason = (typeof REASONS)[number];
 

@@ -1,6 +1,7 @@
 import type { Bands } from './bands';
 import { withExceptions, type BandException } from './exceptions';
 import { questionOf } from './questions';
+import { SD_IN_95_PERCENT } from '../statistics/normalInterval';
 import { differences, FIGURES, figureOf, type Item, type Setup } from '../setup';
 
 /** A figure that was agreed with a student for a club: from then on it is the student's own. */
@@ -42,9 +43,20 @@ export function agreedFigures(
   return [...moved, { item: 'leadHeelLift', by: lift.to > lift.from ? 'more' : 'less', to: lift.to, today }];
 }
 
+/** A stance line that is taped anew is told apart from the one agreed from so much on, degrees (a setback within 28 mm). */
+const LINE_REACH = 3;
+
+/** How far from what was agreed a figure still holds: what two tapes, or for a load two looks, explain; what is noticed at least. */
+function reachOf(item: Item): number {
+  if (item === 'stanceLine') return LINE_REACH;
+  const { justNoticeable, uncertainty } = FIGURES[item];
+  const taken = uncertainty.tape ?? uncertainty.drag ?? 0;
+  return Math.max(justNoticeable, SD_IN_95_PERCENT * Math.SQRT2 * taken);
+}
+
 /**
- * Bands with what was agreed as the student's own in place of the method's: as wide as the method's, and no narrower than
- * what a coach can just notice either way. The middle stays the method's.
+ * Bands with what was agreed as the student's own in place of the method's: as far either way as it is said to have held
+ * (`heldSince`), so that nothing that held is out of its band. The middle stays the method's.
  * @param bands what the method asks
  * @param agreed what was agreed with this club, oldest first: the newest word on a figure holds
  * @returns the bands that the student is judged by
@@ -56,7 +68,7 @@ export function withAgreed(bands: Bands, agreed: readonly AgreedFigure[]): Bands
     const question = item === 'leadHeelLift' ? null : questionOf(item);
     const method = question && bands.figures[question];
     if (!question || !method) continue;
-    const reach = Math.max(FIGURES[item as Item].justNoticeable, (method.high - method.low) / 2);
+    const reach = reachOf(item as Item);
     figures[question] = { ...method, low: to - reach, high: to + reach, own: true };
   }
   return { ...bands, figures };

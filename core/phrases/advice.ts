@@ -295,6 +295,7 @@ export function doubtSentences({ path, closeCall, things }: ToldJudgement): stri
 /** What a figure is needed for, where the method would have it otherwise. */
 const NEEDED_FOR: Record<NonNullable<Parting['reason']>, string> = {
   taught: 'This body needs',
+  kept: 'This body needs',
   turn: 'This body needs',
   path: 'For this path:',
   'own test': 'This student was found to need',

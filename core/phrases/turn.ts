@@ -20,15 +20,18 @@ function enoughWords(chance: number | null): string {
  * One way of turning in a sentence or two: where it ends, by which leg, and whether that is enough.
  * @param budget degrees
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @param asked whether more turn is asked of this student at all
  * @returns words
  */
-export function budgetSentence(budget: TurnBudget, speech: Speech): string {
+export function budgetSentence(budget: TurnBudget, speech: Speech, asked = true): string {
   const { turn, first, limit, needed, missing, chance, assumed, hurts } = budget;
   const say = (words: string) => inFootWords(words, speech.feet, speech.hand);
   if (hurts || !first || limit === null)
     return say(
       `${GOING[turn]}: not asked for. The ${hurts} leg hurts, and is never turned further than today.`,
     );
+  if (!asked)
+    return `${GOING[turn]}: about ${angleFigure(limit)} on these feet. No more is asked while something hurts.`;
   const usual = assumed.map((leg) => ` A usual ${leg} leg stands in: it was not tested.`).join('');
   const told =
     missing! < 0.5

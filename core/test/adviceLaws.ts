@@ -17,6 +17,7 @@ import {
   NOT_LOOKED_AT,
   personalPath,
   PLACED_FIGURES,
+  seeded,
   setupAsTaught,
   usualBody,
   USUAL_GOAL,
@@ -226,8 +227,10 @@ export function signsAgree(random: Random, judging: Judging = JUDGED): string | 
   const figures = judgement.things.flatMap(({ moves }) => moves.map(({ figure }) => isLine(figure)));
   const against = SIGNS[tale]!.filter(([item, sign]) => {
     if (!figures.includes(item)) return false;
-    const [from, to] = [figureOf(given.setup, item), figureOf(judgement.setup, item)];
-    const ends = endsOf(standingOf(given), item);
+    // A line is closed or opened by the trail foot; what else is moved turns it a little.
+    const figure = item === 'stanceLine' ? 'setback' : item;
+    const [from, to] = [figureOf(given.setup, figure), figureOf(judgement.setup, figure)];
+    const ends = item === 'stanceLine' ? null : endsOf(standingOf(given), item);
     // What is beyond its band on the remedy's far side has been overdone.
     const overdone = ends && from !== undefined && (sign > 0 ? from > ends.high : from < ends.low);
     const by = from === undefined || to === undefined ? 0 : (to - from) * sign;
@@ -428,3 +431,11 @@ export const LAWS: Readonly<Record<string, (random: Random, judging?: Judging) =
   '9: every figure and claim of a sentence is so': wordsAreSo,
   '10: where nothing is known measuring comes first': nothingKnown,
 };
+
+const SEED = 20_261_201;
+
+/** The drawn cases of a law that break it, always the same ones. */
+export function broken(law: string, cases: number, judging?: Judging): string[] {
+  const random = seeded(SEED);
+  return Array.from({ length: cases }, () => LAWS[law]!(random, judging)).filter((each) => each !== null);
+}

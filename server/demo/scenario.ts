@@ -171,7 +171,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: 'driver',
           offsets: { stanceLine: -6, ballAlong: -32, leadShare: -7 },
           change: {
-            reason: 'Open stance and ball far forward: cuts across it.',
+            reason: 'Open stance, and the weight behind it: cuts across it.',
             feel: 'Back pocket to the target sooner.',
           },
         },
@@ -273,8 +273,8 @@ const LANTERN_HILL: DemoAcademy = {
           club: '5-iron',
           offsets: { stanceWidth: -72, leadHeelToe: 15, trailHeelToe: 15 },
           change: {
-            reason: 'Lead hip stops early going back, and he hangs on the toes.',
-            feel: 'Laces, not toes. Room for the knees.',
+            reason: 'Lead hip stops early going back, over a stance too narrow for him.',
+            feel: 'Room for the knees, and the heel follows.',
           },
         },
         {
@@ -379,8 +379,8 @@ const LANTERN_HILL: DemoAcademy = {
           club: '6-iron',
           offsets: { leadFlare: -5, stanceWidth: 31 },
           change: {
-            reason: 'Holding the flare, but the heel stayed down.',
-            feel: 'Heel light, knee easy.',
+            reason: 'The stance had crept wide, and the lead foot back toward square.',
+            feel: 'Small feet, lead toe at the hole.',
           },
         },
       ],
@@ -412,7 +412,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: 'hybrid',
           offsets: { stanceWidth: 34, stanceLine: 5 },
           change: {
-            reason: 'Face was square; the feet were closed without knowing it.',
+            reason: 'The feet were closed without her knowing it.',
             feel: 'Both toes on the stick.',
           },
         },

@@ -1,3 +1,5 @@
+import { asksTurn } from '@pedastance/core/advice';
+import type { CameFor } from '@pedastance/core/body';
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { holdFeet, holdLoad, lessonScene } from './livePlan';
@@ -13,6 +15,8 @@ import { messages } from './LessonPlan.messages';
 
 /** Steps in which feet and loads are taken hold of. */
 const HELD_IN: readonly (Step | undefined)[] = ['feet', 'change'];
+
+const NOTHING: readonly CameFor[] = [];
 
 /** The lesson's one plan; what can be taken hold of depends on the step, and on what is at the desk. */
 export function LessonPlan() {
@@ -35,9 +39,12 @@ export function LessonPlan() {
   const path = personal.shots > 0 ? personal : null;
   const ownDifference = useOwnDifference();
   const plumbPlace = usePlumbPlace();
+  const cameFor = useStore(lesson, (state) => state.draft?.intake.cameFor ?? NOTHING);
+  // While something hurts no turn is asked for, and none is drawn as missing.
+  const asked = asksTurn({ shot: 'full', facts: student.facts, cameFor });
   const turning = useMemo(
-    () => body && { body, leadHeelLift, goal, ownDifference },
-    [body, leadHeelLift, goal, ownDifference],
+    () => (asked ? body && { body, leadHeelLift, goal, ownDifference } : null),
+    [asked, body, leadHeelLift, goal, ownDifference],
   );
   const offers = useStore(lesson, (state) => state.offers);
   const other = useStore(lesson, (state) => state.trying?.other ?? null);

@@ -159,6 +159,7 @@ function ShoulderGoal({ shoulders }: { shoulders: number }) {
 
 /** How far the pelvis turns on these feet, what stops it first, and what would free it. */
 export function TurnPanel({ speech }: { speech: Speech }) {
+  const { student } = useLessonContext();
   const body = useTurningBody();
   const setup = useSettled(currentSetup);
   const turning = useBudgets(body, setup, useLeadHeelLift(), useGoal(), useOwnDifference());
@@ -185,7 +186,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
   return (
     <View className="gap-2 pt-3" testID="turn-panel">
       <Heading>{messages.theTurn}</Heading>
-      <WhereItStops turning={turning} speech={speech} />
+      <WhereItStops turning={turning} student={student} speech={speech} />
       <Choice
         label={inFootWords(messages.leadHeelMayComeUp, speech.feet, speech.hand)}
         options={LIFTS.map((mm) => ({

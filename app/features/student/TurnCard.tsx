@@ -58,7 +58,7 @@ export function TurnCard({ student, records, speech }: TurnCardProps) {
       {screen && !feet && <Body>{messages.legsTestedRecordAFull}</Body>}
       {turning && feet && (
         <>
-          <WhereItStops turning={turning} speech={speech} />
+          <WhereItStops turning={turning} student={student} speech={speech} />
           <Quiet>
             {messages.onTheFeet(
               newest.agreed ? 'agreed' : 'recorded',

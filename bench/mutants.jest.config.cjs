@@ -1,0 +1,11 @@
+// The tests of the rooms that mutants are made in, with five drawn cases a law, stopping at the first failure.
+const { projects } = require('../jest.config.js');
+process.env.ADVICE_CASES = '5';
+
+module.exports = {
+  ...projects[0],
+  bail: 1,
+  // What shows that laws can fail says nothing of a mutant.
+  testPathIgnorePatterns: ['lawsFind'],
+  testMatch: ['advice', 'turn', 'reading', 'setup'].map((room) => `**/${room}/**/*.test.ts`),
+};

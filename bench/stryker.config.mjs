@@ -1,0 +1,26 @@
+/**
+ * Mutants of the judgement and of what it stands on: each has to be killed by the written cases, a few drawn cases a law, or a test
+ * beside it. Incremental: a run that was stopped goes on where it was (`.stryker` keeps it). `npm run bench -- mutants`.
+ */
+const rooms = (process.env.MUTATED ?? 'advice,turn,reading,setup').split(',');
+
+export default {
+  testRunner: 'jest',
+  coverageAnalysis: 'perTest',
+  incremental: true,
+  incrementalFile: '.stryker/incremental.json',
+  tempDirName: '.stryker/work',
+  concurrency: 2,
+  timeoutMS: 20_000,
+  disableTypeChecks: false,
+  allowConsoleColors: false,
+  reporters: ['clear-text', 'json'],
+  jsonReporter: { fileName: '.stryker/mutants.json' },
+  clearTextReporter: { logTests: false, allowColor: false, reportTests: false, reportMutants: false },
+  mutate: rooms.flatMap((room) => [`core/${room}/**/*.ts`, `!core/${room}/**/*.test.ts`]),
+  jest: {
+    configFile: 'bench/mutants.jest.config.cjs',
+    enableFindRelatedTests: true,
+  },
+  ignorePatterns: ['.data', 'docs', 'test-results', 'app/dist', 'server/dist', '.stryker'],
+};
