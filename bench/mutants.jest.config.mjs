@@ -1,9 +1,10 @@
 // The tests of the rooms that mutants are made in, with five drawn cases a law, stopping at the first failure.
-const { projects } = require('../jest.config.js');
+import config from '../jest.config.js';
+
 process.env.ADVICE_CASES = '5';
 
-module.exports = {
-  ...projects[0],
+export default {
+  ...config.projects[0],
   bail: 1,
   // What shows that laws can fail says nothing of a mutant.
   testPathIgnorePatterns: ['lawsFind'],
