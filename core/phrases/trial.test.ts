@@ -180,7 +180,7 @@ test('a verdict says what next, and when it would take more than there is', () =
 
 test('the plan is told by how often it would show', () => {
   expect(planSentence([0.62, 0.77, 0.88], '1.0°')).toBe(
-    'If B is better by 1.0°, such trials show it this often. 62% by 12 a side. 77% by 18 a side. 88% by 24 a side. Plan for 24 a side. With nothing there, luck alone is kept 6 times in 100 at most.',
+    'If B is better by 1.0°, such trials show it this often. 62% by 12 a side. 77% by 18 a side. 88% by 24 a side. Plan for 24 a side. With no difference, luck would fool us 6 times in 100 at most.',
   );
   expect(planSentence([0.1, 0.2, 0.3], '0.2°')).toContain('may well not show');
 });

@@ -314,7 +314,7 @@ export function planSentence(chances: readonly number[], margin: string): string
       ? `It may well not show in ${shots.at(-1)!} a side. A larger difference, or less scatter, is easier to see.`
       : `Plan for ${shots[enough]!} a side.`;
   const luck = Math.round(100 * levels.reduce((sum, level) => sum + level, 0));
-  return `If B is better by ${margin}, such trials show it this often. ${said.join(' ')} ${end} With nothing there, luck alone is kept ${luck} times in 100 at most.`;
+  return `If B is better by ${margin}, such trials show it this often. ${said.join(' ')} ${end} With no difference, luck would fool us ${luck} times in 100 at most.`;
 }
 
 /** So many scatters of a shot a quick try shows four times in five: by simulation, see the tests. */

@@ -47,7 +47,7 @@ export function budgetSentence(budget: TurnBudget, speech: Speech, asked = true)
  */
 export const rangeSentence = ({ turn, interval }: TurnBudget): string =>
   interval
-    ? `${GOING[turn]} almost always ends between ${angleFigure(interval[0])} and ${angleFigure(interval[1])}.`
+    ? `${GOING[turn]}: almost surely between ${angleFigure(interval[0])} and ${angleFigure(interval[1])}.`
     : '';
 
 /**

@@ -15,9 +15,9 @@ export const messages = {
   noOtherLineIsLooked: (reason: Said) => `No other line is looked for. ${reason}`,
   aStanceLineWouldStraighten: (line: Said, own: Said, range: Said) =>
     `A stance line ${line} would straighten it${own}. ${range}`,
-  between: (least: Said, most: Said) => `Between ${least} and ${most}, 95 times in 100.`,
-  noLess: (least: Said) => `No further open than ${least}, 95 times in 100.`,
-  noMore: (most: Said) => `No further closed than ${most}, 95 times in 100.`,
+  between: (least: Said, most: Said) => `Almost surely between ${least} and ${most}.`,
+  noLess: (least: Said) => `Almost surely no further open than ${least}.`,
+  noMore: (most: Said) => `Almost surely no further closed than ${most}.`,
   noneRuledOut: 'Too few shots to rule any line out.',
   takeThisLine: 'Take this line',
   noShotsOfThisStudent: 'No shots of this student yet',
