@@ -58,6 +58,9 @@ const sameMoves = (a: readonly AdvisedMove[], b: readonly AdvisedMove[]): boolea
   a.length === b.length &&
   a.every(({ figure, to }) => b.some((each) => each.figure === figure && each.to === to));
 
+const sharesFigure = (a: readonly AdvisedMove[], b: readonly AdvisedMove[]): boolean =>
+  a.some(({ figure }) => b.some((each) => each.figure === figure));
+
 /**
  * The other things that a coach may do for a turn that has no room, besides what the judgement tells: each by itself, and
  * each allowed in this case.
@@ -72,7 +75,7 @@ export function otherWays(given: Case): Way[] {
   const steps = causesOf(standing, path)
     .filter(({ concern, missing }) => missing > 0 || concern === 'turn back' || concern === 'turn through')
     .flatMap((cause) => [...stepsFor(looking, cause)])
-    .filter(({ moves }) => moves.length > 0 && !told.some((each) => sameMoves(each.moves, moves)));
+    .filter(({ moves }) => moves.length > 0 && !told.some((each) => sharesFigure(each.moves, moves)));
   return steps
     .filter((step, at) => steps.findIndex(({ moves }) => sameMoves(moves, step.moves)) === at)
     .map((step) => wayOf(given, step));
