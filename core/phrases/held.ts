@@ -1,6 +1,8 @@
-import { alongFoot, FIGURES, type Held } from '../setup';
+import type { PutRight } from '../reading';
+import { alongFoot, FIGURES, FIGURE_WORDS, isLine, type Held } from '../setup';
 import { saidInUnit, type LengthUnit } from '../units';
 import { inFootWords } from './feet';
+import { questionFigure } from './figures';
 import type { Speech } from './instruction';
 
 /**
@@ -48,4 +50,22 @@ export function heldSentence(held: Held, speech: Speech): string {
     case 'not measured':
       return `${name}: not measured since.`;
   }
+}
+
+/**
+ * A fault that was put right since the last look, in a sentence.
+ * @param mended the figure then and now
+ * @param speech how the coach speaks of feet and lengths, and the student’s hand
+ * @returns words
+ * @example putRightSentence({ item: 'trailFlare', question: 'trailFlare', was: 2, is: 15 }, { length: 'cm', feet: 'lead and trail', hand: 'right' }) // 'Trail flare put right: 15°, it was 2°.'
+ */
+export function putRightSentence(
+  { item, question, was, is }: PutRight,
+  { length, feet, hand }: Speech,
+): string {
+  const said = (value: number) =>
+    isLine(question) || question === 'heelToe'
+      ? questionFigure(question, Math.round(value), length)
+      : saidInUnit(value, FIGURES[item].unit, length);
+  return `${inFootWords(FIGURE_WORDS[item].name, feet, hand)} put right: ${said(is)}, it was ${said(was)}.`;
 }

@@ -1,5 +1,5 @@
-import type { Speech } from '@pedastance/core/phrases';
-import type { Finding } from '@pedastance/core/reading';
+import { HELD_SHAPES, putRightSentence, type Speech } from '@pedastance/core/phrases';
+import { putRightSince, type Finding } from '@pedastance/core/reading';
 import type { Setup } from '@pedastance/core/setup';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -103,20 +103,48 @@ function Bands({ findings }: { findings: readonly Finding[] }) {
   );
 }
 
-/** What was last agreed with this club against today's feet. */
-function SinceAgreed({ setup, speech }: { setup: Setup; speech: Speech }) {
-  const { student, build } = useLessonContext();
+/** What was last agreed with this club against today's feet, and what was out then and is put right. */
+function SinceLast({
+  setup,
+  findings,
+  speech,
+}: {
+  setup: Setup;
+  findings: readonly Finding[];
+  speech: Speech;
+}) {
+  const { student, build, own } = useLessonContext();
+  const lessonId = useStore(lesson, (state) => state.draft?.id ?? null);
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const last = useLastRecord(student.id, build);
-  const record = useMemo(() => club && last(club, shot, movesFeet), [last, club, shot]);
-  const held = useMemo(() => (record ? heldOf(record, setup) : []), [record, setup]);
-  if (!record?.agreed || held.length === 0) return null;
+  const agreement = useMemo(() => club && last(club, shot, movesFeet), [last, club, shot]);
+  const look = useMemo(
+    () => club && last(club, shot, ({ reading }) => reading.lessonId !== lessonId),
+    [last, club, shot, lessonId],
+  );
+  const held = useMemo(() => (agreement ? heldOf(agreement, setup) : []), [agreement, setup]);
+  const agreed = own.agreed.flatMap(({ item }) => (item === 'leadHeelLift' ? [] : [item]));
+  const mended = look ? putRightSince(look.reading.findings, findings, agreed) : [];
   return (
-    <View testID="since-agreed">
-      <Quiet>{messages.since(shortDay(record.agreed.madeAt))}</Quiet>
-      <HeldLines held={held} speech={speech} />
-    </View>
+    <>
+      {agreement?.agreed && held.length > 0 && (
+        <View testID="since-agreed">
+          <Quiet>{messages.since(shortDay(agreement.agreed.madeAt))}</Quiet>
+          <HeldLines held={held} speech={speech} />
+        </View>
+      )}
+      {look && mended.length > 0 && (
+        <View testID="put-right">
+          <Quiet>{messages.since(shortDay(look.reading.madeAt))}</Quiet>
+          {mended.map((each) => (
+            <Body key={each.item} tone="moss" className="figures font-semibold">
+              {`${HELD_SHAPES.held} ${putRightSentence(each, speech)}`}
+            </Body>
+          ))}
+        </View>
+      )}
+    </>
   );
 }
 
@@ -134,7 +162,7 @@ function Findings() {
   const notices = reading.notices.filter(({ kind }) => kind !== 'too wide to post' || !posts);
   return (
     <>
-      <SinceAgreed setup={setup} speech={speech} />
+      <SinceLast setup={setup} findings={reading.findings} speech={speech} />
       {judgement ? (
         <>
           <JudgementCard judgement={judgement} shoeLength={setup.address.shoe.length} speech={speech} />
