@@ -101,14 +101,19 @@ function pulledBothWays(standing: Standing): boolean {
 const FLIGHTS = ['curves away', 'curves toward', 'starts right', 'starts left'] as const;
 
 /** What to look at where nothing that is done answers what the student came for. */
-function lookNext(given: Case, { steps }: Plan, before: readonly BeforeAll[]): LookNext | null {
+function lookNext(given: Case, { steps, left }: Plan, before: readonly BeforeAll[]): LookNext | null {
   const asked = askedAbout(given, toldPath(given) !== null);
   asked.delete('sparing');
   const flown = FLIGHTS.some((flight) => given.cameFor.includes(flight));
   const answered = steps.some(
     ({ cause, thing }) => (flown && thing === 'face') || cause.answers.some((each) => asked.has(each)),
   );
-  if (asked.size === 0 || answered || before.includes('measure the feet')) return null;
+  // What explains it may be what must not be moved.
+  const explained = left.some(
+    ({ answers, faults, missing }) =>
+      (faults.length > 0 || missing > 0) && answers.some((each) => asked.has(each)),
+  );
+  if (asked.size === 0 || answered || explained || before.includes('measure the feet')) return null;
   const { cameFor, setup } = given;
   const looked = (figure: 'shoulderLine' | 'clubFace') => setup.posture?.figures[figure] !== undefined;
   if (flown || asked.has('path'))

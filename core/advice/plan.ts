@@ -240,9 +240,9 @@ function nextStep(looking: Looking, causes: readonly Cause[], steps: readonly St
 /** No more than two changes at once: of more nobody knows which one helped. */
 const MOST_STEPS = 2;
 
-/** Whether something is left to be done about a cause. */
+/** Whether a cause is left: a figure that is out, a turn that is short, or something that may be done about it. */
 const isOpen = (looking: Looking, cause: Cause): boolean =>
-  cause.missing > 0 || firstStep(looking, cause) !== null;
+  cause.missing > 0 || cause.faults.length > 0 || firstStep(looking, cause) !== null;
 
 /**
  * A plan of one or two things: what is done about the cause that comes first, then about what that leaves short of it, else

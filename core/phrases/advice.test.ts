@@ -106,6 +106,19 @@ test('what waits is called by its name, and what nothing in the feet explains is
   });
 });
 
+test('what explains it and must not be moved is named, and left', () => {
+  expect(told(named('falls back from a wide stance, and fell last month'))).toEqual({
+    stops: 'The stance is too wide to get onto the lead foot.',
+    we: ['Leave the feet: nothing that may be moved would help.'],
+    buys: [],
+  });
+  // A line that a slice wants no squarer explains nothing.
+  expect(told(named('starts left and curves away over a line that is closed already'))).toMatchObject({
+    stops: 'Nothing in the feet explains it.',
+    we: ['Look at the shoulders next.'],
+  });
+});
+
 test('a pitch is told in one breath, a sore joint by its name', () => {
   expect(told(named('fat pitches from a wide, flared stance')).we.slice(0, 2)).toEqual([
     'Feet close: 27 cm between the heels.',

@@ -103,7 +103,8 @@ export function thingSentences(
 }
 
 /** The cause that a judgement is about: what is worked at first, or what stays where nothing is done. */
-const aboutCause = ({ things, waits }: ToldJudgement): ToldCause | undefined => things[0] ?? waits[0];
+const aboutCause = ({ things, waits, lookNext }: ToldJudgement): ToldCause | undefined =>
+  things[0] ?? (lookNext ? undefined : waits[0]);
 
 /** What is told where no cause is worked at: what is not known yet, or that nothing is short. */
 function nothingWorkedAt({ before, lookNext, back }: ToldJudgement): string {

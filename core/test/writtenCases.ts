@@ -1,7 +1,7 @@
 /**
- * A hundred cases as a good coach would answer them: common practice, no source; every figure in them is invented. `first`
+ * A hundred and one cases as a good coach would answer them: common practice, no source; every figure in them is invented. `first`
  * names what a coach does first, any of them being right; `never` what must not be asked for; `ends` where a figure has to
- * end, within what can just be noticed. Sixty were written out before there was a judgement, forty more for the one that
+ * end, within what can just be noticed. Sixty were written out before there was a judgement, forty-one more for the one that
  * goes by causes.
  */
 import type { CameFor, FactState, Hand, Joint, BodySide, Remedy } from '../body';
@@ -936,6 +936,19 @@ export const WRITTEN_CASES: readonly WrittenCase[] = [
     wider: 120,
     first: ['width'],
     ends: { stanceWidth: 265 },
+  },
+  // What must not be moved.
+  {
+    name: 'falls back from a wide stance, and fell last month',
+    age: 73,
+    facts: [['other', 'both', 'recent fall']],
+    seen: ['falls back'],
+    wider: 130,
+    first: ['nothing'],
+    never: [
+      ['stanceWidth', 'less'],
+      ['trailFlare', 'more'],
+    ],
   },
   // Nothing known.
   {
