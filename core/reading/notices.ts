@@ -54,9 +54,13 @@ function conflictsOf({ measured, posture, bands }: Noticed): Notice[] {
   ];
 }
 
-/** A stance whose lead foot this student's hips have too far to go to; the bump counts where it was looked at. */
-function postingOf({ measured, posture, shot, club, build }: Noticed): Notice[] {
+/**
+ * A stance whose lead foot this student's hips have too far to go to; the bump counts where it was looked at. A width as it is
+ * taught is not called too wide.
+ */
+function postingOf({ measured, posture, shot, club, build, verdictOf }: Noticed & WithVerdicts): Notice[] {
   if (shot !== 'full' || uncertaintyOf(measured, 'stanceWidth') === null) return [];
+  if (verdictOf('stanceWidth') === 'in') return [];
   const bump = posture?.figures.hipBump?.value ?? 0;
   const travel = travelToPost(build, measured.measures.stanceWidth, bump);
   const most = postingLimit(club);

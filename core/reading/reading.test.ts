@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { evenLegs } from '../method/check';
 import { PRESETS } from '../method/presets';
 import {
+  asPlayed,
   BAG,
   cautionsOf,
   factsSuggestedBy,
@@ -10,12 +11,15 @@ import {
   flareAboutHeel,
   ITEMS,
   MODEL_VERSION,
+  PLACED_FIGURES,
   POSTURE_FIGURES,
   readSetup,
+  setupAsTaught,
   MEASURED_BEFORE,
   startingSetup,
   verdictFor,
   withFigure,
+  withMeasured,
   type Item,
   type ReadingInput,
   type Setup,
@@ -336,6 +340,13 @@ describe('the whole read', () => {
     };
     // Heels 600, sole 105: 705 from edge to edge, less 330 of hips, halved: 187.5 of 330.
     expect(posting(600)).toEqual({ kind: 'too wide to post', travel: 187.5 / 330, most: 0.5 });
+    // A driver's width as it is taught is not called too wide, whoever stands in it.
+    const played = asPlayed({ club: 'driver', shot: 'full' });
+    const narrow = { ...build(), hipBreadth: { ...build().hipBreadth, value: 250 } };
+    const taughtDriver = setupAsTaught(method, { build: narrow, legs: null }, played);
+    const measuredDriver = withMeasured(taughtDriver, PLACED_FIGURES, 'tape');
+    const told = read(measuredDriver, { ...played, build: narrow });
+    expect(told.notices.map(({ kind }) => kind)).not.toContain('too wide to post');
     expect(posting(500)).toBeUndefined();
     expect(posting(600, {}, 25)).toBeUndefined();
     expect(posting(600, { club: 'driver', clubLengthInches: 45.5 })).toBeUndefined();
