@@ -171,9 +171,9 @@ export function* stepsFor(looking: Looking, cause: Cause): Generator<Step> {
   if (step) yield step;
 }
 
-/** The first thing a coach does about a cause that may be done; null where nothing may. */
-const firstStep = (looking: Looking, cause: Cause): Step | null =>
-  isForMeasuring(looking.standing, cause) ? null : (stepsFor(looking, cause).next().value ?? null);
+/** Whether a coach may do anything about a cause. */
+const mayBeHelped = (looking: Looking, cause: Cause): boolean =>
+  !isForMeasuring(looking.standing, cause) && stepsFor(looking, cause).next().done !== true;
 
 /** A case as it is looked at for what may be done: what it must not be asked for is worked out once. */
 export function lookingAt(standing: Standing, told: ToldPath | null): Looking {
@@ -231,8 +231,8 @@ const sharesFigure = (steps: readonly Step[], { moves, thing }: Step): boolean =
 function nextStep(looking: Looking, causes: readonly Cause[], steps: readonly Step[]): Step | null {
   for (const cause of causes) {
     if (cause.cause === 'path' && looking.pathWaits) continue;
-    const step = firstStep(looking, cause);
-    if (step && !sharesFigure(steps, step)) return step;
+    if (isForMeasuring(looking.standing, cause)) continue;
+    for (const step of stepsFor(looking, cause)) if (!sharesFigure(steps, step)) return step;
   }
   return null;
 }
@@ -242,7 +242,7 @@ const MOST_STEPS = 2;
 
 /** Whether a cause is left: a figure that is out, a turn that is short, or something that may be done about it. */
 const isOpen = (looking: Looking, cause: Cause): boolean =>
-  cause.missing > 0 || cause.faults.length > 0 || firstStep(looking, cause) !== null;
+  cause.missing > 0 || cause.faults.length > 0 || mayBeHelped(looking, cause);
 
 /**
  * A plan of one or two things: what is done about the cause that comes first, then about what that leaves short of it, else
