@@ -1,4 +1,12 @@
-import { ADVISED_FIGURES, BEFORE_ALL, CAUSES, LOOKS_NEXT, PINNABLE, REASONS, THINGS } from '@pedastance/core/advice';
+import {
+  ADVISED_FIGURES,
+  BEFORE_ALL,
+  CAUSES,
+  LOOKS_NEXT,
+  PINNABLE,
+  REASONS,
+  THINGS,
+} from '@pedastance/core/advice';
 import { JOINTS } from '@pedastance/core/body';
 import { EXCEPTION_ITEMS, PARTING_ITEMS } from '@pedastance/core/method';
 import { MOST_LIFT_MM } from '@pedastance/core/turn';
