@@ -3,7 +3,7 @@ import { hasRemedy } from '../body/facts';
 import { MORE_TURN, neverAsked } from '../reading';
 import { FIGURES, figureOf, toePoint, type Item } from '../setup';
 import { TURNS, type Turn } from '../turn';
-import { degrees } from '../units';
+import { degrees, radians } from '../units';
 import { MOST_FLARE } from './doses';
 import { toldPath } from './pathTold';
 import { againstSigns } from './signs';
@@ -16,8 +16,8 @@ import type { AdvisedFigure, AdvisedMove, Case, Reason } from './types';
  * source), shoe lengths; and no line brought further from square than this (starting value), degrees.
  */
 const MOST_BACK = 0.5;
-const MOST_AHEAD = 0.15;
-const MOST_LINE = 10;
+export const MOST_AHEAD = 0.15;
+export const MOST_LINE = 10;
 /** A stance is made narrower than its band by so much at most, for a body that cannot post on it (starting value), mm. */
 const BELOW_BAND = 120;
 
@@ -110,6 +110,10 @@ function documentedEnds(standing: Standing, figure: AdvisedFigure): { low: numbe
   }
 }
 
+/** How far apart the toes stand along the target line, mm. */
+const toesApart = ({ setup: { address } }: Case): number =>
+  toePoint(address, 'lead').x - toePoint(address, 'trail').x;
+
 /**
  * The setback that makes a toe line on these feet.
  * @param standing the case
@@ -117,9 +121,7 @@ function documentedEnds(standing: Standing, figure: AdvisedFigure): { low: numbe
  * @returns mm
  */
 export function setbackOfLine({ given }: Standing, line: number): number {
-  const { address } = given.setup;
-  const apart = toePoint(address, 'lead').x - toePoint(address, 'trail').x;
-  return apart * Math.tan((line * Math.PI) / 180);
+  return toesApart(given) * Math.tan(radians(line));
 }
 
 /**
@@ -129,9 +131,7 @@ export function setbackOfLine({ given }: Standing, line: number): number {
  * @returns closed positive, degrees
  */
 export function lineOfSetback({ given }: Standing, setback: number): number {
-  const { address } = given.setup;
-  const apart = toePoint(address, 'lead').x - toePoint(address, 'trail').x;
-  return degrees(Math.atan2(setback, apart));
+  return degrees(Math.atan2(setback, toesApart(given)));
 }
 
 /** What was agreed is not taken back: a figure ends on the side it was agreed to, and goes no further the same day. */

@@ -5,7 +5,7 @@
  */
 import { TURN_PER_LIFT_MM, MOST_LIFT_MM } from '../turn';
 import { postingLimit } from '../method';
-import { lineOfSetback, setbackOfLine } from './allowed';
+import { lineOfSetback, MOST_AHEAD, MOST_LINE, setbackOfLine } from './allowed';
 import { doseFrom, doseTo, MOST_FLARE, nearestDose, oneDose } from './doses';
 import { pathAfter, toldPath } from './pathTold';
 import { endsOf, itemOf, valueOf, type Ends, type Standing } from './standing';
@@ -199,11 +199,13 @@ function forTurn(standing: Standing, figure: AdvisedFigure): number | null {
   return flareForTurn(standing, figure, missing);
 }
 
+/** The next mark of the lead shoe behind the trail toe, in quarters; one that is nearly reached counts as reached. */
+const nextMark = (standing: Standing): number =>
+  Math.floor(valueOf(standing, 'setback')! / quarterShoe(standing) + 0.25) + 1;
+
 /** The setback a quarter of the shoe further back, on the next mark of the lead shoe. */
 function quarterBack(standing: Standing): number {
-  const quarter = quarterShoe(standing);
-  const now = valueOf(standing, 'setback')!;
-  return quarter * (Math.floor(now / quarter + 0.25) + 1);
+  return quarterShoe(standing) * nextMark(standing);
 }
 
 /** A setback that brings the path straight, in quarters of the shoe, one at least; by whole centimetres ahead of square. */
@@ -215,14 +217,13 @@ function forPath(standing: Standing): number | null {
   const path = pathAfter(given, told, given.setup);
   const wanted = setbackOfLine(standing, line - path / told.perClosed);
   const quarter = quarterShoe(standing);
-  const now = valueOf(standing, 'setback')!;
   if (path > 0)
     return wanted < 0
-      ? doseFrom(Math.max(wanted, -0.15 * given.setup.address.shoe.length), 'setback')
+      ? doseFrom(Math.max(wanted, -MOST_AHEAD * given.setup.address.shoe.length), 'setback')
       : quarter * Math.round(wanted / quarter);
-  const marks = Math.max(Math.round(wanted / quarter), Math.floor(now / quarter + 0.25) + 1);
+  const marks = Math.max(Math.round(wanted / quarter), nextMark(standing));
   // Where the next mark is beyond what can be played, as far as can be.
-  const furthest = setbackOfLine(standing, 10);
+  const furthest = setbackOfLine(standing, MOST_LINE);
   return quarter * marks <= furthest ? quarter * marks : doseTo(furthest, 'setback');
 }
 
