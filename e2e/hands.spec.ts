@@ -158,7 +158,7 @@ test('did it hold: what was agreed against the next time it was measured, then a
   const held = page.getByTestId('held-card');
   await expect(held).toContainText(/7-iron\d+ \w+● Trail flare held: 26°\./);
   // The figure from lesson to lesson, drawn and told.
-  await expect(held.getByRole('img')).toHaveAccessibleName(
+  await expect(held.getByRole('img').first()).toHaveAccessibleName(
     /trail flare, lesson by lesson: 2° on .*, 15° on .*, 26° on .*\. Agreed: 30°\.$/,
   );
   await expect(held.locator('svg').first()).toBeVisible();

@@ -1,62 +1,96 @@
 import type { Setup } from '@pedastance/core';
 import { setupAsTaken } from '@pedastance/core';
 import { setup as example } from '../../core/test/example';
-import { agreementsOf, coursesOf, heldOf, movesFeet } from './agreements';
+import { itemReadFor } from '@pedastance/core/method';
+import type { Agreed } from './agreed';
+import { agreementsOf, coursesOf, heldOf, heldToday, ofShot, standingFigures } from './agreements';
 import type { LogRecord } from './records';
 
-const stand = (trailFlare: number): Setup => setupAsTaken(example(), { trailFlare }, 'tape');
+const stand = (trailFlare: number, stanceWidth = 500): Setup =>
+  setupAsTaken(example(), { trailFlare, stanceWidth }, 'tape');
 
 /** A record of a day with one club: as the feet stood, and what was agreed where anything was. */
 const record = (
   day: number,
-  found: number,
-  agreed: number | null,
+  found: Setup,
+  agreed: Setup | null,
   club: '7-iron' | 'driver' = '7-iron',
 ): LogRecord => {
-  const madeAt = `2026-05-${String(day).padStart(2, '0')}T10:00:00Z`;
-  const address = (trailFlare: number) => ({ madeAt, club, shot: 'full', setup: stand(trailFlare) });
+  const madeAt = on(day);
+  const address = (setup: Setup) => ({ madeAt, club, shot: 'full', setup });
   return {
-    reading: { madeAt },
+    reading: { madeAt, id: `reading ${day}`, studentId: 'student' },
     address: address(found),
-    agreed: agreed === null ? null : address(agreed),
-    change: null,
+    agreed: agreed && address(agreed),
+    change: agreed && { madeAt },
     corrections: 0,
   } as unknown as LogRecord;
 };
 
-const RECORDS = [record(20, 14, 14), record(15, 26, null), record(10, 15, 30), record(5, 2, 25, 'driver')];
-
-test('the last agreement of each club that moved the feet, against the next time that club was measured', () => {
-  const told = agreementsOf(RECORDS.slice(1)).map(({ club, seenAt, held }) => [
-    club,
-    seenAt?.slice(8, 10) ?? null,
-    held.map(({ figure, verdict }) => `${figure} ${verdict}`),
-  ]);
-  expect(told).toEqual([
-    ['7-iron', '15', ['trailFlare held']],
-    ['driver', null, ['trailFlare not measured']],
-  ]);
+const on = (day: number): string => `2026-05-${String(day).padStart(2, '0')}T10:00:00Z`;
+const word = (figure: 'trailFlare' | 'stanceWidth', day: number): Agreed => ({
+  item: itemReadFor(figure),
+  by: 'more',
+  to: 0,
+  today: false,
+  agreedAt: on(day),
 });
 
-test('a lifted heel alone is no agreement that a tape could check', () => {
-  expect(movesFeet(RECORDS[0]!)).toBe(false);
-  // The newest record after the agreement is the one it is held against.
-  const [iron] = agreementsOf(RECORDS);
-  expect(iron).toMatchObject({ club: '7-iron', agreedAt: '2026-05-10T10:00:00Z' });
-  expect(iron!.held).toMatchObject([
-    { figure: 'trailFlare', verdict: 'drifted', agreed: expect.closeTo(30) },
+const RECORDS = [
+  record(20, stand(14, 470), null),
+  record(15, stand(26), stand(26, 470)),
+  record(10, stand(15), stand(30)),
+  record(5, stand(2), stand(25), 'driver'),
+];
+const STANDING = {
+  '7-iron': [word('stanceWidth', 15), word('trailFlare', 10)],
+  driver: [word('trailFlare', 5)],
+};
+const logged = (records: readonly LogRecord[], standing: Record<string, readonly Agreed[]> = STANDING) => ({
+  records,
+  standingWith: (club: string) => standing[club] ?? [],
+});
+const told = (records: readonly LogRecord[], standing?: Record<string, readonly Agreed[]>) =>
+  agreementsOf(logged(records, standing)).map(({ club, agreedAt, held }) => [
+    club,
+    Number(agreedAt.slice(8, 10)),
+    held.map(({ figure, verdict }) => `${figure} ${verdict}`),
   ]);
+
+test('what stands agreed with each club, each figure against the next time it was measured', () => {
+  expect(told(RECORDS.slice(1))).toEqual([
+    ['7-iron', 15, ['stanceWidth not measured', 'trailFlare held']],
+    ['driver', 5, ['trailFlare not measured']],
+  ]);
+  expect(told(RECORDS)[0]).toEqual(['7-iron', 15, ['stanceWidth held', 'trailFlare drifted']]);
+});
+
+test('what was let go of is held against nobody, and the newest of what is left is dated', () => {
+  expect(told(RECORDS, { '7-iron': [word('trailFlare', 10)] })).toEqual([
+    ['7-iron', 10, ['trailFlare drifted']],
+  ]);
+  expect(told(RECORDS, {})).toEqual([]);
+});
+
+test('a record that did not measure a figure says nothing of it', () => {
+  const byEye = { ...stand(60), measured: {} };
+  expect(told([record(22, byEye, null), ...RECORDS])[0]![2]).toEqual(told(RECORDS)[0]![2]);
+});
+
+test('today’s feet are held against every figure that stands', () => {
+  const standing = standingFigures(ofShot(RECORDS, { club: '7-iron', shot: 'full' }), STANDING['7-iron']);
+  expect(heldToday(standing, stand(31, 560)).map(({ verdict }) => verdict)).toEqual(['drifted', 'held']);
 });
 
 test('what was never moved was not agreed on, and cannot drift', () => {
   const [, , agreed] = RECORDS;
-  const wider = setupAsTaken(stand(30), { stanceWidth: 600 }, 'tape');
   expect(heldOf(agreed!, stand(30)).map(({ figure }) => figure)).toEqual(['trailFlare']);
-  expect(heldOf(agreed!, wider).map(({ figure }) => figure)).toEqual(['trailFlare']);
+  expect(heldOf(agreed!, stand(30, 600)).map(({ figure }) => figure)).toEqual(['trailFlare']);
 });
 
 test('a figure’s course goes from the oldest lesson on, and once is no course', () => {
-  const [course] = coursesOf(RECORDS, { club: '7-iron', shot: 'full' });
-  expect(course!.found.map(({ value }) => Math.round(value))).toEqual([15, 26, 14]);
-  expect(coursesOf(RECORDS, { club: 'driver', shot: 'full' })).toEqual([]);
+  const courses = coursesOf(logged(RECORDS), { club: '7-iron', shot: 'full' });
+  expect(courses.map(({ figure }) => figure)).toEqual(['stanceWidth', 'trailFlare']);
+  expect(courses[1]!.found.map(({ value }) => Math.round(value))).toEqual([15, 26, 14]);
+  expect(coursesOf(logged(RECORDS), { club: 'driver', shot: 'full' })).toEqual([]);
 });

@@ -1,24 +1,27 @@
+import { itemReadFor } from '@pedastance/core/method';
 import {
   changeHeld,
   figureOf,
   FIGURES,
+  heldSince,
   movedFigures,
+  PLACED_FIGURES,
   type Held,
   type PlacedFigure,
   type Setup,
 } from '@pedastance/core/setup';
+import type { Agreed } from './agreed';
 import type { LogRecord } from './records';
 
-/** What was last agreed with a club, and how it stood when it was next measured. */
+/** What stands agreed with a club, and how it stood when it was next measured. */
 export interface Agreement {
   club: LogRecord['address']['club'];
   shot: LogRecord['address']['shot'];
+  /** When the newest of it was agreed. */
   agreedAt: string;
-  /** The record that it was agreed in. */
+  /** The record that the newest of it was agreed in. */
   studentId: string;
   readingId: string;
-  /** When it was measured again; null where it was not. */
-  seenAt: string | null;
   held: Held[];
 }
 
@@ -26,29 +29,72 @@ export interface Agreement {
 const agreedFigures = ({ address, agreed }: LogRecord): PlacedFigure[] =>
   agreed ? movedFigures(address.setup, agreed.setup) : [];
 
-/** Whether a record agreed on anything that can be measured at address; a lifted heel is no part of it. */
-export const movesFeet = (record: LogRecord): boolean => agreedFigures(record).length > 0;
-
 /** What was agreed against a setup measured later: the figures that were changed. */
 export const heldOf = ({ address, agreed }: LogRecord, today: Setup | null): Held[] =>
   agreed ? changeHeld(address.setup, agreed.setup, today) : [];
 
-const sameShot = (a: LogRecord, b: LogRecord): boolean =>
-  a.address.club === b.address.club && a.address.shot === b.address.shot;
+/** A figure that stands agreed with a club, with the record that agreed on it last. */
+export interface StandingFigure {
+  figure: PlacedFigure;
+  agreed: number;
+  record: LogRecord;
+}
 
-/** One agreement for each club and shot that has one, the newest first, against the newest record after it. */
-export function agreementsOf(records: readonly LogRecord[]): Agreement[] {
-  const moved = records.filter(movesFeet);
-  const newest = moved.filter((record, at) => moved.findIndex((each) => sameShot(each, record)) === at);
-  return newest.flatMap((record): Agreement[] => {
-    const later = records.slice(0, records.indexOf(record)).find((each) => sameShot(each, record));
-    const held = heldOf(record, later?.address.setup ?? null);
-    const { club, shot } = record.address;
-    const { madeAt } = record.agreed!;
-    const { studentId, id: readingId } = record.reading;
-    const seenAt = later?.address.madeAt ?? null;
-    return held.length > 0 ? [{ club, shot, agreedAt: madeAt, studentId, readingId, seenAt, held }] : [];
+/**
+ * The figures that stand agreed with a club: the newest word on each, without what was let go of or dropped.
+ * @param records the student's records with that club and shot, newest first
+ * @param standing what stands of it
+ */
+export const standingFigures = (
+  records: readonly LogRecord[],
+  standing: readonly Agreed[],
+): StandingFigure[] =>
+  PLACED_FIGURES.flatMap((figure): StandingFigure[] => {
+    const word = standing.find(({ item }) => item === itemReadFor(figure));
+    const record = records.find(({ change }) => change && change.madeAt === word?.agreedAt);
+    if (!record?.agreed || !agreedFigures(record).includes(figure)) return [];
+    return [{ figure, agreed: figureOf(record.agreed.setup, figure)!, record }];
   });
+
+/** Standing figures against a setup measured later; null where none was. */
+export const heldToday = (standing: readonly StandingFigure[], today: Setup | null): Held[] =>
+  standing.flatMap(({ figure, record }) => heldSince(record.agreed!.setup, today, [figure]));
+
+/** Standing figures, each against the newest record after it that measured it. */
+const heldLater = (standing: readonly StandingFigure[], records: readonly LogRecord[]): Held[] =>
+  standing.flatMap(({ figure, record }) => {
+    const later = records
+      .slice(0, records.indexOf(record))
+      .find(({ address }) => address.setup.measured[figure]);
+    return heldSince(record.agreed!.setup, later?.address.setup ?? null, [figure]);
+  });
+
+/** A student's records, newest first, and what stands agreed with a club. */
+export interface LoggedAgreements {
+  records: readonly LogRecord[];
+  standingWith: (club: LogRecord['address']['club'], shot: LogRecord['address']['shot']) => readonly Agreed[];
+}
+
+/** A student's records with one club and shot. */
+export const ofShot = (
+  records: readonly LogRecord[],
+  { club, shot }: Pick<LogRecord['address'], 'club' | 'shot'>,
+): LogRecord[] => records.filter(({ address }) => address.club === club && address.shot === shot);
+
+/** One agreement for each club and shot that has one, the newest first, against what was measured after it. */
+export function agreementsOf({ records, standingWith }: LoggedAgreements): Agreement[] {
+  const shots = new Map(records.map(({ address }) => [`${address.club} ${address.shot}`, address]));
+  return [...shots.values()]
+    .flatMap(({ club, shot }): Agreement[] => {
+      const own = ofShot(records, { club, shot });
+      const standing = standingFigures(own, standingWith(club, shot));
+      const newest = own.find((record) => standing.some((each) => each.record === record));
+      if (!newest) return [];
+      const { madeAt: agreedAt } = newest.agreed!;
+      const { studentId, id: readingId } = newest.reading;
+      return [{ club, shot, agreedAt, studentId, readingId, held: heldLater(standing, own) }];
+    })
+    .sort((a, b) => b.agreedAt.localeCompare(a.agreedAt));
 }
 
 /** A figure as it was found from lesson to lesson with a club, oldest first, and what was last agreed of it. */
@@ -58,17 +104,22 @@ export interface Course {
   found: { madeAt: string; value: number }[];
 }
 
-/** The courses of the figures that were last agreed on with a club, where each was measured at least twice. */
-export function coursesOf(records: readonly LogRecord[], of: Pick<Agreement, 'club' | 'shot'>): Course[] {
-  const own = records.filter(({ address }) => address.club === of.club && address.shot === of.shot);
-  const last = own.find(movesFeet);
-  if (!last) return [];
-  return agreedFigures(last).flatMap((figure): Course[] => {
+/** A load under a foot is said in words, and words make no scale. */
+const isSaidInFigures = ({ figure }: StandingFigure): boolean =>
+  figure !== 'leadHeelToe' && figure !== 'trailHeelToe';
+
+/** The courses of the figures that stand agreed with a club, where each was measured at least twice. */
+export function coursesOf(
+  { records, standingWith }: LoggedAgreements,
+  of: Pick<Agreement, 'club' | 'shot'>,
+): Course[] {
+  const own = ofShot(records, of);
+  const standing = standingFigures(own, standingWith(of.club, of.shot));
+  return standing.filter(isSaidInFigures).flatMap(({ figure, agreed }): Course[] => {
     const found = own
       .filter(({ address }) => address.setup.measured[figure])
       .map(({ address }) => ({ madeAt: address.madeAt, value: figureOf(address.setup, figure)! }))
       .reverse();
-    const agreed = figureOf(last.agreed!.setup, figure)!;
     return found.length > 1 ? [{ figure, agreed, found }] : [];
   });
 }

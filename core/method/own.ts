@@ -20,6 +20,14 @@ export interface AgreedFigure {
 const READ_AS: Partial<Record<string, Item>> = { setback: 'stanceLine', leadToeOut: 'ballOut' };
 
 /**
+ * The item that a told change is read as.
+ * @param change a figure of a setup, or how a ball is set off
+ * @returns the item that its band stands for
+ * @example itemReadFor('setback') // 'stanceLine'
+ */
+export const itemReadFor = (change: string): Item => READ_AS[change] ?? (change as Item);
+
+/**
  * What a change agreed on: the figures that it moved, and nothing that it left alone.
  * @param from the setup before, mm, degrees and percent
  * @param agreed the setup that was agreed on
@@ -34,7 +42,7 @@ export function agreedFigures(
   today: boolean,
 ): AgreedFigure[] {
   const moved = differences(from, agreed).flatMap(({ change }): AgreedFigure[] => {
-    const item = READ_AS[change] ?? (change as Item);
+    const item = itemReadFor(change);
     const [was, is] = [figureOf(from, item), figureOf(agreed, item)];
     if (is === undefined) return [];
     return [{ item, by: was === undefined || is > was ? 'more' : 'less', to: is, today }];

@@ -124,6 +124,7 @@ const LANTERN_HILL: DemoAcademy = {
             reason: 'Flare had crept back in toward square.',
             feel: 'Big toe points at the bag stand.',
           },
+          ticked: [1, 3, 6, 8],
           trial: {
             primary: 'club speed',
             margin: 0.7,
@@ -135,12 +136,7 @@ const LANTERN_HILL: DemoAcademy = {
           daysAgo: 12,
           club: '7-iron',
           intake: { cameFor: ['just a check'] },
-          offsets: { trailFlare: 11, leadFlare: 1, ballAlong: 6 },
-          change: {
-            reason: 'The flare has held; the lead heel had stopped coming up.',
-            feel: 'Lead knee to the ball, then the heel follows.',
-          },
-          ticked: [1, 3, 6, 8],
+          offsets: { trailFlare: 11, leadFlare: 1, stanceLine: 6, ballAlong: 6 },
         },
       ],
     },

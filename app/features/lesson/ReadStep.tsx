@@ -13,7 +13,9 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { ChoiceCard, FindingCard } from '../../cards/FindingCard';
 import { JudgementCard } from '../../cards/JudgementCard';
 import { HeldLines } from '../../cards/HeldLines';
-import { heldOf, movesFeet } from '../../domain/agreements';
+import { heldToday, ofShot, standingFigures } from '../../domain/agreements';
+import { recordsOf, type LogRecord } from '../../domain/records';
+import { useRecords } from '../../state/records';
 import { ownWidest } from '@pedastance/core/method';
 import { measuredOf } from '../../domain/measured';
 import { noticeWords } from '../../domain/notices';
@@ -103,7 +105,10 @@ function Bands({ findings }: { findings: readonly Finding[] }) {
   );
 }
 
-/** What was last agreed with this club against today's feet, and what was out then and is put right. */
+/** The newest agreement first. */
+const byDay = (a: LogRecord, b: LogRecord): number => b.reading.madeAt.localeCompare(a.reading.madeAt);
+
+/** What stands agreed with this club against today's feet, and what was out at the last look and is put right. */
 function SinceLast({
   setup,
   findings,
@@ -118,20 +123,35 @@ function SinceLast({
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const last = useLastRecord(student.id, build);
-  const agreement = useMemo(() => club && last(club, shot, movesFeet), [last, club, shot]);
+  const entries = useRecords((state) => state.entries);
+  const standing = useMemo(() => {
+    if (!club) return [];
+    const records = recordsOf(Object.values(entries), student.id);
+    return standingFigures(ofShot(records, { club, shot }), own.agreed);
+  }, [entries, student.id, club, shot, own.agreed]);
   const look = useMemo(
     () => club && last(club, shot, ({ reading }) => reading.lessonId !== lessonId),
     [last, club, shot, lessonId],
   );
-  const held = useMemo(() => (agreement ? heldOf(agreement, setup) : []), [agreement, setup]);
+  const days = useMemo(() => [...new Set(standing.map(({ record }) => record))].sort(byDay), [standing]);
   const agreed = own.agreed.flatMap(({ item }) => (item === 'leadHeelLift' ? [] : [item]));
   const mended = look ? putRightSince(look.reading.findings, findings, agreed) : [];
   return (
     <>
-      {agreement?.agreed && held.length > 0 && (
+      {days.length > 0 && (
         <View testID="since-agreed">
-          <Quiet>{messages.since(shortDay(agreement.agreed.madeAt))}</Quiet>
-          <HeldLines held={held} speech={speech} />
+          {days.map((day) => (
+            <View key={day.reading.id}>
+              <Quiet>{messages.since(shortDay(day.agreed!.madeAt))}</Quiet>
+              <HeldLines
+                held={heldToday(
+                  standing.filter(({ record }) => record === day),
+                  setup,
+                )}
+                speech={speech}
+              />
+            </View>
+          ))}
         </View>
       )}
       {look && mended.length > 0 && (

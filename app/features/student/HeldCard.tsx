@@ -5,15 +5,24 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { CourseChart } from '../../cards/CourseChart';
 import { HeldLines } from '../../cards/HeldLines';
-import { agreementsOf, coursesOf, leastSpan, type Agreement } from '../../domain/agreements';
+import { agreedWith } from '../../domain/agreed';
+import {
+  agreementsOf,
+  coursesOf,
+  leastSpan,
+  type Agreement,
+  type LoggedAgreements,
+} from '../../domain/agreements';
 import type { LogRecord } from '../../domain/records';
 import { figureName } from '../../domain/sentences';
 import { shortDay } from '../../domain/students';
+import { useRecords } from '../../state/records';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './HeldCard.messages';
 
 function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Speech }) {
-  const { club, shot, agreedAt, seenAt, held, studentId, readingId } = agreement;
+  const { club, shot, agreedAt, held, studentId, readingId } = agreement;
+  const seen = held.some(({ verdict }) => verdict !== 'not measured');
   return (
     <View className="flex-row gap-3 border-b border-grid py-2">
       <View className="w-[104px]">
@@ -30,22 +39,35 @@ function AgreementRow({ agreement, speech }: { agreement: Agreement; speech: Spe
         </Link>
       </View>
       <View className="flex-1">
-        {seenAt ? <HeldLines held={held} speech={speech} /> : <Quiet>{messages.notMeasuredSince}</Quiet>}
+        {seen ? <HeldLines held={held} speech={speech} /> : <Quiet>{messages.notMeasuredSince}</Quiet>}
       </View>
     </View>
   );
 }
 
-/** What was agreed with each club, whether it held, and the figures of the newest from lesson to lesson. */
-export function HeldCard({ records, speech }: { records: readonly LogRecord[]; speech: Speech }) {
-  const agreements = useMemo(() => agreementsOf(records), [records]);
+interface Held {
+  studentId: string;
+  records: readonly LogRecord[];
+  speech: Speech;
+}
+
+/** What stands agreed with each club, whether it held, and the figures of the newest from lesson to lesson. */
+export function HeldCard({ studentId, records, speech }: Held) {
+  const entries = useRecords((state) => state.entries);
+  const logged = useMemo(() => {
+    const own = { entries: Object.values(entries), studentId, lessonId: null };
+    const standingWith: LoggedAgreements['standingWith'] = (club, shot) =>
+      agreedWith({ ...own, club, shot }).agreed;
+    return { records, standingWith };
+  }, [entries, studentId, records]);
+  const agreements = useMemo(() => agreementsOf(logged), [logged]);
   // One club's course is enough: the newest that was measured more than once.
   const followed = useMemo(
     () =>
       agreements
-        .map((agreement) => ({ agreement, courses: coursesOf(records, agreement) }))
+        .map((agreement) => ({ agreement, courses: coursesOf(logged, agreement) }))
         .find(({ courses }) => courses.length > 0),
-    [agreements, records],
+    [agreements, logged],
   );
   if (agreements.length === 0) return null;
   return (

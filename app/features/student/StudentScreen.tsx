@@ -116,7 +116,7 @@ export function StudentScreen() {
         <Cautions student={student} />
         <LessonButtons student={student} />
         <LastJudgement records={records} speech={speech} />
-        <HeldCard records={records} speech={speech} />
+        <HeldCard studentId={student.id} records={records} speech={speech} />
         <ShotsCard studentId={student.id} />
         <KnownCard student={student} />
         <TurnCard student={student} records={records} speech={speech} />
