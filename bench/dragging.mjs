@@ -86,14 +86,14 @@ async function openFeet(page, origin) {
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByTestId('student-row').filter({ hasText: 'Odile Brandvold' }).click();
   await page.getByRole('button', { name: 'Start a lesson' }).click();
-  await page.getByRole('tab', { name: 'club' }).click();
+  await page.getByRole('button', { name: /^Club:/ }).click();
   await page.getByRole('radio', { name: '7-iron' }).click();
   await page.getByRole('button', { name: 'Place the feet' }).click();
   await page.getByTestId('plan').waitFor();
   // With all of it measured the turn is drawn, the lines and figures are read, and all of it follows.
-  await page.getByRole('tab', { name: 'read' }).click();
+  await page.getByRole('tab', { name: /^Read/ }).click();
   await page.getByRole('button', { name: 'The feet stand as drawn' }).click();
-  await page.getByRole('tab', { name: 'feet' }).click();
+  await page.getByRole('tab', { name: /^Address/ }).click();
   await page.getByTestId('plan').waitFor();
   await page.waitForTimeout(1500);
 }
@@ -103,6 +103,45 @@ const middleOf = (page, selector) =>
     const box = document.querySelector(wanted).getBoundingClientRect();
     return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
   }, selector);
+
+/** Notes when a finger lifts and when what the ruler says of the read is another word. */
+function watchWords() {
+  const tabs = [...document.querySelectorAll('[role=tab]')];
+  const read = tabs.find(({ textContent }) => textContent.startsWith('Read'));
+  const counts = { lifted: 0, told: [] };
+  window.addEventListener(
+    'pointerup',
+    () => {
+      counts.lifted = performance.now();
+    },
+    true,
+  );
+  new MutationObserver(() => {
+    if (counts.lifted) counts.told.push(performance.now() - counts.lifted);
+    counts.lifted = 0;
+  }).observe(read, { characterData: true, childList: true, subtree: true });
+  window.words = counts;
+}
+
+/** How long after a finger lifts from a shoe the words of the read are there, ms: the shoe goes out and back, again and again. */
+async function wordsAfterLifting(page, context) {
+  const session = await context.newCDPSession(page);
+  await page.bringToFront();
+  await page.evaluate(watchWords);
+  const touch = (type, x, y) =>
+    session.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
+  for (let at = 0; at < 20; at += 1) {
+    const { x, y } = await middleOf(page, '[data-part=trail] .grip');
+    const far = at % 2 === 0 ? -90 : 90;
+    await touch('touchStart', x, y);
+    for (let step = 1; step <= 6; step += 1) await touch('touchMove', x + (far * step) / 6, y);
+    await touch('touchEnd', x, y);
+    await page.waitForTimeout(700);
+  }
+  await session.detach();
+  const told = await page.evaluate(() => window.words.told);
+  return told.sort((a, b) => a - b);
+}
 
 /** For each slowing: the plan's shoe and the bare page's box, the least busy of three runs of each. */
 export async function measureDragging(origin) {
@@ -120,6 +159,7 @@ export async function measureDragging(origin) {
     await openFeet(plan, origin);
     const box = await context.newPage();
     await box.setContent(BARE_PAGE);
+    const words = await wordsAfterLifting(plan, context);
     const results = [];
     for (const slowed of [1, 2, 4]) {
       const best = async (page, selector, watched) => {
@@ -142,7 +182,7 @@ export async function measureDragging(origin) {
         box: await best(box, '#box', { selector: '#box', attribute: 'style' }),
       });
     }
-    return results;
+    return { results, words };
   } finally {
     await browser.close();
   }

@@ -57,6 +57,18 @@ describe('as wide as a student was found to post at', () => {
     expect(told(null).things).toEqual([]);
   });
 
+  test('is the reason that is told where the method would have it wider; what is seen in the swing is not', () => {
+    const parting = (over: Partial<Case>) => judge({ ...given, ...over }, 0).partings[0]?.reason;
+    expect(parting({ widest: width - 60 })).toBe('own test');
+    const posture = { ...given.setup.posture!, tellTales: ['falls back' as const] };
+    const falls = { setup: { ...given.setup, posture } };
+    expect(parting({ ...falls, widest: width - 60 })).toBe('own test');
+    const narrow = named('nothing wrong at all', {
+      build: { ...given.build, hipBreadth: { ...given.build.hipBreadth, value: 150 } },
+    });
+    expect(judge({ ...narrow, setup: falls.setup }, 0).partings[0]?.reason).toBe('seen');
+  });
+
   test('leaves every club its own band of width', () => {
     expect(withExceptions(given.bands, [{ item: 'widest', low: 240, high: 300 }])).toEqual(given.bands);
     expect(ownWidest([{ item: 'widest', low: 240, high: 300 }])).toBe(300);

@@ -243,6 +243,13 @@ function forPosting(standing: Standing): number | null {
   return now > ends.low ? doseFrom(ends.low, 'stanceWidth') : null;
 }
 
+/** Why a row ends where it does for a case: a stance wider than this student was found to post on goes by that test. */
+export function reasonFor(standing: Standing, { to, reason }: MoveRow): Reason {
+  const { widest } = standing.given;
+  if (to !== 'what the hips can post on' || widest === null) return reason;
+  return valueOf(standing, 'stanceWidth')! > widest ? 'own test' : reason;
+}
+
 const SPARED_TO = 35;
 
 /** A dose beyond what is taught, made once: a lead foot that is out so far already is left. */

@@ -12,7 +12,7 @@ import {
 } from './allowed';
 import { causesOf, NOTHING_ANSWERED, type Answered, type Cause } from './causes';
 import { MOST_FLARE, nearestDose, oneDose } from './doses';
-import { asTaught, CUES, MOVE_TABLE, targetOf, THING_OF_FIGURE, type MoveRow } from './moves';
+import { asTaught, CUES, MOVE_TABLE, reasonFor, targetOf, THING_OF_FIGURE, type MoveRow } from './moves';
 import { toldAfter, toldPath, type ToldPath } from './pathTold';
 import { faultOf, itemOf, standingOf, valueOf, type Fault, type Standing } from './standing';
 import type { AdvisedMove, Case, CauseName, Thing } from './types';
@@ -109,9 +109,10 @@ function stepOf(looking: Looking, cause: Cause, thing: Thing, moves: readonly Re
 function reached(looking: Looking, cause: Cause, row: MoveRow, target: number): Step | null {
   const from = valueOf(looking.standing, row.figure)!;
   const flares = row.figure === 'leadFlare' || row.figure === 'trailFlare';
-  const least = flares && row.reason !== 'taught' ? from + oneDose(row.figure) : target;
+  const reason = reasonFor(looking.standing, row);
+  const least = flares && reason !== 'taught' ? from + oneDose(row.figure) : target;
   for (let to = Math.min(target, flares ? MOST_FLARE : Infinity); ; to -= oneDose(row.figure)) {
-    const step = stepOf(looking, cause, row.thing, [{ figure: row.figure, from, to, reason: row.reason }]);
+    const step = stepOf(looking, cause, row.thing, [{ figure: row.figure, from, to, reason }]);
     if (step || row.by === 'less' || to - oneDose(row.figure) < least) return step;
   }
 }

@@ -1,7 +1,7 @@
 import type { Case, Judgement } from '@pedastance/core/advice';
 import type { PinnedFigure } from '@pedastance/core/advice';
 import type { BandException } from '@pedastance/core/method';
-import { createContext, useContext, useEffect, useMemo, useState } from 'react';
+import { createContext, useContext, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
 import { taughtRoute, weightSeen, type WeightSeen } from '../../domain/pressure';
@@ -79,10 +79,9 @@ export function useNewJudgement(): Judgement | null {
   const question = useMemo(() => of && { ask: 'judge' as const, of }, [of]);
   const { answer } = useComputation(question);
   const [told, setTold] = useState<Judgement | null>(null);
-  useEffect(() => {
-    if (answer || !question) setTold(answer);
-  }, [answer, question]);
-  return told;
+  const known = answer || !question ? answer : told;
+  if (known !== told) setTold(known);
+  return known;
 }
 
 export const JudgementContext = createContext<Judgement | null>(null);

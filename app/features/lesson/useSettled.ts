@@ -1,5 +1,5 @@
 import type { Setup } from '@pedastance/core/setup';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 
@@ -9,8 +9,7 @@ type Lesson = ReturnType<typeof lesson.getState>;
 export function useSettled(select: (state: Lesson) => Setup | null): Setup | null {
   const held = useStore(lesson, (state) => (state.dragging ? undefined : select(state)));
   const [settled, setSettled] = useState<Setup | null>(held ?? null);
-  useEffect(() => {
-    if (held !== undefined) setSettled(held);
-  }, [held]);
-  return settled;
+  // Set while rendering, not in an effect after it: words wait for one drawing of the screen, not for two.
+  if (held !== undefined && held !== settled) setSettled(held);
+  return held !== undefined ? held : settled;
 }
