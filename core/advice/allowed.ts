@@ -1,10 +1,9 @@
 import type { Remedy } from '../body';
 import { hasRemedy } from '../body/facts';
 import { MORE_TURN, neverAsked } from '../reading';
-import { FIGURES, figureOf, toePoint, type Item } from '../setup';
+import { FIGURES, figureOf, MOST_FLARE, toePoint, type Item } from '../setup';
 import { TURNS, type Turn } from '../turn';
 import { degrees, radians } from '../units';
-import { MOST_FLARE } from './doses';
 import { toldPath } from './pathTold';
 import { againstSigns } from './signs';
 import { asksTurn } from './turns';
@@ -137,7 +136,7 @@ export function lineOfSetback({ given }: Standing, setback: number): number {
 /** What was agreed is not taken back: a figure ends on the side it was agreed to, and goes no further the same day. */
 function keepsAgreed({ given }: Standing, move: AdvisedMove, toItem: number): boolean {
   const item = move.figure === 'leadHeelLift' ? 'leadHeelLift' : itemOf(move.figure);
-  const agreed = given.agreed.filter((each) => each.item === item).at(-1);
+  const agreed = given.agreed.findLast((each) => each.item === item);
   if (!agreed) return true;
   const half = item === 'leadHeelLift' ? 1 : FIGURES[item].justNoticeable / 2;
   const beyond = agreed.by === 'more' ? toItem - agreed.to : agreed.to - toItem;

@@ -10,7 +10,7 @@ import { BUMP, USUAL } from './moves';
 import { faceFirst, type ToldPath } from './pathTold';
 import { askedAbout, inOrder } from './signs';
 import { comesAlong, faultOf, figureOfItem, valueOf, type Fault, type Standing } from './standing';
-import type { StopName, Turn } from '../turn';
+import { TURNS, type StopName, type Turn } from '../turn';
 import { asksTurn, shortTurns } from './turns';
 import type { CauseName, Concern, ToldCause } from './types';
 
@@ -277,26 +277,21 @@ function together(causes: readonly Cause[]): Cause[] {
   return causes.flatMap((each) => (each === lead ? both : each === trail ? [] : each));
 }
 
+/** What each leg that stops a turn is called, and how its foot stands for it. */
+const LEG_STOPS = {
+  'trail back': { cause: 'trail leg back', figure: 'trailFlare', off: 'less' },
+  'lead back': { cause: 'lead leg back', figure: 'leadFlare', off: 'more' },
+  'lead through': { cause: 'lead leg through', figure: 'leadFlare', off: 'less' },
+} as const;
+
 /** Legs that stop a turn with feet in their bands. */
-function legCauses({ standing, least }: Looking): Cause[] {
-  const NAMES = {
-    'trail back': 'trail leg back',
-    'lead back': 'lead leg back',
-    'lead through': 'lead leg through',
-  } as const;
-  const FIGURE = {
-    'trail back': 'trailFlare',
-    'lead back': 'leadFlare',
-    'lead through': 'leadFlare',
-  } as const;
-  return (['back', 'through'] as const).flatMap((turn) =>
+const legCauses = ({ standing, least }: Looking): Cause[] =>
+  TURNS.flatMap((turn) =>
     shortTurns(standing, turn, least).map(({ name, missing, onGive }) => {
-      const known = name as keyof typeof NAMES;
-      const off = known === 'lead back' ? 'more' : 'less';
-      return mechanism(NAMES[known], { missing, onGive, item: FIGURE[known], figure: FIGURE[known], off });
+      const { cause, figure, off } = LEG_STOPS[name as keyof typeof LEG_STOPS];
+      return mechanism(cause, { missing, onGive, item: figure, figure, off });
     }),
   );
-}
 
 /** A figure that a mechanism is about. */
 const about = (item: Item, off: 'more' | 'less'): Partial<Cause> => ({

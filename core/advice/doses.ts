@@ -1,9 +1,6 @@
 import type { Unit } from '../units';
 import type { AdvisedFigure } from './types';
 
-/** So much flare starts to stop the turn again (common practice, no source), degrees. */
-export const MOST_FLARE = 45;
-
 /** Doses that a coach can say: an inch of bump comes in halves, lengths in centimetres, flares in fives, mm and degrees. */
 const HALF_INCH = 12.5;
 const CENTIMETRE = 10;

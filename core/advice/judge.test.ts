@@ -57,16 +57,14 @@ describe('as wide as a student was found to post at', () => {
     expect(told(null).things).toEqual([]);
   });
 
-  test('is the reason that is told where the method would have it wider; what is seen in the swing is not', () => {
-    const parting = (over: Partial<Case>) => judge({ ...given, ...over }, 0).partings[0]?.reason;
-    expect(parting({ widest: width - 60 })).toBe('own test');
+  test('is the reason that is told where the method would have it wider; what is seen in the swing is another', () => {
     const posture = { ...given.setup.posture!, tellTales: ['falls back' as const] };
-    const falls = { setup: { ...given.setup, posture } };
-    expect(parting({ ...falls, widest: width - 60 })).toBe('own test');
-    const narrow = named('nothing wrong at all', {
-      build: { ...given.build, hipBreadth: { ...given.build.hipBreadth, value: 150 } },
-    });
-    expect(judge({ ...narrow, setup: falls.setup }, 0).partings[0]?.reason).toBe('seen');
+    const falling = (widest: number | null) =>
+      judge({ ...given, setup: { ...given.setup, posture }, widest }, 0).things[0];
+    expect(told(width - 60).partings[0]?.reason).toBe('own test');
+    expect(falling(width - 60)).toMatchObject({ thing: 'width', reason: 'own test' });
+    expect(falling(width + 10)).toMatchObject({ thing: 'width', reason: 'seen' });
+    expect(falling(null)).toMatchObject({ thing: 'width', reason: 'seen' });
   });
 
   test('leaves every club its own band of width', () => {

@@ -6,7 +6,8 @@
 import { TURN_PER_LIFT_MM, MOST_LIFT_MM } from '../turn';
 import { postingLimit } from '../method';
 import { lineOfSetback, MOST_AHEAD, MOST_LINE, setbackOfLine } from './allowed';
-import { doseFrom, doseTo, MOST_FLARE, nearestDose, oneDose } from './doses';
+import { doseFrom, doseTo, nearestDose, oneDose } from './doses';
+import { MOST_FLARE } from '../setup';
 import { pathAfter, toldPath } from './pathTold';
 import { endsOf, itemOf, valueOf, type Ends, type Standing } from './standing';
 import { shortTurns } from './turns';

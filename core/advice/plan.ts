@@ -1,5 +1,13 @@
 import { hasRemedy } from '../body/facts';
-import { isByMat, withFigure, type Item, type Setup, type SetupFigure, type TellTale } from '../setup';
+import {
+  isByMat,
+  MOST_FLARE,
+  withFigure,
+  type Item,
+  type Setup,
+  type SetupFigure,
+  type TellTale,
+} from '../setup';
 import {
   costsTurn,
   GOES_ALONG,
@@ -11,7 +19,7 @@ import {
   type ReasonedMove,
 } from './allowed';
 import { causesOf, NOTHING_ANSWERED, type Answered, type Cause } from './causes';
-import { MOST_FLARE, nearestDose, oneDose } from './doses';
+import { nearestDose, oneDose } from './doses';
 import { asTaught, CUES, MOVE_TABLE, reasonFor, targetOf, THING_OF_FIGURE, type MoveRow } from './moves';
 import { toldAfter, toldPath, type ToldPath } from './pathTold';
 import { faultOf, itemOf, standingOf, valueOf, type Fault, type Standing } from './standing';

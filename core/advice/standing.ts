@@ -4,13 +4,14 @@ import {
   FIGURES,
   measuredFigure,
   measureSetup,
+  MOST_FLARE,
   type Item,
   type Measured,
   type MeasuredSetup,
   type SetupFigure,
 } from '../setup';
 import { neededTurn, stopsOf, turningFeet, TURNS, type Stop } from '../turn';
-import { MOST_FLARE, nearestDose } from './doses';
+import { nearestDose } from './doses';
 import type { AdvisedFigure, Case } from './types';
 
 /** A case as it stands: measured once, and what is asked of it again and again worked out once. */

@@ -1,5 +1,5 @@
 import { hasRemedy, type Caution } from '../body';
-import { figureOf, withFigure, type Setup } from '../setup';
+import { figureOf, MOST_FLARE, withFigure, type Setup } from '../setup';
 
 /** What is exaggerated to be felt: the feet's turn and how far the trail foot is set back. */
 export const DOSED = ['leadFlare', 'trailFlare', 'setback'] as const;
@@ -17,7 +17,6 @@ export interface DosedFigure {
 
 /** 40° to feel it, 25° to play; common practice, no source. */
 const FLARE_MORE = 15;
-const MOST_FLARE = 45;
 /** Trail toe level with the heel to feel it, with the laces to play; common practice, no source. */
 const SETBACK_MORE = 0.75;
 /** The laces to feel it where the feet are only squared (starting value). */

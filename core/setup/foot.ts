@@ -1,6 +1,9 @@
 import { degrees, radians } from '../units';
 import type { Address, FootName, PlacedFoot, Point, Shoe } from './ground';
 
+/** So much flare starts to stop the turn again (common practice, no source), degrees. */
+export const MOST_FLARE = 45;
+
 /**
  * +1 where outward is toward the target (lead foot), -1 where it is away from it (trail foot).
  * @param foot lead or trail
