@@ -231,7 +231,6 @@ async function phonePictures(page, shot) {
   await see(page, 'seat', 'Over the heels');
   await page.getByTestId('body-trailKneeFlex').scrollIntoViewIfNeeded();
   await shot('body');
-  await pressurePicture(page, shot);
   await step(page, 'read');
   await page.getByTestId('judgement').waitFor();
   await shot('read');
@@ -251,11 +250,10 @@ async function phonePictures(page, shot) {
   await declareByHand(page);
   await shot('try');
   await step(page, 'keep');
-  await page
-    .getByRole('textbox', { name: 'Reason' })
-    .fill('Right foot square: shoulders tip down instead of turning.');
-  await page.getByLabel('Feel: what the student should feel').fill('Right hip pocket goes straight back.');
+  await page.getByRole('textbox', { name: 'Reason' }).fill('Stands too wide to get onto the left foot.');
+  await page.getByLabel('Feel: what the student should feel').fill('Left hip over the left heel.');
   await shot('keep');
+  await pressurePicture(page, shot);
   await methodPictures(page, shot);
   await cardPicture(page, shot);
 }

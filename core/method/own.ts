@@ -1,8 +1,7 @@
 import type { Bands } from './bands';
 import { withExceptions, type BandException } from './exceptions';
 import { questionOf } from './questions';
-import { SD_IN_95_PERCENT } from '../statistics/normalInterval';
-import { differences, FIGURES, figureOf, type Item, type Setup } from '../setup';
+import { differences, figureOf, heldWithin, type Item, type Setup } from '../setup';
 
 /** A figure that was agreed with a student for a club: from then on it is the student's own. */
 export interface AgreedFigure {
@@ -54,13 +53,8 @@ export function agreedFigures(
 /** A stance line that is taped anew is told apart from the one agreed from so much on, degrees (a setback within 28 mm). */
 const LINE_REACH = 3;
 
-/** How far from what was agreed a figure still holds: what two tapes, or for a load two looks, explain; what is noticed at least. */
-function reachOf(item: Item): number {
-  if (item === 'stanceLine') return LINE_REACH;
-  const { justNoticeable, uncertainty } = FIGURES[item];
-  const taken = uncertainty.tape ?? uncertainty.drag ?? 0;
-  return Math.max(justNoticeable, SD_IN_95_PERCENT * Math.SQRT2 * taken);
-}
+/** How far from what was agreed an item still holds. */
+const reachOf = (item: Item): number => (item === 'stanceLine' ? LINE_REACH : heldWithin(item));
 
 /**
  * Bands with what was agreed as the student's own in place of the method's: as far either way as it is said to have held

@@ -177,21 +177,23 @@ const LEFT_OVER = 5;
 const BACK: readonly CauseName[] = ['trail leg back', 'lead leg back', 'open line', 'stiff joint'];
 const THROUGH: readonly CauseName[] = ['lead leg through', 'closed line', 'lead foot spins out'];
 
-/** A turn is told where a thing frees it, and where the plan costs some that is not left over. */
+/** A turn is told where a thing frees it. */
 function turnBuys(way: 'back' | 'through', turn: TurnBought | null, worked: boolean): string[] {
-  if (!turn) return [];
-  const { from, to, needed, chanceTo } = turn;
+  if (!turn || !worked || turn.from >= turn.needed || turn.to - turn.from < 1) return [];
+  const { to, needed, chanceTo } = turn;
   const [gets, need] = [angleFigure(to), angleFigure(needed)];
-  if (worked && from < needed && to - from >= 1) {
-    const said = chanceTo === null ? null : chanceWords(chanceTo);
-    if (to < needed || said === 'unlikely')
-      return [`The hips get to about ${gets}. ${need} is still doubtful.`];
-    const name = way === 'back' ? 'Backswing' : 'Through';
-    const chance = said === null ? '' : `: ${said}${said === 'likely' ? ' enough' : ''}`;
-    return [`${name} about ${gets}, ${need} needed${chance}.`];
-  }
-  if (from - to < COSTS_TURN || to - needed >= LEFT_OVER) return [];
-  return [`It costs turn ${way}: about ${gets} is left, ${need} needed.`];
+  const said = chanceTo === null ? null : chanceWords(chanceTo);
+  if (to < needed || said === 'unlikely')
+    return [`The hips get to about ${gets}. ${need} is still doubtful.`];
+  const name = way === 'back' ? 'Backswing' : 'Through';
+  const chance = said === null ? '' : `: ${said}${said === 'likely' ? ' enough' : ''}`;
+  return [`${name} about ${gets}, ${need} needed${chance}.`];
+}
+
+/** A turn that the plan costs, where that is not left over. */
+function turnCosts(way: 'back' | 'through', turn: TurnBought | null): string[] {
+  if (!turn || turn.from - turn.to < COSTS_TURN || turn.to - turn.needed >= LEFT_OVER) return [];
+  return [`It costs turn ${way}: about ${angleFigure(turn.to)} is left, ${angleFigure(turn.needed)} needed.`];
 }
 
 function pathBuys({ path }: ToldJudgement): string[] {
@@ -237,7 +239,7 @@ function otherBuys(thing: ThingToDo, judgement: ToldJudgement): string[] {
 const PUT_RIGHT = 'It stands where it should again.';
 
 /**
- * What it buys, and what it costs, most important first.
+ * What it buys, most important first, and then what it costs.
  * @param judgement the judgement
  * @param speech how the coach speaks of feet and lengths, and the student’s hand
  * @returns sentences; none where nothing is changed
@@ -254,7 +256,10 @@ export function buysSentences(judgement: ToldJudgement, speech: Speech): string[
   ];
   const putRight = things.some(({ reason }) => reason === 'taught');
   const bought = told.length > 0 || !putRight ? told : [PUT_RIGHT];
-  return [...new Set(bought)].map((sentence) => inFootWords(sentence, speech.feet, speech.hand));
+  const costs = [...turnCosts('back', back), ...turnCosts('through', through)];
+  return [...new Set([...bought, ...costs])].map((sentence) =>
+    inFootWords(sentence, speech.feet, speech.hand),
+  );
 }
 
 /**

@@ -30,7 +30,12 @@ const CALLED: Record<Held['figure'], string> = {
   trailHeelToe: 'Weight under the trail foot',
 };
 
-export const HELD_SHAPES: Record<Held['verdict'], string> = { held: '●', drifted: '▲', 'not measured': '○' };
+export const HELD_SHAPES: Record<Held['verdict'], string> = {
+  held: '●',
+  drifted: '▲',
+  'cannot tell': '◐',
+  'not measured': '○',
+};
 
 /**
  * Whether an agreed figure held, in a sentence.
@@ -47,6 +52,8 @@ export function heldSentence(held: Held, speech: Speech): string {
       return `${name} held: ${said(held.today!)}.`;
     case 'drifted':
       return `${name} drifted: ${said(held.today!)}, not ${said(held.agreed)}.`;
+    case 'cannot tell':
+      return `${name} about ${said(held.today!)}, agreed ${said(held.agreed)}: measure it to be sure.`;
     case 'not measured':
       return `${name}: not measured since.`;
   }

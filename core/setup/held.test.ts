@@ -14,8 +14,13 @@ test('within what two tapes explain it has held: 1.96 √(10² + 10²) is 27.7 m
 
 test('what an eye tells drifts only by more: 1.96 √(2² + 8²) is 16.2 degrees', () => {
   expect(verdictOn(stand({ trailFlare: 10 }), 'trailFlare')).toBe('drifted');
-  expect(verdictOn(stand({ trailFlare: 10 }, 'by eye'), 'trailFlare')).toBe('held');
+  expect(verdictOn(stand({ trailFlare: 21 }, 'by eye'), 'trailFlare')).toBe('held');
   expect(verdictOn(stand({ trailFlare: 8 }, 'by eye'), 'trailFlare')).toBe('drifted');
+});
+
+test('off by what a tape would tell, but not an eye: nobody can tell', () => {
+  expect(verdictOn(stand({ trailFlare: 10 }, 'by eye'), 'trailFlare')).toBe('cannot tell');
+  expect(verdictOn(stand({ setback: 60 }, 'by eye'), 'setback')).toBe('cannot tell');
 });
 
 test('what was not measured since is said to be so, and what was never agreed on is not asked', () => {

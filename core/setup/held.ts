@@ -1,11 +1,14 @@
 import { differences } from './difference';
-import { FIGURES, PLACED_FIGURES, type PlacedFigure } from './figures';
+import { FIGURES, PLACED_FIGURES, type Item, type PlacedFigure } from './figures';
 import { measuredFigure, measureSetup, type Setup } from './setup';
 
-/** How an agreed figure stands today: as agreed, otherwise by more than the measuring explains, or nobody looked. */
+/**
+ * How an agreed figure stands today: as agreed; otherwise by more than the measuring explains; otherwise, but measured too
+ * roughly to tell; or nobody looked.
+ */
 export interface Held {
   figure: PlacedFigure;
-  verdict: 'held' | 'drifted' | 'not measured';
+  verdict: 'held' | 'drifted' | 'cannot tell' | 'not measured';
   /** mm, degrees or percent */
   agreed: number;
   /** Null where it was not measured since. */
@@ -16,8 +19,21 @@ export interface Held {
 const WITHIN_95 = 1.96;
 
 /**
+ * How far from what was agreed a figure still holds: what two tapes, or for a load two looks, explain; what is noticed at
+ * least.
+ * @param item which figure
+ * @returns mm, degrees or percent
+ */
+export function heldWithin(item: Item | PlacedFigure): number {
+  const { justNoticeable, uncertainty } = FIGURES[item];
+  const taken = uncertainty.tape ?? uncertainty.drag ?? 0;
+  return Math.max(justNoticeable, WITHIN_95 * Math.SQRT2 * taken);
+}
+
+/**
  * What was agreed against what was measured later: a figure has drifted where it is off by more than both 1.96 times
- * the two standard deviations together and what a coach can just notice.
+ * the two standard deviations together and what a coach can just notice. Where it is off by what would be told with a tape,
+ * but not with what it was measured with, nobody can tell.
  * @param agreed the setup that was agreed on
  * @param today a setup measured later; null where none was
  * @param figures which figures, those that were agreed on
@@ -37,7 +53,8 @@ export function heldSince(
     const off = Math.abs(is.value - was.value);
     const explained = WITHIN_95 * Math.hypot(was.uncertainty, is.uncertainty);
     const drifted = off > Math.max(explained, FIGURES[figure].justNoticeable);
-    return [{ figure, verdict: drifted ? 'drifted' : 'held', agreed: was.value, today: is.value }];
+    const verdict = drifted ? 'drifted' : off > heldWithin(figure) ? 'cannot tell' : 'held';
+    return [{ figure, verdict, agreed: was.value, today: is.value }];
   });
 }
 
