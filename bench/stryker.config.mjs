@@ -1,23 +1,24 @@
 /**
- * Mutants of the judgement and of what it stands on: each has to be killed by the written cases, a few drawn cases a law, or a test
- * beside it. Incremental: a run that was stopped goes on where it was (`test-results/mutants` keeps it). `npm run bench -- mutants`.
+ * Mutants of one file of the judgement, or of what it stands on: each has to be killed by the written cases, a few drawn
+ * cases a law, or a test beside it. `npm run bench -- mutants` goes file by file, and keeps what each came to.
  */
-const rooms = (process.env.MUTATED ?? 'advice,turn,reading,setup').split(',');
+const file = process.env.MUTATED;
+if (!file) throw new Error('MUTATED is missing: `npm run bench -- mutants` sets it, a file of core.');
+const kept = file.replaceAll('/', '-').replace(/\.ts$/, '.json');
 
 export default {
   testRunner: 'jest',
   coverageAnalysis: 'perTest',
   incremental: true,
-  incrementalFile: 'test-results/mutants/incremental.json',
+  incrementalFile: `test-results/mutants/${kept}`,
   tempDirName: 'test-results/mutants/work',
   concurrency: 2,
   timeoutMS: 20_000,
   disableTypeChecks: false,
   allowConsoleColors: false,
-  reporters: ['clear-text', 'json'],
-  jsonReporter: { fileName: 'test-results/mutants/mutants.json' },
+  reporters: ['clear-text'],
   clearTextReporter: { logTests: false, allowColor: false, reportTests: false, reportMutants: false },
-  mutate: rooms.flatMap((room) => [`core/${room}/**/*.ts`, `!core/${room}/**/*.test.ts`]),
+  mutate: [file],
   jest: {
     configFile: 'bench/mutants.jest.config.mjs',
     enableFindRelatedTests: true,

@@ -73,11 +73,27 @@ test('load, ball, width and face are told by their own words', () => {
   expect(told(named('thin with the ball outside the lead heel')).stops).toBe('The ball is too far forward.');
   expect(told(named('a narrow stance with a driver, to be checked')).stops).toBe('The stance is too narrow.');
   expect(told(named('curves away, and nobody saw where it starts')).we).toEqual([
-    'Look where the face points first.',
+    'Look where the face points.',
   ]);
   expect(told(named('fat and thin pitches from a good address with the most loft')).we).toEqual([
     'Take a club with less loft, and the same swing.',
   ]);
+});
+
+test('of a turn only the rest waits where the plan works at it, else the turn', () => {
+  const judgement = named('a stiff slicer with a square trail foot');
+  const waits = [{ cause: 'lead leg back', figure: 'leadFlare', off: 'more' }] as const;
+  const waiting = (things: Judgement['things']) =>
+    waitsSentence({ ...judgement, things, waits: [...waits] }, speech);
+  expect(waiting(judgement.things)).toContain('Still to do: the rest of the turn back.');
+  expect(waiting([{ ...judgement.things[0]!, cause: 'path' }])).toContain('Still to do: the turn back.');
+});
+
+test('what is bought is told before what it costs', () => {
+  const judgement = named('a stiff slicer with a square trail foot');
+  const through = { stoppedBy: null, from: 52, to: 44, needed: 45, chanceFrom: null, chanceTo: null };
+  const buys = buysSentences({ ...judgement, through }, speech);
+  expect(buys.at(-1)).toBe('It costs turn through: about 44° is left, 45° needed.');
 });
 
 test('a foot that both turns pull at is told as one conflict', () => {

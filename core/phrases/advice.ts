@@ -14,7 +14,7 @@ const SAID: Partial<Record<Thing, string>> = {
   'trail foot release': 'Let the trail heel come up through the ball.',
   'shorter swing': 'Stop the backswing at three quarters.',
   'less loft': 'Take a club with less loft, and the same swing.',
-  face: 'Look where the face points first.',
+  face: 'Look where the face points.',
   load: 'Rock to the heels and the toes, and settle in the middle.',
   'trail knee': 'Keep the trail knee inside its foot.',
 };
@@ -269,9 +269,9 @@ export function buysSentences(judgement: ToldJudgement, speech: Speech): string[
  * @returns one sentence or more; empty where nothing waits
  */
 export function waitsSentence(judgement: ToldJudgement, speech: Speech): string {
-  const { waits, things, legsUntested, before, spares, lookNext } = judgement;
+  const { waits, things, legsUntested, before, lookNext } = judgement;
   if (things.length === 0) return '';
-  const waiting = [...new Set(waits.map((each) => waitWords(each, spares)))];
+  const waiting = [...new Set(waits.map((each) => waitWords(each, judgement)))];
   const list = new Intl.ListFormat('en', { type: 'conjunction' }).format(waiting);
   const told = [
     ...(waiting.length > 0 ? [`Still to do: ${list}.`] : []),

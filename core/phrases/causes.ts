@@ -135,10 +135,7 @@ const FIGURE_WAITS: Partial<Record<AdvisedFigure, string>> = {
 };
 
 const WAITS: Partial<Record<CauseName, string>> = {
-  'trail leg back': 'the rest of the turn back',
-  'lead leg back': 'the rest of the turn back',
   'stiff joint': 'the turn back',
-  'lead leg through': 'the rest of the turn through',
   'trail heel stuck': 'the trail heel',
   'too wide to post': 'getting onto the lead foot',
   'turns too far': 'the turn that goes too far',
@@ -150,13 +147,22 @@ const WAITS: Partial<Record<CauseName, string>> = {
   'too much loft': 'the loft',
 };
 
+const TURN_WAITS: Partial<Record<CauseName, 'back' | 'through'>> = {
+  'trail leg back': 'back',
+  'lead leg back': 'back',
+  'lead leg through': 'through',
+};
+
 /**
  * What a cause is called where it waits for later.
  * @param told the cause
- * @param spares the joint that a change is made for; null where none is
+ * @param judgement that it waits in: the joint that is spared, and the turn that is worked at
  * @returns a few words in lead and trail
  */
-export function waitWords({ cause, figure }: ToldCause, spares: ToldJudgement['spares']): string {
+export function waitWords({ cause, figure }: ToldCause, { spares, things }: ToldJudgement): string {
   if (cause === 'sore joint') return `easing the ${spares ?? 'joint'}`;
+  const turn = TURN_WAITS[cause];
+  const begun = things.some((thing) => turn !== undefined && TURN_WAITS[thing.cause] === turn);
+  if (turn) return `${begun ? 'the rest of ' : ''}the turn ${turn}`;
   return WAITS[cause] ?? (figure && FIGURE_WAITS[figure]) ?? 'the address';
 }

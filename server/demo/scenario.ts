@@ -335,7 +335,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: 'sand-wedge',
           shot: 'pitch',
           intake: { cameFor: ['just a check'] },
-          offsets: {},
+          offsets: { trailFlare: 6 },
           photo: 'feet-12',
         },
       ],
