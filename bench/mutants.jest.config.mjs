@@ -1,4 +1,5 @@
-// The tests of the rooms that mutants are made in, with five drawn cases a law, stopping at the first failure.
+// The tests of the room that mutants are made in, the written cases and five drawn cases a law, stopping at the first failure.
+import { fileURLToPath } from 'node:url';
 import config from '../jest.config.js';
 
 process.env.ADVICE_CASES = '5';
@@ -6,7 +7,8 @@ process.env.ADVICE_CASES = '5';
 export default {
   ...config.projects[0],
   bail: 1,
+  testSequencer: fileURLToPath(new URL('mutantsFirst.mjs', import.meta.url)),
   // What shows that laws can fail says nothing of a mutant.
   testPathIgnorePatterns: ['lawsFind'],
-  testMatch: ['advice', 'turn', 'reading', 'setup'].map((room) => `**/${room}/**/*.test.ts`),
+  testMatch: [`**/${process.env.MUTATED?.split('/')[1]}/**/*.test.ts`, '**/advice/{cases,laws}.test.ts'],
 };

@@ -218,20 +218,39 @@ function mutantsIn(kept) {
   return { killed: count(KILLED), lived: count(LIVED) };
 }
 
-/** Mutants of these rooms of core, all four where none is named: file by file, what did not change is not tried again. */
-async function mutants(rooms = Object.keys(KILLED_AIMS).join(',')) {
+const BLOCK = 10;
+
+/** Every so many blocks of ten lines of a file, beginning at one that its name decides. */
+function sampledLines(path, oneIn) {
+  const lines = readFileSync(join(ROOT, path), 'utf8').split('\n').length;
+  const blocks = Array.from({ length: Math.ceil(lines / BLOCK) }, (_block, at) => at * BLOCK + 1);
+  return blocks
+    .filter((_from, at) => (at + path.length) % oneIn === 0)
+    .map((from) => `${path}:${from}-${Math.min(lines, from + BLOCK - 1)}`);
+}
+
+/**
+ * Mutants of these rooms of core, all four where none is named: file by file, and what did not change is not tried again; or
+ * of one in so many blocks of lines, all files at once.
+ */
+async function mutants(rooms = Object.keys(KILLED_AIMS).join(','), oneIn = 1) {
   for (const room of rooms.split(',')) {
     const files = readdirSync(join(ROOT, 'core', room)).filter(
       (name) => name.endsWith('.ts') && !name.endsWith('.test.ts') && name !== 'index.ts',
     );
     const counted = { killed: 0, lived: 0 };
-    for (const name of files) {
-      await must(`Mutants of ${room}/${name}`, 'npx', ['stryker', 'run', 'bench/stryker.config.mjs'], {
+    const paths = files.map((name) => `core/${room}/${name}`);
+    const runs =
+      oneIn > 1 ? [paths.flatMap((path) => sampledLines(path, oneIn))] : paths.map((path) => [path]);
+    for (const mutated of runs) {
+      const name = oneIn > 1 ? `${room}, one in ${oneIn}` : mutated[0];
+      const kept = `${name.replaceAll(/[^\w]+/g, '-')}.json`;
+      await must(`Mutants of ${name}`, 'npx', ['stryker', 'run', 'bench/stryker.config.mjs'], {
         quiet: true,
-        env: { MUTATED: `core/${room}/${name}` },
+        env: { MUTATED: mutated.join(','), MUTANTS_KEPT: kept },
       });
-      const { killed, lived } = mutantsIn(`core-${room}-${name.replace(/ts$/, 'json')}`);
-      say(`${room}/${name}: ${killed} of ${killed + lived} killed`);
+      const { killed, lived } = mutantsIn(kept);
+      say(`${name}: ${killed} of ${killed + lived} killed`);
       counted.killed += killed;
       counted.lived += lived;
     }
@@ -268,7 +287,7 @@ async function bench() {
     await dragging();
     return table();
   }
-  if (part === 'mutants') return mutants(only);
+  if (part === 'mutants') return mutants(only, Number(process.argv[4] ?? 1));
   if (part === 'advice') {
     await judging(only ?? '2000');
     return table();

@@ -5,7 +5,7 @@ import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../ui/Words';
 import { figureName } from '../domain/sentences';
 import { StripPlot } from './StripPlot';
-import { isSimulated } from '../domain/ownShots';
+import { isSimulated } from '@pedastance/contract/ownShots';
 import type { Trial } from '../domain/trials';
 import { messages } from './FactorialResult.messages';
 

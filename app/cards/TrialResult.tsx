@@ -14,7 +14,7 @@ import { View } from 'react-native';
 import { Button } from '../ui/Button';
 import { Body, Heading, Quiet } from '../ui/Words';
 import { StripPlot } from './StripPlot';
-import { isSimulated } from '../domain/ownShots';
+import { isSimulated } from '@pedastance/contract/ownShots';
 import type { Trial } from '../domain/trials';
 import { messages } from './TrialResult.messages';
 

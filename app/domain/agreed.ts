@@ -6,7 +6,7 @@ import { agreedFigures, type AgreedFigure } from '@pedastance/core/method';
 import type { Setup } from '@pedastance/core/setup';
 import { exceptionsWith, standingExceptions } from './exceptions';
 import { recordsOf } from './records';
-import { standingOf } from './standing';
+import { standingOf } from '@pedastance/contract/standing';
 
 /** A figure that was agreed with a student, and when. */
 export interface Agreed extends AgreedFigure {

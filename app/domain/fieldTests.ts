@@ -1,6 +1,6 @@
 import type { LogEntry, Logged, TestEntry, TestName, TestOf } from '@pedastance/contract';
 import type { ClubId } from '@pedastance/core/club';
-import { standingOf } from './standing';
+import { standingOf } from '@pedastance/contract/standing';
 
 /** What was tried of each test in a lesson, in time, by the test and the club it was tried with. */
 export type TestTries = Readonly<Record<string, readonly object[]>>;

@@ -14,7 +14,7 @@ import {
   type Threshold,
   type Try,
 } from '@pedastance/core/ladder';
-import { standingOf } from './standing';
+import { standingOf } from '@pedastance/contract/standing';
 
 /** What of a leg keeps a ladder from the end of its range. */
 const JOINTS: readonly string[] = ['hip', 'knee', 'ankle'];

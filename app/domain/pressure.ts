@@ -4,20 +4,18 @@ import {
   feltUnder,
   LEAST_SWINGS,
   patternsIn,
-  recordingOfTrace,
-  routeOf,
+  routeOfTrace,
   seenWithoutMat,
   withTime,
   type StoodStill,
   type SwingMark,
-  type SwingRoute,
   type SwingTrace,
 } from '@pedastance/core/balance';
 import type { ClubId, ShotType } from '@pedastance/core/club';
 import { answerFor, type BandException, type HouseMethod } from '@pedastance/core/method';
 import { PRESSURE_ROUTES, type PatternSeen, type PressureRoute, type Setup } from '@pedastance/core/setup';
 import { newestTest, triesIn, type TestTries, type TryOf } from './fieldTests';
-import { standingOf } from './standing';
+import { standingOf } from '@pedastance/contract/standing';
 
 /** Swings with pressure of the open lesson. */
 export interface PressureDraft {
@@ -41,9 +39,6 @@ export function lastPressure(
 ): Logged<PressureEntry> | null {
   return standingOf(entries, 'pressure', studentId).findLast((entry) => entry.club === club) ?? null;
 }
-
-/** Where the load was at each moment of a kept swing. */
-export const routeOfTrace = (trace: SwingTrace): SwingRoute => routeOf(recordingOfTrace(trace), trace.times);
 
 /** What was seen of a student's weight with a club, as a judgement takes it. */
 export type WeightSeen = Pick<Case, 'pressure' | 'feltUnder'>;

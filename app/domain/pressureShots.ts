@@ -1,11 +1,9 @@
 import type { LogEntry, PressureEntry } from '@pedastance/contract';
-import { downDrift, type DriftAndPath, type SwingTrace } from '@pedastance/core/balance';
+import { ownShots } from '@pedastance/contract/ownShots';
+import { driftOf } from '@pedastance/contract/pathShots';
+import { addressesIn, standingOf } from '@pedastance/contract/standing';
+import type { DriftAndPath, SwingTrace } from '@pedastance/core/balance';
 import type { ClubId } from '@pedastance/core/club';
-import type { PathShot } from '@pedastance/core/path';
-import { ownShots } from './ownShots';
-import { routeOfTrace } from './pressure';
-import { standingOf } from './standing';
-import { addressesIn } from './trials';
 
 /** A shot of the log, by its entry and its place in it; no path where none was measured. */
 export interface LessonShot {
@@ -35,39 +33,6 @@ export const joined = (swings: readonly SwingTrace[], shots: readonly LessonShot
 /** Swings that are no shot of the log after all: what was taken of one goes with it. */
 export const parted = (swings: readonly SwingTrace[]): SwingTrace[] =>
   swings.map((swing) => (swing.shot ? { ...swing, shot: null, path: null } : swing));
-
-/** How far the load drifted to the toes coming down in a kept swing, percent. */
-const driftOf = (swing: SwingTrace): number => downDrift(routeOfTrace(swing));
-
-/** A student's swings on a mat that have a path, with their drift coming down. */
-interface Drifted {
-  /** Of shots in the log, by entry and place. */
-  ofShots: ReadonlyMap<string, number>;
-  /** Swings that are no shot of the log, each with the setup of its lesson. */
-  alone: { entryId: string; source: PressureEntry['source']; shot: PathShot }[];
-}
-
-export const shotKey = (entryId: string, at: number): string => `${entryId} ${at}`;
-
-/** The drifts of a student's swings on a mat; one that is no shot of the log needs an address of its lesson. */
-export function driftsOf(entries: readonly LogEntry[], studentId: string): Drifted {
-  const addresses = standingOf(entries, 'address', studentId).filter(({ standing }) => standing === 'today');
-  const ofShots = new Map<string, number>();
-  const alone: Drifted['alone'] = [];
-  for (const { id, lessonId, club, source, swings } of standingOf(entries, 'pressure', studentId)) {
-    const address = addresses.findLast((each) => each.lessonId === lessonId && each.club === club);
-    for (const swing of swings) {
-      if (swing.path === null) continue;
-      const drift = driftOf(swing);
-      if (swing.shot) ofShots.set(shotKey(swing.shot.entryId, swing.shot.at), drift);
-      else if (address) {
-        const { setup, clubLengthInches } = address;
-        alone.push({ entryId: id, source, shot: { setup, clubLengthInches, path: swing.path, drift } });
-      }
-    }
-  }
-  return { ofShots, alone };
-}
 
 /** Drift and path of the swings of a student that were kept with a club, by mats of one kind. */
 export const pairsKept = (

@@ -1,7 +1,7 @@
 import type { LogEntry } from '@pedastance/contract';
 import type { ClubId } from '@pedastance/core/club';
-import { ownShots } from './ownShots';
-import { addressesIn } from './trials';
+import { ownShots } from '@pedastance/contract/ownShots';
+import { addressesIn } from '@pedastance/contract/standing';
 
 /** Figures of shots that are followed from day to day, and what can just be noticed of them (starting values). */
 export const FOLLOWED = { path: { noticeable: 1 }, clubSpeed: { noticeable: 0.5 } } as const;

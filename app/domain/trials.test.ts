@@ -1,8 +1,8 @@
 import type { LogEntry } from '@pedastance/contract';
 import { startingSetup } from '@pedastance/core/method';
 import { build } from '../../core/test/example';
-import { ownShots } from './ownShots';
-import { pathShotsOf } from './pathShots';
+import { ownShots } from '@pedastance/contract/ownShots';
+import { pathShotsOf } from '@pedastance/contract/pathShots';
 import { decided, nextIn, planOf, sittingNow, trialsOf, wayName } from './trials';
 
 const setup = startingSetup(build(), 37);

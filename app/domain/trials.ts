@@ -1,4 +1,5 @@
 import type { AddressEntry, LogEntry, Logged, LookEntry, TrialEntry } from '@pedastance/contract';
+import { addressesIn } from '@pedastance/contract/standing';
 import {
   inTime,
   isKind,
@@ -32,10 +33,6 @@ export interface Trial {
   factorialShots: (FactorialShot & Hit)[];
   looks: Logged<LookEntry>[];
 }
-
-/** The addresses among entries, by their identifiers. */
-export const addressesIn = (entries: readonly LogEntry[]): Map<string, Logged<AddressEntry>> =>
-  new Map(entries.filter(isKind('address')).map((entry) => [entry.id, entry]));
 
 /** A student's trials, newest first. One whose parts have not all come yet waits. */
 export function trialsOf(entries: readonly LogEntry[], studentId: string): Trial[] {

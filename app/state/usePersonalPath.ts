@@ -1,7 +1,7 @@
 import { personalPath, type PersonalPath } from '@pedastance/core/path';
 import { useMemo } from 'react';
 import { useRecords } from './records';
-import { pathShotsOf } from '../domain/pathShots';
+import { pathShotsOf } from '@pedastance/contract/pathShots';
 
 /** What the setup does to a student's path, by which entries, and whether they are simulated shots alone. */
 export interface StudentPath extends PersonalPath {

@@ -4,6 +4,7 @@ import { studentQuantile } from '../statistics';
 import { alongOf, leadShareOf, type PressureFrame, type PressureRecording } from './frames';
 import { SWING_MARKS, type SwingMark } from './names';
 import { LOAD_BEFORE_CLUB, type SwingTimes } from './phases';
+import { recordingOfTrace, type SwingTrace } from './trace';
 
 /** Moments that a route is told at: those of the swing, and halfway back. */
 export const ROUTE_MARKS = ['address', 'half back', 'top', 'early down', 'impact', 'finish'] as const;
@@ -70,6 +71,13 @@ export function routeOf(recording: PressureRecording, times: SwingTimes): SwingR
     finish: at('finish'),
   };
 }
+
+/**
+ * Where the load was at each moment of a kept swing.
+ * @param trace the swing as it is kept
+ * @returns percent
+ */
+export const routeOfTrace = (trace: SwingTrace): SwingRoute => routeOf(recordingOfTrace(trace), trace.times);
 
 /** Moments that a coach may put elsewhere: they stay in order. */
 export function withTime(times: SwingTimes, mark: SwingMark, at: number): SwingTimes {

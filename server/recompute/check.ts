@@ -10,6 +10,7 @@ import type {
   ReadingEntry,
   TrialEntry,
 } from '@pedastance/contract';
+import { pathShotsOf } from '@pedastance/contract/pathShots';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import type { ClientBase } from 'pg';
 import { findBuild } from '../store/builds';
@@ -45,6 +46,27 @@ export function isNewer(version: string, than: string): boolean {
   return at >= 0 && a[at]! > b[at]!;
 }
 
+/** The addresses that shots were hit from: each shot names its own, swings on a mat that of their lesson and club. */
+async function stoodOnFor(
+  client: ClientBase,
+  { studentId, madeAt }: LogEntry,
+  shots: readonly LogEntry[],
+): Promise<LogEntry[]> {
+  const named = shots.flatMap((each) => (each.kind === 'shots' ? [each.addressId] : []));
+  const lessons = shots.flatMap((each) => (each.kind === 'pressure' ? [each.lessonId] : []));
+  const { rows } = await client.query<{ id: string }>(
+    `select entry.id from log_entry as entry join address_entry using (academy_id, id)
+     where entry.academy_id = current_academy() and entry.student_id = $1
+       and (entry.id = any($2) or entry.lesson_id = any($3) and address_entry.standing = 'today' and entry.made_at <= $4)`,
+    [studentId, named, lessons, madeAt],
+  );
+  return entriesOf(
+    client,
+    studentId,
+    rows.map(({ id }) => id),
+  );
+}
+
 async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry): Promise<EntryCheck> {
   // The shots a judgement rests on come in the same question as the address it judges.
   const shotIds = [...new Set(entry.judgement?.shotIds)];
@@ -59,7 +81,9 @@ async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry
   const build = await findBuild(client, entry.buildId);
   const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;
   const method = await findVersion(client, entry.methodId, entry.methodVersion);
+  const path = pathShotsOf([...shots, ...(await stoodOnFor(client, entry, shots))], entry.studentId);
   return checkReading(entry, {
+    path,
     address: address as AddressEntry & LogEntry,
     build,
     screen,

@@ -6,6 +6,7 @@ import type {
   NewScreen,
   ReadingEntry,
 } from '@pedastance/contract';
+import type { StudentShots } from '@pedastance/contract/pathShots';
 import { caseOf, judge, type ToldJudgement } from '@pedastance/core/advice';
 import { ADULT_AGE, cautionsOf } from '@pedastance/core/body';
 import { NO_OWN_BANDS, type HouseMethod } from '@pedastance/core/method';
@@ -22,6 +23,8 @@ export interface ReadingInputs {
   method: HouseMethod;
   /** What the student came for; null where nothing was noted. */
   intake: IntakeEntry | null;
+  /** The shots that the judgement rests on, and whether they are simulated alone. */
+  path: Pick<StudentShots, 'shots' | 'simulated'>;
 }
 
 /** A figure this near an edge of its band may fall to either side. */
@@ -89,14 +92,10 @@ const decided = ({ before, things, waits, lookNext, partings, leadHeelLift }: To
   leadHeelLift,
 });
 
-/**
- * The judgement of the same case by this server's own core; as it was told where what it rests on is not known, or where it
- * rests on shots, whose drifts on a mat are worked out on the device.
- */
-function judgedAgain(told: ReadingEntry, { address, build, screen, method, intake }: ReadingInputs) {
+/** The judgement of the same case by this server's own core; as it was told where what it rests on is not known. */
+function judgedAgain(told: ReadingEntry, { address, build, screen, method, intake, path }: ReadingInputs) {
   const { judgement, facts } = told;
-  if (!judgement?.rests || !facts?.rests || judgement.shotIds.length > 0)
-    return judgement && decided(judgement);
+  if (!judgement?.rests || !facts?.rests) return judgement && decided(judgement);
   const { hand, facts: known, shoulderGoal } = facts.rests;
   const { club, clubLengthInches, shot, setup } = address;
   const given = caseOf({
@@ -111,8 +110,8 @@ function judgedAgain(told: ReadingEntry, { address, build, screen, method, intak
     cautions: cautionsOf(known, hand, facts.age < ADULT_AGE),
     goal: goalOf(shoulderGoal),
     cameFor: intake?.cameFor ?? [],
-    path: personalPath([], clubLengthInches),
-    pathSimulated: false,
+    path: personalPath(path.shots, clubLengthInches),
+    pathSimulated: path.simulated,
     pressure: judgement.pressure,
     pinned: judgement.pinned,
   });

@@ -1,3 +1,4 @@
+import type { StudentShots } from '@pedastance/contract/pathShots';
 import { createHash, randomBytes } from 'node:crypto';
 import type {
   AddressEntry,
@@ -315,12 +316,13 @@ export const everyTest = (lessonId: string): TestEntry[] => [
   newTest<'finish'>(lessonId, { test: 'finish', club: 'driver', tries: [{ held: true }, { held: false }] }),
 ];
 
-/** What would be judged of an address, as a record keeps it. */
-function judgementOf(
+/** What would be judged of an address, as a record keeps it, by shots where there are any. */
+export function judgementOf(
   { setup, club, clubLengthInches, shot }: AddressEntry,
   build: NewBuild,
-  { method }: World,
-): ReadingEntry['judgement'] {
+  { method }: Pick<World, 'method'>,
+  by: StudentShots = { shots: [], shotIds: [], simulated: false },
+): NonNullable<ReadingEntry['judgement']> {
   const given = caseOf({
     ...NOTHING_MORE,
     setup,
@@ -333,11 +335,11 @@ function judgementOf(
     cameFor: [],
     facts: [],
     cautions: [],
-    path: personalPath([], clubLengthInches),
-    pathSimulated: false,
+    path: personalPath(by.shots, clubLengthInches),
+    pathSimulated: by.simulated,
   });
   const { setup: _follows, ...told } = judge(given);
-  return { intakeId: null, shotIds: [], pinned: [], rests: restsOf(given), ...told };
+  return { intakeId: null, shotIds: by.shotIds, pinned: [], rests: restsOf(given), ...told };
 }
 
 export function newReading(

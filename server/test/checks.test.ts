@@ -1,9 +1,10 @@
-import type { LookEntry, ShotsEntry } from '@pedastance/contract';
+import type { LogEntry, LookEntry, ShotsEntry } from '@pedastance/contract';
+import { pathShotsOf } from '@pedastance/contract/pathShots';
 import { placedShots, planOfTrial } from '@pedastance/contract/trialLog';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import { drawOrder, verdictOf } from '@pedastance/core/trial';
 import { v7 as uuidv7 } from 'uuid';
-import { landRecord, newLook, newShots, newTrial } from './bodies';
+import { judgementOf, landRecord, newLook, newShots, newTrial } from './bodies';
 import { openWorld, type World } from './world';
 
 let world: World;
@@ -69,6 +70,27 @@ describe('a reading', () => {
     // Of one from before it was kept what it rested on nothing is worked out.
     const before = await post(again({ judgement: { ...wrong, rests: null } }));
     expect(before.body.check.verdict).toBe('agrees');
+  });
+
+  test('whose judgement rests on shots is worked out by those shots', async () => {
+    const trial = newTrial(landed.address, landed.agreed.id);
+    const hit = await Promise.all(
+      [-8.4, -7.1, -9.3, -6.2, -8.8, -7.7].map(async (path) => {
+        const [shot] = newShots(trial).shots;
+        const over = { addressId: landed.address.id, trialId: null, place: null, source: 'file' as const };
+        const { body } = await post(newShots(trial, { ...over, shots: [{ ...shot!, path }] }));
+        return body as LogEntry;
+      }),
+    );
+    const studentId = landed.student.id;
+    const by = pathShotsOf([{ ...landed.address, studentId, receivedAt: '' }, ...hit], studentId);
+    expect(by.shots).toHaveLength(6);
+    const judgement = judgementOf(landed.address, landed.build, world, by);
+    // The shots decide it: without them it would be another one.
+    expect(judgement.waits).not.toEqual(landed.reading.judgement!.waits);
+    expect((await post(again({ judgement }))).body.check).toEqual({ verdict: 'agrees', differences: [] });
+    const without = await post(again({ judgement: { ...landed.reading.judgement!, shotIds: by.shotIds } }));
+    expect(without.body.check.verdict).toBe('differs');
   });
 
   test('goes by the facts it names', async () => {

@@ -9,7 +9,7 @@ import { useMemo } from 'react';
 import { caseOf } from '../../domain/case';
 import { ownWith } from '../../domain/agreed';
 import { cautionsToday } from '../../domain/facts';
-import { pathShotsOf } from '../../domain/pathShots';
+import { pathShotsOf } from '@pedastance/contract/pathShots';
 import { taughtRoute, weightSeen } from '../../domain/pressure';
 import { lastShoulderGoal } from '../../domain/records';
 import { useRecords } from '../../state/records';

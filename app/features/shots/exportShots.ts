@@ -1,7 +1,7 @@
 import { clubAndShot } from '@pedastance/core/club';
 import type { Student, LogEntry } from '@pedastance/contract';
 import { standingShots } from '@pedastance/contract/trialLog';
-import { addressesIn } from '../../domain/trials';
+import { addressesIn } from '@pedastance/contract/standing';
 import { shotRows, OUR_HEADERS } from '@pedastance/core/formats';
 import { saveFile, fileName } from '../../ui/files';
 

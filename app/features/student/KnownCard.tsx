@@ -2,7 +2,7 @@ import type { Student } from '@pedastance/contract';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { MeasureAgain } from '../../cards/MeasureAgain';
-import { ownShots } from '../../domain/ownShots';
+import { ownShots } from '@pedastance/contract/ownShots';
 import { day } from '../../domain/students';
 import { newestScreen, useRecords } from '../../state/records';
 import { Body, Heading } from '../../ui/Words';

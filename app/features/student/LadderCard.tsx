@@ -7,7 +7,7 @@ import { entryFound, testName } from '../../domain/fieldTestWords';
 import { laddersIn } from '../../domain/ladders';
 import { messages as pressure } from '../../domain/pressureWords.messages';
 import { spoken } from '../../domain/sentences';
-import { standingOf } from '../../domain/standing';
+import { standingOf } from '@pedastance/contract/standing';
 import { keptFound } from '../../domain/ladderWords';
 import { day } from '../../domain/students';
 import { useRecords } from '../../state/records';

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { day } from '../../domain/students';
 import { TrialLink } from '../../cards/TrialLink';
-import { isSimulated } from '../../domain/ownShots';
+import { isSimulated } from '@pedastance/contract/ownShots';
 import { decided, hitsOf, type Trial } from '../../domain/trials';
 import { messages } from './TrialCard.messages';
 

@@ -5,6 +5,7 @@ import {
   patternsIn,
   PRESSURE_REMEDIES,
   meanRoute,
+  routeOfTrace,
   type PatternTold,
   type SwingRoute,
 } from '@pedastance/core/balance';
@@ -19,7 +20,7 @@ import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { common } from '../../../domain/common.messages';
 import { isUnsteady } from '../../../domain/ladders';
-import { ownMiddle, routeOfTrace, type PressureDraft } from '../../../domain/pressure';
+import { ownMiddle, type PressureDraft } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
 import { dayOf } from '../../../domain/students';
 import { pairsIn, pairsKept } from '../../../domain/pressureShots';

@@ -13,7 +13,7 @@ import {
 } from '@pedastance/core/trial';
 import { shotNumber } from '@pedastance/core/units';
 import { useMemo, useState } from 'react';
-import { isSimulated } from '../../../domain/ownShots';
+import { isSimulated } from '@pedastance/contract/ownShots';
 import { tellChange } from '../../../domain/sentences';
 import { planOf, trialsOf } from '../../../domain/trials';
 import { typedNumber } from '../../../domain/typedNumber';

@@ -1,5 +1,6 @@
-import type { LogEntry, Logged, ShotsEntry } from '@pedastance/contract';
-import { standingShots } from '@pedastance/contract/trialLog';
+import type { LogEntry, Logged } from './lessons';
+import { standingShots } from './trialLog';
+import type { ShotsEntry } from './trials';
 
 export const isSimulated = ({ source }: Pick<ShotsEntry, 'source'>): boolean =>
   source === 'simulated monitor';

@@ -1,5 +1,5 @@
-import type { LogEntry, Logged } from '@pedastance/contract';
-import { isKind } from '@pedastance/contract/trialLog';
+import type { AddressEntry, LogEntry, Logged } from './lessons';
+import { isKind } from './trialLog';
 
 type Kind = LogEntry['kind'];
 type EntryOf<Name extends Kind> = Extract<LogEntry, { kind: Name }>;
@@ -16,3 +16,7 @@ export function standingOf<Name extends Kind>(
   const replaced = new Set(own.map(({ replaces }) => replaces));
   return own.filter(({ id }) => !replaced.has(id)).sort((a, b) => a.madeAt.localeCompare(b.madeAt));
 }
+
+/** The addresses of a log, by their identifiers. */
+export const addressesIn = (entries: readonly LogEntry[]): Map<string, Logged<AddressEntry>> =>
+  new Map(entries.filter(isKind('address')).map((entry) => [entry.id, entry]));
