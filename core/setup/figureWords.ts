@@ -270,7 +270,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     name: 'Trail knee, its way back',
     ...SHORT_FAR,
     instruction: ({ to, length }) =>
-      `Let the trail knee straighten ${saidLength(to, length)} back, never locked.`,
+      `Let the trail knee straighten and go back about ${saidLength(to, length)}, never locked.`,
   },
   shaftLean: {
     name: 'Shaft lean, toward the target',

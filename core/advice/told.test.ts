@@ -1,0 +1,33 @@
+import {
+  buysSentences,
+  doSentences,
+  doubtSentences,
+  judge,
+  partingSentences,
+  pulledSentence,
+  stopsSentence,
+  waitsSentence,
+  type Case,
+  type Speech,
+} from '..';
+import { caseOf } from '../test/adviceCases';
+import { WRITTEN_CASES } from '../test/writtenCases';
+
+/** A judgement as it is read aloud, line by line. */
+function aloud(given: Case): string[] {
+  const judgement = judge(given, 0);
+  const speech: Speech = { length: 'cm', feet: 'left and right', hand: given.hand };
+  return [
+    stopsSentence(judgement, speech),
+    ...doSentences(judgement, given.setup.address.shoe.length, speech).map((each) => `> ${each}`),
+    ...buysSentences(judgement, speech).map((each) => `+ ${each}`),
+    ...[waitsSentence(judgement, speech)].filter((each) => each !== '').map((each) => `… ${each}`),
+    ...[...doubtSentences(judgement), ...partingSentences(judgement, speech)].map((each) => `! ${each}`),
+    ...(judgement.pulledBothWays ? [`! ${pulledSentence(judgement, speech)}`] : []),
+  ];
+}
+
+/** What changes here is read aloud before it is kept: `npx jest --selectProjects core -u advice/told`. */
+test.each(WRITTEN_CASES)('$name', (written) => {
+  expect(aloud(caseOf(written))).toMatchSnapshot();
+});
