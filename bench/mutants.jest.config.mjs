@@ -10,5 +10,5 @@ export default {
   testSequencer: fileURLToPath(new URL('mutantsFirst.mjs', import.meta.url)),
   // What shows that laws can fail says nothing of a mutant.
   testPathIgnorePatterns: ['lawsFind'],
-  testMatch: [`**/${process.env.MUTATED?.split('/')[1]}/**/*.test.ts`, '**/advice/{cases,laws}.test.ts'],
+  testMatch: [`**/${process.env.MUTATED?.split('/')[1]}/**/*.test.ts`, '**/advice/{cases,told,laws}.test.ts'],
 };

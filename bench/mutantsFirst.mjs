@@ -1,7 +1,7 @@
 /** Runs first what kills the most mutants: the written cases, then the laws, then the rest as Jest would. */
 import Jest from '@jest/test-sequencer';
 
-const FIRST = ['advice/cases.test.ts', 'advice/laws.test.ts'];
+const FIRST = ['advice/told.test.ts', 'advice/laws.test.ts'];
 
 const rank = ({ path }) => {
   const at = FIRST.findIndex((name) => path.endsWith(name));

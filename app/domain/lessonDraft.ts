@@ -34,8 +34,28 @@ export interface Recorded {
   club: ClubId;
 }
 
+/** What of a lesson belongs to a club and a shot: the feet, what was agreed on them, and the words about it. */
+export interface ClubPart {
+  club: ClubId | null;
+  clubLengthInches: number;
+  shot: ShotType;
+  /** Today's feet and balance, and what of them was measured; null until a club is chosen. */
+  setup: Setup | null;
+  /** A photo of today's feet; absent where none was taken. */
+  photo?: PhotoDraft | null;
+  /** The agreed feet and balance; null until a change is begun. */
+  agreed: Setup | null;
+  /** How far the lead heel may come up going back, mm. */
+  leadHeelLift: number;
+  /** What the coach wants left as it is. */
+  pinned: readonly PinnedFigure[];
+  reason: string;
+  feel: string;
+  note: string;
+}
+
 /** A lesson in progress, kept on the device until it is finished. */
-export interface LessonDraft {
+export interface LessonDraft extends ClubPart {
   id: string;
   studentId: string;
   startedAt: string;
@@ -62,22 +82,8 @@ export interface LessonDraft {
   pressures?: Partial<Record<ClubId, PressureDraft>>;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
-  club: ClubId | null;
-  clubLengthInches: number;
-  shot: ShotType;
-  /** Today's feet and balance, and what of them was measured; null until a club is chosen. */
-  setup: Setup | null;
-  /** A photo of today's feet; absent where none was taken. */
-  photo?: PhotoDraft | null;
-  /** The agreed feet and balance; null until a change is begun. */
-  agreed: Setup | null;
-  /** How far the lead heel may come up going back, mm. */
-  leadHeelLift: number;
-  /** What the coach wants left as it is. */
-  pinned: readonly PinnedFigure[];
-  reason: string;
-  feel: string;
-  note: string;
+  /** The same of other clubs and shots of this lesson that are not recorded yet, by `partKey`; absent where there are none. */
+  otherClubs?: Readonly<Record<string, ClubPart>>;
   recorded: Recorded[];
 }
 
@@ -106,19 +112,72 @@ export function newDraft(
 }
 
 /** The part of a draft that starts anew with each club. */
-export const untouchedClub = {
+export const untouchedClub: ClubPart = {
   club: null,
   clubLengthInches: 0,
-  shot: 'full' as const,
+  shot: 'full',
   setup: null,
   photo: null,
   agreed: null,
   leadHeelLift: 0,
-  pinned: [] as const,
+  pinned: [],
   reason: '',
   feel: '',
   note: '',
 };
+
+/** What a club and shot are called where their part of a lesson is put by. */
+export const partKey = ({ club, shot }: Pick<ClubPart, 'club' | 'shot'>): string => `${club} ${shot}`;
+
+const clubPartOf = ({
+  club,
+  clubLengthInches,
+  shot,
+  setup,
+  photo,
+  agreed,
+  leadHeelLift,
+  pinned,
+  reason,
+  feel,
+  note,
+}: LessonDraft): ClubPart => ({
+  club,
+  clubLengthInches,
+  shot,
+  setup,
+  photo: photo ?? null,
+  agreed,
+  leadHeelLift,
+  pinned,
+  reason,
+  feel,
+  note,
+});
+
+/** Whether a part has anything that the coach put there. */
+const isWorth = (part: ClubPart): boolean =>
+  part.setup !== null &&
+  (anyMeasured(part.setup) || hasChange(part) || part.note !== '' || Boolean(part.photo));
+
+/**
+ * A lesson with another club and shot in hand: what was begun with them, where it was, else a new part; what was begun with
+ * the club before is put by.
+ * @param draft the lesson
+ * @param fresh the part to begin with where nothing was begun with its club and shot
+ * @returns what of the draft changes
+ */
+export function withClub(draft: LessonDraft, fresh: ClubPart): ClubPart & Pick<LessonDraft, 'otherClubs'> {
+  const others = { ...draft.otherClubs };
+  const inHand = clubPartOf(draft);
+  if (isWorth(inHand)) others[partKey(inHand)] = inHand;
+  const { [partKey(fresh)]: begun, ...otherClubs } = others;
+  return { ...(begun ?? fresh), otherClubs };
+}
+
+/** Parts of other clubs that were begun in this lesson and not recorded. */
+export const otherParts = ({ otherClubs = {} }: Pick<LessonDraft, 'otherClubs'>): ClubPart[] =>
+  Object.values(otherClubs);
 
 /** Whether anything of a setup was measured today. */
 export const anyMeasured = ({ measured, posture }: Setup): boolean =>

@@ -119,15 +119,17 @@ export async function writeFor<Name extends Store, Result>(
   }
 }
 
-/** Deletes the photos of a lesson from the device; those that were recorded are in the outbox by then. */
+/** Deletes the photos of a lesson from the device, but those named; those that were recorded are in the outbox by then. */
 export async function letGoOfPhotos(
   photos: { index(name: 'byLesson'): { getAllKeys(key: [string, string]): Promise<[string, string][]> } } & {
     delete(key: [string, string]): Promise<void>;
   },
   owner: string,
   lessonId: string,
+  but: readonly string[] = [],
 ): Promise<void> {
-  for (const key of await photos.index('byLesson').getAllKeys([owner, lessonId])) await photos.delete(key);
+  const keys = await photos.index('byLesson').getAllKeys([owner, lessonId]);
+  for (const key of keys) if (!but.includes(key[1])) await photos.delete(key);
 }
 
 /** What the coach reads when the device does not keep something (QuotaExceededError of the Storage standard). */

@@ -25,7 +25,16 @@ import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
 import { frameFor, needsNewFrame, type Frame } from '../plan/frame';
 import { keepDraft, keptDraft, useDrafts } from './drafts';
-import { type LessonDraft, type Place, type Step, anyMeasured, placeOf, stepIn } from '../domain/lessonDraft';
+import {
+  type ClubPart,
+  type LessonDraft,
+  type Place,
+  type Step,
+  placeOf,
+  stepIn,
+  untouchedClub,
+  withClub,
+} from '../domain/lessonDraft';
 import { measuredOf } from '../domain/measured';
 
 /** What the steppers, the keyboard and typed figures set on the plan. */
@@ -190,20 +199,27 @@ export const startingFrom = (last: Setup | null, build: Build, clubLengthInches:
     ? { address: last.address, balance: last.balance, measured: {} }
     : startingSetup(build, clubLengthInches);
 
-/** Chooses club and shot. Feet not placed yet start as the student last stood with it, or plainly. */
+/**
+ * Chooses club and shot. Feet, change and words belong to them: those of the club before are put by, and what was begun with
+ * this one comes back; else its feet start as the student last stood with it, or plainly.
+ */
 export function chooseClub(club: ClubId, shot: ShotType, build: Build, lastFeet: LastFeet): void {
   const { draft } = lesson.getState();
-  if (!draft) return;
   const played: ShotType = canPitch(club) ? shot : 'full';
+  if (!draft || (draft.club === club && draft.shot === played)) return;
   const { lengthInches } = clubById(club);
-  const untouched = !draft.setup || !anyMeasured(draft.setup);
-  const setup = untouched ? startingFrom(lastFeet(club, played), build, lengthInches) : draft.setup;
-  changeDraft({
-    club,
-    shot: played,
-    clubLengthInches: draft.club === club ? draft.clubLengthInches : lengthInches,
-    setup,
-  });
+  const clubLengthInches = draft.club === club ? draft.clubLengthInches : lengthInches;
+  const setup = startingFrom(lastFeet(club, played), build, lengthInches);
+  const change = withClub(draft, { ...untouchedClub, club, shot: played, clubLengthInches, setup });
+  changeDraft(change);
+  // What is undone belongs to the club that it was done with.
+  lesson.setState({ frame: framed(change.setup), past: [] });
+}
+
+/** The student stands with this club as with another one of this lesson: its feet, as they were measured there. */
+export function standAsWith({ setup }: ClubPart): void {
+  markPast();
+  changeDraft({ setup });
   lesson.setState({ frame: framed(setup) });
 }
 

@@ -2,7 +2,7 @@ import type { NewPhoto } from '@pedastance/contract';
 import type { Build } from '@pedastance/core/body';
 import { measureFeet, pointsOfGround, type Taps } from '@pedastance/core/photo';
 import { setupByPhoto, type FeetFromPhoto } from '@pedastance/core/setup';
-import type { LessonDraft } from '../domain/lessonDraft';
+import { otherParts, type LessonDraft } from '../domain/lessonDraft';
 import { readyPhoto, type PhotoDraft, type ReadyPhoto } from '../domain/photoTaps';
 import { toBase64 } from '../domain/base64';
 import { deviceDatabase, letGoOfPhotos, writeFor } from './database';
@@ -16,7 +16,7 @@ export async function keepPhoto(photo: PhotoDraft, jpeg: Blob): Promise<void> {
   const bytes = await jpeg.arrayBuffer();
   await writeFor(owner, ['photos'], async (transaction) => {
     const photos = transaction.objectStore('photos');
-    await letGoOfPhotos(photos, owner, draft.id);
+    await letGoOfPhotos(photos, owner, draft.id, photosOfOtherClubs(draft));
     await photos.put({ owner, id: photo.id, lessonId: draft.id, jpeg: bytes });
   });
   changeDraft({ photo });
@@ -29,11 +29,15 @@ export async function keptPhoto(id: string): Promise<Blob | null> {
   return kept ? new Blob([kept.jpeg], { type: 'image/jpeg' }) : null;
 }
 
-/** Takes a lesson's photos off the device. */
-export async function letGoOfLessonPhotos(lessonId: string): Promise<void> {
+/** The photos that feet with other clubs of the lesson were measured in. */
+const photosOfOtherClubs = (draft: LessonDraft): string[] =>
+  otherParts(draft).flatMap(({ photo }) => (photo ? [photo.id] : []));
+
+/** Takes a lesson's photos off the device, but those of other clubs that are not recorded. */
+export async function letGoOfLessonPhotos(draft: LessonDraft): Promise<void> {
   const { owner } = lesson.getState();
   await writeFor(owner, ['photos'], (transaction) =>
-    letGoOfPhotos(transaction.objectStore('photos'), owner, lessonId),
+    letGoOfPhotos(transaction.objectStore('photos'), owner, draft.id, photosOfOtherClubs(draft)),
   );
 }
 
@@ -42,7 +46,7 @@ export async function dropPhoto(): Promise<void> {
   const { draft } = lesson.getState();
   if (!draft?.photo) return;
   changeDraft({ photo: null });
-  await letGoOfLessonPhotos(draft.id);
+  await letGoOfLessonPhotos(draft);
 }
 
 /** Changes what was tapped in the open lesson's photo. */

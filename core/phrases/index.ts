@@ -7,5 +7,6 @@ export * from './turn';
 export * from './trial';
 export * from './lowPoint';
 export * from './advice';
+export * from './causes';
 export * from './held';
 export * from './pressure';

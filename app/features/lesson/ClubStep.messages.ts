@@ -12,6 +12,8 @@ export const messages = {
   fullSwing: 'Full swing',
   pitch: 'Pitch',
   aPitchIsPlayed: 'A pitch is played with an iron or a wedge.',
+  sameFeetAsWith: (club: Said) => `Same feet as with the ${club}`,
+  begunInThisLesson: (clubs: Said) => `Begun in this lesson, and waiting: ${clubs}.`,
   placeTheFeet: 'Place the feet',
   chooseAClubFirst: 'Choose a club first',
 };

@@ -21,5 +21,8 @@ export const messages = {
   anotherClub: 'Another club',
   backToTheChange: 'Back to the change',
   finishTheLesson: 'Finish the lesson',
+  notRecordedYet: (clubs: Said) => `Not recorded yet: ${clubs}.`,
+  goOnWith: (club: Said) => `Go on with the ${club}`,
+  finishWithout: (clubs: Said) => `Finish without the ${clubs}`,
   nothingToKeepYetChoose: 'Nothing to keep yet. Choose a club and place the feet first.',
 };

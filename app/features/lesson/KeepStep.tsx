@@ -7,8 +7,7 @@ import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { currentOwner } from '../../state/account';
 import { removeDraft } from '../../state/drafts';
-import { changeDraft, closeLesson, lesson, openStep } from '../../state/lesson';
-import type { LessonDraft } from '../../domain/lessonDraft';
+import { changeDraft, chooseClub, closeLesson, lesson, openStep } from '../../state/lesson';
 import { useOutbox } from '../../state/outbox';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -17,12 +16,13 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { tellAgreed } from '../../domain/sentences';
 import { useLessonContext } from './context';
 import { recordLesson } from '../../state/writes/record';
-import { useCase } from './useJudgement';
+import { useCase, useJudgement } from './useJudgement';
+import { reasonsFor } from '../../domain/reasons';
 import { useLessonPath } from './useLessonPath';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
-import { hasChange } from '../../domain/lessonDraft';
+import { hasChange, otherParts, partKey, type ClubPart, type LessonDraft } from '../../domain/lessonDraft';
 import { NotMeasured } from './NotMeasured';
 import { common } from '../../domain/common.messages';
 import { messages } from './KeepStep.messages';
@@ -56,24 +56,27 @@ function AlreadyRecorded({ draft }: { draft: LessonDraft }) {
   );
 }
 
-function ReasonChips({ onPick }: { onPick: (reason: string) => void }) {
+function ReasonChips({ draft, onPick }: { draft: LessonDraft; onPick: (reason: string) => void }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const read = useReading();
-  const limits =
-    read?.reading.findings.filter((finding) => finding.putForward && finding.limits !== '') ?? [];
+  const judgement = useJudgement();
+  if (!read || !draft.setup) return null;
+  const { setup, agreed, leadHeelLift } = draft;
+  const { findings } = read.reading;
+  const reasons = reasonsFor({ setup, agreed: agreed ?? setup, leadHeelLift, judgement, findings });
   return (
-    <View className="gap-2">
-      {limits.map((finding) => {
-        const words = inFootWords(finding.limits, speech.feet, speech.hand);
+    <View className="gap-2" testID="reasons">
+      {reasons.map((reason) => {
+        const words = inFootWords(reason, speech.feet, speech.hand);
         return (
           <Button
-            key={finding.item}
+            key={reason}
             look="plain"
             className="justify-start py-2"
             words={words}
             label={messages.useAsTheReason(words)}
-            onPress={() => onPick(finding.limits)}
+            onPress={() => onPick(reason)}
           />
         );
       })}
@@ -133,7 +136,7 @@ function Words({ draft }: { draft: LessonDraft }) {
             fault={fault || undefined}
             multiline
           />
-          {draft.reason === '' && <ReasonChips onPick={(reason) => changeDraft({ reason })} />}
+          {draft.reason === '' && <ReasonChips draft={draft} onPick={(reason) => changeDraft({ reason })} />}
           <Field
             label={messages.feelWhatTheStudentShould}
             value={draft.feel}
@@ -166,11 +169,41 @@ function Words({ draft }: { draft: LessonDraft }) {
   );
 }
 
+const named = (parts: readonly ClubPart[]): string =>
+  parts.map(({ club, shot }) => clubAndShot(club!, shot)).join(', ');
+
+/** What was begun with other clubs and is not recorded: it is gone on with from here. */
+function NotRecorded({ others }: { others: readonly ClubPart[] }) {
+  const { build } = useLessonContext();
+  if (others.length === 0) return null;
+  const goOn = ({ club, shot }: ClubPart) => {
+    chooseClub(club!, shot, build.figures, () => null);
+    openStep('keep');
+  };
+  return (
+    <View className="gap-2" testID="not-recorded">
+      <Notice kind="caution">{messages.notRecordedYet(named(others))}</Notice>
+      {others.map((part) => (
+        <Button
+          key={partKey(part)}
+          look="plain"
+          words={messages.goOnWith(named([part]))}
+          onPress={() => goOn(part)}
+        />
+      ))}
+    </View>
+  );
+}
+
 export function KeepStep() {
   const { student } = useLessonContext();
   const draft = useStore(lesson, (state) => state.draft);
+  const [asked, setAsked] = useState(false);
   if (!draft) return null;
   const nothingOpen = !draft.club;
+  const others = otherParts(draft);
+  // What was begun with another club would be lost: it takes a second tap.
+  const asks = others.length > 0 && asked;
   return (
     <WorkPlace
       label={common.keep}
@@ -185,15 +218,16 @@ export function KeepStep() {
           <Button
             className="flex-1"
             look={nothingOpen && draft.recorded.length > 0 ? 'act' : 'plain'}
-            words={messages.finishTheLesson}
+            words={asks ? messages.finishWithout(named(others)) : messages.finishTheLesson}
             disabled={!nothingOpen && draft.recorded.length === 0 && !draft.begun}
-            onPress={() => void finish(student.id)}
+            onPress={() => (others.length > 0 && !asked ? setAsked(true) : void finish(student.id))}
           />
         </View>
       }
     >
       <AlreadyRecorded draft={draft} />
       <Words draft={draft} />
+      <NotRecorded others={others} />
       {nothingOpen && draft.recorded.length === 0 && <Body>{messages.nothingToKeepYetChoose}</Body>}
     </WorkPlace>
   );

@@ -158,5 +158,5 @@ export async function recordLesson(toRecord: ToRecord): Promise<void> {
   ];
   const intakeRecorded = asked ? { id: asked.id, intake: trimmed(draft.intake) } : draft.intakeRecorded;
   await keepInLesson(posts, toRecord, { ...untouchedClub, recorded, intakeRecorded, step: 'keep' });
-  await letGoOfLessonPhotos(draft.id);
+  await letGoOfLessonPhotos(draft);
 }
