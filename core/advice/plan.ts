@@ -119,7 +119,7 @@ function reached(looking: Looking, cause: Cause, row: MoveRow, target: number): 
   const flares = row.figure === 'leadFlare' || row.figure === 'trailFlare';
   const reason = reasonFor(looking.standing, row);
   const least = flares && reason !== 'taught' ? from + oneDose(row.figure) : target;
-  for (let to = Math.min(target, flares ? MOST_FLARE : Infinity); ; to -= oneDose(row.figure)) {
+  for (let to = target; ; to -= oneDose(row.figure)) {
     const step = stepOf(looking, cause, row.thing, [{ figure: row.figure, from, to, reason }]);
     if (step || row.by === 'less' || to - oneDose(row.figure) < least) return step;
   }

@@ -5,12 +5,13 @@ import {
   judge,
   partingSentences,
   pulledSentence,
+  seeded,
   stopsSentence,
   waitsSentence,
   type Case,
   type Speech,
 } from '..';
-import { caseOf } from '../test/adviceCases';
+import { caseOf, drawnCase } from '../test/adviceCases';
 import { WRITTEN_CASES } from '../test/writtenCases';
 
 /** A judgement as it is read aloud, line by line. */
@@ -30,4 +31,10 @@ function aloud(given: Case): string[] {
 /** What changes here is read aloud before it is kept: `npx jest --selectProjects core -u advice/told`. */
 test.each(WRITTEN_CASES)('$name', (written) => {
   expect(aloud(caseOf(written))).toMatchSnapshot();
+});
+
+/** Nobody wrote these down: a change of the judgement that was not meant shows here first. */
+test('drawn cases are told as they were', () => {
+  const random = seeded(20_261_204);
+  expect(Array.from({ length: 200 }, () => aloud(drawnCase(random)).join(' '))).toMatchSnapshot();
 });
