@@ -1,13 +1,5 @@
 import { hasRemedy } from '../body/facts';
-import {
-  isByMat,
-  MOST_FLARE,
-  withFigure,
-  type Item,
-  type Setup,
-  type SetupFigure,
-  type TellTale,
-} from '../setup';
+import { isByMat, withFigure, type Item, type Setup, type SetupFigure, type TellTale } from '../setup';
 import {
   costsTurn,
   GOES_ALONG,
