@@ -6,6 +6,8 @@ export interface Identity {
   instructorName: string;
   /** An owner says who is in; unknown in an identity from before roles. */
   role?: 'owner' | 'instructor';
+  /** Its students are made up, and what is simulated is kept of them; unknown in an identity from before that was told. */
+  madeUp?: boolean;
 }
 
 /** Names the owner a request was made for; the server refuses it under anybody else's session. */

@@ -48,14 +48,14 @@ function driftsOf(entries: readonly LogEntry[], studentId: string): Drifted {
 /**
  * A student's own shots that have a path, each with the setup it was hit from, its drift where a mat saw it too, and the
  * entries that have them; mishits and warm-ups are left out. Swings on a mat with a path that are no shot of the log are
- * shots as well. Simulated ones are left out wherever there are others.
+ * shots as well. Simulated ones are left out wherever there are others, and count for made-up students alone.
  */
-export function pathShotsOf(entries: readonly LogEntry[], studentId: string): StudentShots {
+export function pathShotsOf(entries: readonly LogEntry[], studentId: string, madeUp: boolean): StudentShots {
   const addresses = addressesIn(entries.filter((entry) => entry.studentId === studentId));
   const { ofShots, alone } = driftsOf(entries, studentId);
   const onMat = alone.filter(({ source }) => source === 'file');
   const { shots: all, simulated: allSimulated } = ownShots(entries, studentId);
-  const own = onMat.length > 0 ? all.filter((each) => !isSimulated(each)) : all;
+  const own = onMat.length > 0 || !madeUp ? all.filter((each) => !isSimulated(each)) : all;
   const shots: PathShot[] = [];
   const shotIds = new Set<string>();
   for (const { id, addressId, place, shots: hit } of own) {
@@ -72,7 +72,7 @@ export function pathShotsOf(entries: readonly LogEntry[], studentId: string): St
     if (told.length > 0) shotIds.add(id);
   }
   // A swing on a simulated mat counts where there is nothing but simulated shots.
-  const simulated = onMat.length === 0 && (allSimulated || own.length === 0);
+  const simulated = madeUp && onMat.length === 0 && (allSimulated || own.length === 0);
   const swings = simulated ? alone : onMat;
   shots.push(...swings.map(({ shot }) => shot));
   swings.forEach(({ entryId }) => shotIds.add(entryId));

@@ -14,6 +14,8 @@ export const common = {
   takeIt: 'Take it',
   close: 'Close',
   legsAndTrunk: 'Legs and trunk',
+  madeUp: ' · made up',
+  madeUpStudents: ' · made-up students',
   backTo: (name: Said) => `Back to ${name}`,
   no: 'No',
   warmUpShotHit: 'Warm-up shot hit',

@@ -66,9 +66,16 @@ describe('what was seen of the weight', () => {
       route: 'centred',
       now: TODAY,
       exceptions: [],
+      madeUp: true,
       ...over,
     });
   const EARLY = { pattern: 'toes early coming down', way: 'file' };
+
+  test('on a stand-in mat tells of made-up students alone', () => {
+    const kept = [pressure('p', '2026-05-18T10:00:00.000Z', { source: 'simulated mat' })];
+    expect(seen(kept).pressure).toEqual({ ...EARLY, way: 'simulated mat' });
+    expect(seen(kept, { madeUp: false }).pressure).toBeNull();
+  });
 
   test('by the swings of the open lesson before those that were kept, whatever they show', () => {
     const kept = [pressure('p', '2026-05-18T10:00:00.000Z')];
@@ -144,7 +151,7 @@ describe('swings on a mat and shots of the log', () => {
     const kept = pressure('p', '2026-05-20T10:20:00.000Z', {
       swings: joined(swings, shotsOfLesson(log, ofLesson)),
     });
-    const told = pathShotsOf([...log, kept], 's');
+    const told = pathShotsOf([...log, kept], 's', true);
     expect(told.shots.map(({ path, drift }) => [path, Math.round(drift!)])).toEqual([
       [-3, 10],
       [-1, 0],
@@ -157,7 +164,7 @@ describe('swings on a mat and shots of the log', () => {
     const alone = pressure('p', '2026-05-20T10:20:00.000Z', {
       swings: [swing(600, { path: 2 }), swing(500)],
     });
-    const told = pathShotsOf([...log, alone], 's');
+    const told = pathShotsOf([...log, alone], 's', true);
     expect(
       told.shots.map(({ path, drift }) => [path, drift === undefined ? null : Math.round(drift)]),
     ).toEqual([
@@ -166,10 +173,24 @@ describe('swings on a mat and shots of the log', () => {
       [2, 10],
     ]);
     expect(told.shotIds).toEqual(['hit', 'p']);
-    expect(pathShotsOf([shots, alone], 's').shots).toEqual([]);
+    expect(pathShotsOf([shots, alone], 's', true).shots).toEqual([]);
     expect(pairsKept([alone], { studentId: 's', club: '7-iron', source: 'file' })).toEqual([
       { path: 2, drift: expect.closeTo(10, 6) },
     ]);
+  });
+
+  test('what is simulated counts for made-up students alone', () => {
+    const simulated = pressure('p', '2026-05-20T10:20:00.000Z', {
+      source: 'simulated mat',
+      swings: [swing(600, { path: 9 })],
+    });
+    const guessed = { ...shots, source: 'simulated monitor' } as LogEntry;
+    expect(pathShotsOf([address, guessed, simulated], 's', true)).toMatchObject({ simulated: true });
+    expect(pathShotsOf([address, guessed, simulated], 's', false)).toEqual({
+      shots: [],
+      shotIds: [],
+      simulated: false,
+    });
   });
 
   test('a simulated mat counts only where nothing else was hit', () => {
@@ -177,11 +198,14 @@ describe('swings on a mat and shots of the log', () => {
       source: 'simulated mat',
       swings: [swing(600, { path: 9 })],
     });
-    expect(pathShotsOf([...log, simulated], 's').shots).toHaveLength(2);
-    expect(pathShotsOf([address, simulated], 's')).toMatchObject({ simulated: true, shots: [{ path: 9 }] });
+    expect(pathShotsOf([...log, simulated], 's', true).shots).toHaveLength(2);
+    expect(pathShotsOf([address, simulated], 's', true)).toMatchObject({
+      simulated: true,
+      shots: [{ path: 9 }],
+    });
     const real = pressure('q', '2026-05-20T10:30:00.000Z', { swings: [swing(600, { path: 1 })] });
     const guessed = { ...shots, source: 'simulated monitor' } as LogEntry;
-    expect(pathShotsOf([address, guessed, simulated, real], 's')).toMatchObject({
+    expect(pathShotsOf([address, guessed, simulated, real], 's', true)).toMatchObject({
       simulated: false,
       shots: [{ path: 1 }],
     });

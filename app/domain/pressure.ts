@@ -57,6 +57,8 @@ export interface WeightLooked {
   draft?: { pressure?: PressureDraft | null; tests?: TestTries };
   /** The student's own bands that hold with the club. */
   exceptions: readonly BandException[];
+  /** The student is made up: what a stand-in mat simulates counts. */
+  madeUp: boolean;
 }
 
 const isFresh = ({ madeAt }: { madeAt: string }, now: Date): boolean =>
@@ -96,8 +98,9 @@ function patternOn(
  * where no mat told anything by what an eye saw without one.
  */
 export function weightSeen(looked: WeightLooked): WeightSeen {
-  const { entries, studentId, club, route, now, draft } = looked;
-  const tells = ({ swings }: Pick<PressureDraft, 'swings'>) => swings.length >= LEAST_SWINGS;
+  const { entries, studentId, club, route, now, draft, madeUp } = looked;
+  const tells = ({ swings, source }: Pick<PressureDraft, 'swings' | 'source'>) =>
+    swings.length >= LEAST_SWINGS && (madeUp || source !== 'simulated mat');
   const kept = standingOf(entries, 'pressure', studentId).findLast(
     (entry) => entry.club === club && tells(entry) && isFresh(entry, now),
   );

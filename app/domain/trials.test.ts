@@ -141,10 +141,12 @@ test('simulated shots are left out wherever the student has others, and are the 
   });
   const alone = [address('a'), simulated];
   expect(ownShots(alone, 's')).toMatchObject({ simulated: true, shots: [{ id: 'sim' }] });
-  expect(pathShotsOf(alone, 's')).toMatchObject({ simulated: true, shots: [{ path: -9 }] });
+  expect(pathShotsOf(alone, 's', true)).toMatchObject({ simulated: true, shots: [{ path: -9 }] });
   const mixed = [...alone, own];
   expect(ownShots(mixed, 's')).toMatchObject({ simulated: false, shots: [{ id: 'own' }] });
-  expect(pathShotsOf(mixed, 's').shots).toEqual([expect.objectContaining({ path: 2, clubLengthInches: 37 })]);
+  expect(pathShotsOf(mixed, 's', true).shots).toEqual([
+    expect.objectContaining({ path: 2, clubLengthInches: 37 }),
+  ]);
   expect(ownShots([address('a')], 's')).toEqual({ simulated: false, shots: [] });
-  expect(pathShotsOf(mixed, 'another student').shots).toEqual([]);
+  expect(pathShotsOf(mixed, 'another student', true).shots).toEqual([]);
 });

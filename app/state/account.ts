@@ -24,6 +24,9 @@ export const useAccount = create<Account>(() => ({ status: 'starting', identity:
 /** Whose sign-out has not reached the server yet; until it has, the old session signs nobody in here. */
 const SIGNING_OUT = 'signingOut';
 
+/** Whether the academy's students are made up: what is simulated counts for them, and for nobody else. */
+export const useMadeUp = (): boolean => useAccount((state) => state.identity?.madeUp ?? false);
+
 export const currentOwner = (): string | null => {
   const { identity } = useAccount.getState();
   return identity && ownerOf(identity);

@@ -1,5 +1,6 @@
 import { personalPath, type PersonalPath } from '@pedastance/core/path';
 import { useMemo } from 'react';
+import { useMadeUp } from './account';
 import { useRecords } from './records';
 import { pathShotsOf } from '@pedastance/contract/pathShots';
 
@@ -12,8 +13,9 @@ export interface StudentPath extends PersonalPath {
 /** What this student's setup does to the path with a club, by every shot of their own that the log has. */
 export function usePersonalPath(studentId: string, clubLengthInches: number): StudentPath {
   const entries = useRecords((state) => state.entries);
+  const madeUp = useMadeUp();
   return useMemo(() => {
-    const { shots, shotIds, simulated } = pathShotsOf(Object.values(entries), studentId);
+    const { shots, shotIds, simulated } = pathShotsOf(Object.values(entries), studentId, madeUp);
     return { ...personalPath(shots, clubLengthInches), simulated, shotIds };
-  }, [entries, studentId, clubLengthInches]);
+  }, [entries, studentId, clubLengthInches, madeUp]);
 }

@@ -110,7 +110,7 @@ const newcomer = async (name: string, email: string, password: string): Promise<
 /** Signs a newcomer in as from the sign-in itself. */
 async function welcome(services: Services, email: string, request: Request, response: Response) {
   const account = await accountByEmail(services.pool, email);
-  await openSession(account!, request, response);
+  await openSession(services, account!, request, response);
 }
 
 /** Begins an academy of one's own, at once and signed in. */

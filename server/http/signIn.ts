@@ -1,8 +1,9 @@
-import { SignIn } from '@pedastance/contract';
+import { SignIn, type Identity } from '@pedastance/contract';
 import type { Request, RequestHandler, Response } from 'express';
 import { inSignInLane, passwordMatches } from '../accounts/passwords';
 import { SESSION_COOKIE } from '../accounts/sessions';
-import { accountByEmail, type Account } from '../store/accounts';
+import { accountByEmail, isMadeUp, type Account } from '../store/accounts';
+import { inAcademy } from '../store/database';
 import { parsedBody, refuseEnded } from './guards';
 import { Refusal } from './problems';
 import type { Services } from './services';
@@ -23,8 +24,19 @@ async function checkedAccount({ pool, attempts }: Services, { email, password }:
   return account;
 }
 
+/** Who somebody is, with what the device has to know of the academy. */
+const told = async ({ pool }: Services, identity: Identity): Promise<Identity> => ({
+  ...identity,
+  madeUp: await inAcademy(pool, identity.academyId, isMadeUp, 'read only'),
+});
+
 /** Opens a session of an account, in place of any there was, and answers who it is. */
-export async function openSession(account: Account, request: Request, response: Response): Promise<void> {
+export async function openSession(
+  services: Services,
+  account: Account,
+  request: Request,
+  response: Response,
+): Promise<void> {
   await settled((done) => request.session.regenerate(done));
   request.session.identity = account.identity;
   request.session.shownHash = account.passwordHash;
@@ -33,7 +45,7 @@ export async function openSession(account: Account, request: Request, response: 
   delete request.session.shownHash;
   delete request.session.device;
   const { identity, deviceKey } = account;
-  response.status(201).json({ identity, deviceKey });
+  response.status(201).json({ identity: await told(services, identity), deviceKey });
 }
 
 /** The demo accounts' password is printed for all to see, so they sign in on the server's own machine only. */
@@ -45,7 +57,7 @@ export const signIn =
     if (account.demo && !demoAllowed) {
       throw new Refusal(403, 'demo-here-only', 'The demo accounts sign in on this machine only');
     }
-    await openSession(account, request, response);
+    await openSession(services, account, request, response);
   };
 
 export const signOut: RequestHandler = async (request, response) => {
@@ -59,5 +71,5 @@ export const whoIsSignedIn =
   async (request, response) => {
     const { identity, deviceKey } = request.session;
     if (!identity) await refuseEnded(services, request);
-    response.json(identity ? { identity, deviceKey } : null);
+    response.json(identity ? { identity: await told(services, identity), deviceKey } : null);
   };

@@ -81,7 +81,7 @@ async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry
   const build = await findBuild(client, entry.buildId);
   const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;
   const method = await findVersion(client, entry.methodId, entry.methodVersion);
-  const path = pathShotsOf([...shots, ...(await stoodOnFor(client, entry, shots))], entry.studentId);
+  const path = pathShotsOf([...shots, ...(await stoodOnFor(client, entry, shots))], entry.studentId, true);
   return checkReading(entry, {
     path,
     address: address as AddressEntry & LogEntry,

@@ -35,11 +35,19 @@ export interface NewAccount extends Identity {
   demo: boolean;
 }
 
+/** Whether the academy at hand is one of made-up students. */
+export async function isMadeUp(client: ClientBase): Promise<boolean> {
+  const { rows } = await client.query<{ made_up: boolean }>(
+    'select made_up from academy where id = current_academy()',
+  );
+  return rows[0]?.made_up ?? false;
+}
+
 /** Adds an instructor, and the academy where it is new, as the owner. */
 export async function addAccount(owner: ClientBase, account: NewAccount, madeAt: Date): Promise<void> {
   await owner.query(
-    'insert into academy (id, name, created_at) values ($1, $2, $3) on conflict (id) do nothing',
-    [account.academyId, account.academyName, madeAt],
+    'insert into academy (id, name, created_at, made_up) values ($1, $2, $3, $4) on conflict (id) do nothing',
+    [account.academyId, account.academyName, madeAt, account.madeUp ?? account.demo],
   );
   await owner.query(
     `insert into instructor (academy_id, id, email, name, password_hash, demo, role, created_at)

@@ -83,7 +83,7 @@ describe('a reading', () => {
       }),
     );
     const studentId = landed.student.id;
-    const by = pathShotsOf([{ ...landed.address, studentId, receivedAt: '' }, ...hit], studentId);
+    const by = pathShotsOf([{ ...landed.address, studentId, receivedAt: '' }, ...hit], studentId, true);
     expect(by.shots).toHaveLength(6);
     const judgement = judgementOf(landed.address, landed.build, world, by);
     // The shots decide it: without them it would be another one.

@@ -5,7 +5,18 @@ import { setup as exampleSetup } from '../../core/test/example';
 import { simulatedMonitor } from '../devices/simulatedMonitor';
 import { simulatedStudent } from '../devices/simulatedStudent';
 import type { Measured, Stance } from '../devices/types';
-import { landRecord, landTrial, newLook, newShots, newStandIn, newTrial } from './bodies';
+import {
+  landRecord,
+  landTrial,
+  newAddress,
+  newLesson,
+  newLook,
+  newPressure,
+  newShots,
+  newStandIn,
+  newStudent,
+  newTrial,
+} from './bodies';
 import { openWorld, type World } from './world';
 
 let world: World;
@@ -46,6 +57,42 @@ describe('the log of a trial', () => {
     for (const sent of [warm, file, back]) expect(log.find(({ id }) => id === sent.id)).toMatchObject(sent);
     const kept = log.find(({ id }) => id === file.id) as unknown as typeof file;
     expect(kept.shots).toEqual(file.shots);
+  });
+
+  test('what is simulated is kept of made-up students alone, and nothing of it of a real one', async () => {
+    const { ask, identity } = world.real;
+    const student = newStudent();
+    const lesson = newLesson(student.id);
+    const today = newAddress(lesson.id);
+    const agreed = newAddress(lesson.id, { standing: 'agreed' });
+    const land: [string, object][] = [
+      ['/api/students', student],
+      ['/api/lessons', lesson],
+      ['/api/entries', today],
+      ['/api/entries', agreed],
+    ];
+    for (const [path, body] of land) expect((await ask('POST', path, body)).status).toBe(201);
+    const trial = newTrial(today, agreed.id);
+    const fromFile = { trialId: null, place: null, source: 'file' as const, addressId: today.id };
+    for (const simulated of [
+      trial,
+      newShots(trial, { ...fromFile, source: 'simulated monitor' }),
+      newPressure(lesson.id, { source: 'simulated mat' }),
+    ]) {
+      const answer = await ask('POST', '/api/entries', simulated);
+      expect([answer.status, answer.body.faults?.[0]?.field]).toEqual([422, 'source']);
+    }
+    for (const own of [
+      newTrial(today, agreed.id, { source: 'by hand', primary: 'flew straight' }),
+      newShots(trial, fromFile),
+      newPressure(lesson.id, { source: 'file' }),
+    ])
+      expect((await ask('POST', '/api/entries', own)).status).toBe(201);
+    // What the device knows of the academy is told with who is signed in.
+    const session = async (coach: typeof world.real) =>
+      (await coach.ask('GET', '/api/session')).body.identity;
+    expect(await session(world.real)).toMatchObject({ instructorId: identity.instructorId, madeUp: false });
+    expect(await session(world.lantern)).toMatchObject({ madeUp: true });
   });
 
   test('a look is taken once, and no trial has a fourth', async () => {

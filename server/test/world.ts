@@ -88,6 +88,8 @@ export interface World {
   lantern: Coach;
   colleague: Coach;
   harbour: Coach;
+  /** Of an academy whose students are not made up. */
+  real: Coach;
   ask: Coach['ask'];
   signIn: (email: string, password?: string) => Promise<Answer>;
   close: () => Promise<void>;
@@ -123,9 +125,9 @@ export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}
   const method: HouseMethod = { id: methodId, version: 1, ...SHOULDERS_AND_NEUTRAL };
   const passwordHash = await hashPassword(PASSWORD);
   const accounts: (Identity & { email: string; demo: boolean })[] = [];
-  const academy = (academyName: string) => ({ academyId: uuidv7(), academyName });
+  const academy = (academyName: string, madeUp = true) => ({ academyId: uuidv7(), academyName, madeUp });
   const lantern = academy('Test Lantern');
-  const instructor = (of: { academyId: string; academyName: string }, name: string, demo = false) =>
+  const instructor = (of: ReturnType<typeof academy>, name: string, demo = false) =>
     accounts.push({
       ...of,
       instructorId: uuidv7(),
@@ -137,6 +139,7 @@ export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}
   instructor(lantern, 'Bo');
   instructor(academy('Test Harbour'), 'Cy');
   instructor(lantern, 'Demo', true);
+  instructor(academy('Test Quarry', false), 'Dee');
 
   const owner = new Client({ connectionString: adminUrl });
   await owner.connect();
@@ -192,6 +195,7 @@ export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}
     lantern: await coach(0),
     colleague: await coach(1),
     harbour: await coach(2),
+    real: await coach(4),
     ask,
     signIn,
     close: async () => {

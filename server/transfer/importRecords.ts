@@ -320,6 +320,8 @@ export async function takeChecked(pool: Pool, chunks: Bytes, importer: Importer)
     (ready) =>
       inAcademy(pool, academyId, async (client) => {
         const { taken, fresh } = await told(client, summary!, ready.groups);
+        // What was simulated in the academy of the file comes back as that.
+        await client.query("set local pedastance.bringing_in = 'on'");
         // Whoever was erased does not come back: the others are made ready anew.
         const all = taken.length === ready.groups.length;
         if (taken.length > 0)

@@ -12,6 +12,7 @@ import { cautionsToday } from '../../domain/facts';
 import { pathShotsOf } from '@pedastance/contract/pathShots';
 import { taughtRoute, weightSeen } from '../../domain/pressure';
 import { lastShoulderGoal } from '../../domain/records';
+import { useMadeUp } from '../../state/account';
 import { useRecords } from '../../state/records';
 
 /** Feet to judge: how they stand, with which club, by which method, and what the student came for. */
@@ -25,9 +26,10 @@ interface Judged {
 /** Makes the case of any feet of a student; all that is known of the student is the same in each. */
 export function useCaseOf(student: Student, body: StudentBody): (judged: Judged) => Case | null {
   const entries = useRecords((state) => state.entries);
+  const madeUp = useMadeUp();
   return useMemo(() => {
     const logged = Object.values(entries);
-    const { shots, simulated } = pathShotsOf(logged, student.id);
+    const { shots, simulated } = pathShotsOf(logged, student.id, madeUp);
     const { build, legs } = body;
     const known = {
       student,
@@ -53,9 +55,10 @@ export function useCaseOf(student: Student, body: StudentBody): (judged: Judged)
           route: taughtRoute(method, played.club, played.shot),
           now: new Date(),
           exceptions: own.exceptions,
+          madeUp,
         }),
         draft: { ...played, pinned: [], intake: { cameFor } },
       });
     };
-  }, [entries, student, body]);
+  }, [entries, student, body, madeUp]);
 }

@@ -5,7 +5,7 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useMemo, type ComponentType } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { currentOwner } from '../../state/account';
+import { currentOwner, useMadeUp } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { closeLesson, keepBeforeLeaving, lesson, openLesson, openStep } from '../../state/lesson';
 import type { Step } from '../../domain/lessonDraft';
@@ -66,6 +66,7 @@ const STEPS: Record<Step, ComponentType> = {
 function Header({ student }: { student: LessonContext['student'] }) {
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const madeUp = useMadeUp();
   return (
     <View role="banner" className="flex-row items-center gap-1 pr-3">
       <BackTo label={common.backTo(student.name)} href={`/students/${student.id}`} />
@@ -80,6 +81,7 @@ function Header({ student }: { student: LessonContext['student'] }) {
         </Body>
         <Quiet numberOfLines={1}>
           {inShort(student, new Date())}
+          {madeUp ? common.madeUp : ''}
           {student.cautions !== '' ? ` · ! ${student.cautions}` : ''}
         </Quiet>
       </View>

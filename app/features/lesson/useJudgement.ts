@@ -5,6 +5,7 @@ import { createContext, useContext, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
 import { taughtRoute, weightSeen, type WeightSeen } from '../../domain/pressure';
+import { useMadeUp } from '../../state/account';
 import { lesson } from '../../state/lesson';
 import { useRecords } from '../../state/records';
 import { useComputation } from '../../workers/useComputation';
@@ -25,14 +26,24 @@ function useWeightSeen(exceptions: readonly BandException[]): WeightSeen {
   const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   const pressures = useStore(lesson, (state) => state.draft?.pressures);
   const tests = useStore(lesson, (state) => state.draft?.tests);
+  const madeUp = useMadeUp();
   return useMemo(() => {
     if (!club) return NOTHING_SEEN;
     const route = taughtRoute(method, club, shot);
     const draft = { pressure: pressures?.[club] ?? null, ...(tests && { tests }) };
     const now = new Date();
     const logged = Object.values(entries);
-    return weightSeen({ entries: logged, studentId: student.id, club, route, now, draft, exceptions });
-  }, [student.id, method, entries, club, shot, pressures, tests, exceptions]);
+    return weightSeen({
+      entries: logged,
+      studentId: student.id,
+      club,
+      route,
+      now,
+      draft,
+      exceptions,
+      madeUp,
+    });
+  }, [student.id, method, entries, club, shot, pressures, tests, exceptions, madeUp]);
 }
 
 /** Today's address as the case it is; null before a club is chosen. */

@@ -15,6 +15,7 @@ import { useStudentLog } from '../../state/useStudentLog';
 import { useSpeech } from '../../state/useSpeech';
 import { useWide } from '../../ui/layout';
 import { startingFrom } from '../../state/lesson';
+import { useMadeUp } from '../../state/account';
 import { newestScreen, useRecords } from '../../state/records';
 import { feetOf, useLastRecord } from '../../state/useLastRecord';
 import type { LessonDraft } from '../../domain/lessonDraft';
@@ -83,6 +84,7 @@ export function StudentScreen() {
   const { student, records, loaded } = useStudentLog(id);
   const speech = useSpeech(student?.hand ?? 'right');
   const wide = useWide();
+  const madeUp = useMadeUp();
   const entries = useRecords((state) => state.entries);
   const logged = useMemo(() => {
     const trials = trialsOf(Object.values(entries), id);
@@ -105,7 +107,7 @@ export function StudentScreen() {
           {!wide && <BackTo label={messages.backToTheStudents} href="/students" />}
           <View className="flex-1">
             <Title>{student.name}</Title>
-            <Quiet>{inShort(student, new Date())}</Quiet>
+            <Quiet>{`${inShort(student, new Date())}${madeUp ? common.madeUp : ''}`}</Quiet>
           </View>
           <Link href={`/students/${id}/edit`} className="min-h-[48px] px-2 py-3">
             <Body tone="lagoon" className="font-semibold underline">

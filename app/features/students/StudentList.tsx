@@ -6,7 +6,7 @@ import BookIcon from 'lucide-react-native/icons/book-open';
 import SettingsIcon from 'lucide-react-native/icons/settings';
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { ScrollView, TextInput, View } from 'react-native';
-import { currentOwner, useAccount } from '../../state/account';
+import { currentOwner, useAccount, useMadeUp } from '../../state/account';
 import { useDrafts } from '../../state/drafts';
 import { erasedRead, searchStudents, useRecords } from '../../state/records';
 import { Button, IconButton } from '../../ui/Button';
@@ -15,6 +15,7 @@ import { useWide } from '../../ui/layout';
 import { Notice } from '../../ui/Notice';
 import { Body, Quiet, Title } from '../../ui/Words';
 import { day, inShort } from '../../domain/students';
+import { common } from '../../domain/common.messages';
 import { messages } from './StudentList.messages';
 import { Today } from './Today';
 
@@ -148,6 +149,7 @@ export function StudentList() {
   const away = useRecords((state) => state.serverAway);
   const drafts = useDrafts((state) => state.drafts);
   const academy = useAccount((state) => state.identity?.academyName ?? '');
+  const madeUp = useMadeUp();
   const [typed, setTyped] = useState('');
   const search = useRef<TextInput>(null);
   const path = usePathname();
@@ -181,7 +183,7 @@ export function StudentList() {
     <View role="navigation" aria-label={messages.students} className="h-full bg-paper">
       <View className="flex-row items-center justify-between pl-4 pr-2 pt-3">
         <View className="flex-1">
-          <Quiet>{academy}</Quiet>
+          <Quiet>{`${academy}${madeUp ? common.madeUpStudents : ''}`}</Quiet>
           <Title>{messages.students}</Title>
         </View>
         <IconButton

@@ -13,6 +13,7 @@ import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { stoodOnMat } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
+import { useMadeUp } from '../../../state/account';
 import { changeDraft, lesson } from '../../../state/lesson';
 import {
   closeMat,
@@ -119,12 +120,15 @@ export function LiveMat() {
   const speech = useSpeech(student.hand);
   const line = useStore(liveMat, (state) => state.line);
   const stands = useStandsNow();
+  const madeUp = useMadeUp();
   const [told, setTold] = useState<{ words: string; good: boolean } | null>(null);
   useSwingsFound();
   const hold = () => {
     const still = steadiest(lastOf(STOOD_MS));
     const setup = lesson.getState().draft?.setup;
     if (!still || !setup) return setTold({ words: messages.holdStill, good: false });
+    // A stand-in’s weight is no real student’s.
+    if (!madeUp) return setTold({ words: messages.notTaken, good: false });
     changeDraft({ setup: stoodOnMat(setup, still) });
     const { leadShare, leadHeelToe, trailHeelToe } = still;
     const words = messages.got(

@@ -16,6 +16,9 @@ export const messages = {
   title: 'Pressure',
   stand: 'Stand on the mat',
   simulated: 'A simulated student on a simulated mat: nothing of it is this student’s.',
+  lookedAtOnly:
+    'A stand-in’s swings: look at them as you like. Nothing of them is kept, and nothing is judged by them.',
+  notTaken: 'Seen on a stand-in: not taken for this student.',
   simulatedSwings: 'Swings and paths of a simulated student.',
   fromFile: 'Bring in a recording …',
   toFile: 'Save the swings as a file',

@@ -25,6 +25,7 @@ import { spoken } from '../../../domain/sentences';
 import { dayOf } from '../../../domain/students';
 import { pairsIn, pairsKept } from '../../../domain/pressureShots';
 import { lesson } from '../../../state/lesson';
+import { useMadeUp } from '../../../state/account';
 import { keepPressure, noteTrunk } from '../../../state/pressure';
 import { useRecords } from '../../../state/records';
 import { useSpeech } from '../../../state/useSpeech';
@@ -132,6 +133,8 @@ export function PressureTold({
   const draft = useStore(lesson, (state) => state.draft);
   const [fault, setFault] = useState('');
   const { swings, hangsBack, source } = pressure;
+  // What a stand-in simulates is no real student’s.
+  const mayKeep = useMadeUp() || source !== 'simulated mat';
   const routes = useMemo(() => swings.map(routeOfTrace), [swings]);
   const middle = ownMiddle(useExceptions());
   const told = useMemo(
@@ -177,10 +180,14 @@ export function PressureTold({
           onChange={(value) => noteTrunk(value === 'not' ? null : value === 'yes')}
         />
       )}
-      <View className="flex-row flex-wrap gap-2">
-        {first && <Button words={messages.keepCue} onPress={() => keep(first.pattern)} />}
-        <Button look={first ? 'quiet' : 'plain'} words={messages.keep} onPress={() => keep(null)} />
-      </View>
+      {mayKeep ? (
+        <View className="flex-row flex-wrap gap-2">
+          {first && <Button words={messages.keepCue} onPress={() => keep(first.pattern)} />}
+          <Button look={first ? 'quiet' : 'plain'} words={messages.keep} onPress={() => keep(null)} />
+        </View>
+      ) : (
+        <Notice kind="caution">{messages.lookedAtOnly}</Notice>
+      )}
       {fault !== '' && <Notice kind="trouble">{fault}</Notice>}
     </View>
   );

@@ -14,6 +14,7 @@ import {
 import { shotFigure, shotNumber } from '@pedastance/core/units';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { useMadeUp } from '../../../state/account';
 import { useUnits } from '../../../state/useSpeech';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
@@ -37,6 +38,7 @@ const SIMULATED = { value: 'simulated monitor' as const, words: messages.monitor
 function SeenBy({ of: { declared, chooseSource } }: { of: Declaring }) {
   const simulated = declared.source === SIMULATED.value;
   const [asked, setAsked] = useState(simulated);
+  const madeUp = useMadeUp();
   return (
     <View className="gap-1">
       <Choice
@@ -45,7 +47,7 @@ function SeenBy({ of: { declared, chooseSource } }: { of: Declaring }) {
         value={declared.source}
         onChange={chooseSource}
       />
-      {!asked && (
+      {!asked && madeUp && (
         <View className="flex-row">
           <Button look="quiet" words={messages.noStudentHereSimulateOne} onPress={() => setAsked(true)} />
         </View>
