@@ -1,4 +1,15 @@
-import { expect, figure, openLesson, press, signIn, step, test, typeFigure } from './product';
+import {
+  expect,
+  figure,
+  openLesson,
+  press,
+  signIn,
+  startAcademy,
+  step,
+  student,
+  test,
+  typeFigure,
+} from './product';
 import type { Page } from '@playwright/test';
 
 const places = (page: Page) => page.getByRole('tablist', { name: 'Places of the lesson' });
@@ -86,4 +97,64 @@ test('a reason is offered for what is agreed, and for nothing else', async ({ pa
   const reasons = page.getByTestId('reasons');
   await expect(reasons.getByRole('button')).not.toHaveCount(0);
   await expect(reasons).not.toContainText('trail');
+});
+
+test('what a colleague records is on the open page within five seconds, and what is read there does not jump', async ({
+  page,
+  product,
+  browser,
+}) => {
+  test.slow();
+  const name = 'Tamsin Wrenlow';
+  await signIn(page, product);
+  await student(page, name).click();
+  const cards = page.getByTestId('log-card');
+  await expect(cards.first()).toBeVisible();
+  const before = await cards.count();
+  const context = await browser.newContext();
+  const colleague = await context.newPage();
+  await signIn(colleague, product);
+  await openLesson(colleague, name, '5-iron');
+  await typeFigure(colleague, 'trailFlare', 'Trail flare', '14');
+  await step(colleague, 'keep');
+  await press(colleague, 'Record: nothing to change');
+  await expect(colleague.getByText('On this device and on the server.')).toBeVisible({ timeout: 20_000 });
+  const landedAt = Date.now();
+  await expect(cards).toHaveCount(before + 1, { timeout: 15_000 });
+  const took = Date.now() - landedAt;
+  expect(took).toBeLessThan(process.env.CI ? 15_000 : 6_000);
+  await expect(cards.first()).toContainText('5-iron');
+  await context.close();
+});
+
+test('a stand-in mat on a real student is looked at, and nothing of it is kept or judged by', async ({
+  page,
+  product,
+}) => {
+  test.slow();
+  await startAcademy(page, product, 'real@windy.example');
+  await expect(page.getByText('made-up students')).toHaveCount(0);
+  await press(page, 'Add a student');
+  await page.getByLabel('Name').fill('Rhea Lesson');
+  await page.getByRole('radio', { name: 'Right-handed' }).click();
+  await page.getByLabel('Height, cm').fill('172');
+  await press(page, 'Save and start a lesson');
+  await page.getByRole('radio', { name: '7-iron', exact: true }).click();
+  await press(page, 'Place the feet');
+  await typeFigure(page, 'trailFlare', 'Right flare', '15');
+  await expect(page.getByTestId('status-strip')).toHaveText('', { timeout: 20_000 });
+  await step(page, 'pressure');
+  await press(page, 'Stand on the mat');
+  await expect(page.getByRole('radio', { name: 'Swing 3', exact: true })).toBeVisible({ timeout: 60_000 });
+  await press(page, /^Hold/);
+  await expect(page.getByText('Seen on a stand-in: not taken for this student.')).toBeVisible();
+  await press(page, 'Step off');
+  await expect(page.getByText(/^▲ |^! /).or(page.getByText(/Nothing of them is kept/))).not.toHaveCount(0);
+  await expect(page.getByText(/Nothing of them is kept, and nothing is judged by them/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Keep/ })).toHaveCount(0);
+  await step(page, 'read');
+  await expect(page.getByTestId('judgement')).not.toContainText('simulated');
+  // Nor is there a simulated student to try on.
+  await step(page, 'try');
+  await expect(page.getByRole('button', { name: /simulate/i })).toHaveCount(0);
 });

@@ -8,6 +8,7 @@ import { noteContact } from './erased';
 import { closeOutbox, openOutbox, post, useOutbox } from './outbox';
 import {
   closeRecords,
+  followChanges,
   openRecords,
   openStudent,
   refreshStudent,
@@ -263,4 +264,32 @@ test('copies end after thirty days without the server; what is not sent stays', 
   expect(Object.keys(useRecords.getState().students)).toEqual(['student']);
   expect(await database.count('students')).toBe(0);
   expect(await database.count('outbox')).toBe(2);
+});
+
+test('what a colleague recorded comes to the log that is open here, and an answer with nothing in it draws nothing anew', async () => {
+  const entry = { id: 'theirs', kind: 'reading', studentId: 'student', madeAt: '2026-05-02T10:00:00Z' };
+  const asked: string[] = [];
+  let changed: Student[] = [landedStudent()];
+  globalThis.fetch = (async (path: string) => {
+    asked.push(path);
+    if (!path.startsWith('/api/changes'))
+      return answering({
+        ...{ student: landedStudent(), builds: [], screens: [], entries: [entry] },
+        ...{ more: false, last: '9', first: null },
+      });
+    const students = changed;
+    changed = [];
+    return answering({ students, methods: [], more: false, through: '8' });
+  }) as typeof fetch;
+  await followChanges(OWNER);
+  // Nobody has that log open here: it is not asked for.
+  expect(asked).toHaveLength(1);
+  await openStudent(OWNER, 'student');
+  useRecords.setState({ entries: {} });
+  changed = [landedStudent()];
+  await followChanges(OWNER);
+  expect(Object.keys(useRecords.getState().entries)).toEqual(['theirs']);
+  const before = useRecords.getState();
+  await followChanges(OWNER);
+  expect(useRecords.getState()).toBe(before);
 });

@@ -326,6 +326,18 @@ export async function letGo(owner: string, ids: readonly string[]): Promise<void
 
 export const erasedRead = (): void => useRecords.setState({ erased: [] });
 
+/** Whether a page of changes has none. */
+const isNothing = ({ students, methods, erased = [] }: Changes): boolean =>
+  students.length + methods.length + erased.length === 0;
+
+/** Notes that the server answered; where all stays as it was nothing is drawn anew. */
+function noteAnswer(owner: string, complete: boolean): void {
+  const { owner: shown, serverAway, copiesEnded, loaded, complete: before } = useRecords.getState();
+  if (shown !== owner) return;
+  if (serverAway || copiesEnded || !loaded || before !== complete)
+    useRecords.setState({ complete, serverAway: false, awayReason: null, copiesEnded: false, loaded: true });
+}
+
 /** Keeps a page of changes together with the place it goes up to, and shows it. */
 async function keepChanges(owner: string, answered: Changes, complete: boolean): Promise<void> {
   // A queued write is removed once its answer is kept: the queue is read before and after, so that none is missed between.
@@ -361,13 +373,23 @@ async function keepChanges(owner: string, answered: Changes, complete: boolean):
   await noteContact(owner, Date.now());
 }
 
-/** Brings the students and the methods up to the server's, page by page. A server that is away changes nothing. */
-export async function refreshStudents(owner: string): Promise<void> {
+/**
+ * Brings the students and the methods up to the server's, page by page. A server that is away changes nothing.
+ * @returns the students that had changed there
+ */
+export async function refreshStudents(owner: string): Promise<string[]> {
+  const changed: string[] = [];
   try {
     const database = await deviceDatabase();
     let place = (await database.get('device', changesKey(owner))) as ChangesPlace | undefined;
     for (let more = true; more;) {
       const answered = await api.changes(owner, place?.through ?? null);
+      if (place && isNothing(answered)) {
+        noteAnswer(owner, place.complete);
+        await noteContact(owner, Date.now());
+        break;
+      }
+      changed.push(...answered.students.map(({ id }) => id));
       // The first answer has the newest students of all; what is beyond it stays on the server.
       const complete: boolean = place ? place.complete : !answered.more;
       more = place !== undefined && answered.more;
@@ -377,6 +399,7 @@ export async function refreshStudents(owner: string): Promise<void> {
   } catch (error) {
     noteFailure(error);
   }
+  return changed;
 }
 
 /** Looks for students by words on the server, and keeps those found on the device. */
@@ -469,6 +492,13 @@ export async function refreshStudent(owner: string, id: string): Promise<void> {
     if (useRecords.getState().students[id] && error instanceof Refused && !isSignedOut(error)) return;
     noteFailure(error);
   }
+}
+
+/** Brings over what colleagues and other devices changed: the students, the methods, and the logs that are open here. */
+export async function followChanges(owner: string): Promise<void> {
+  const changed = await refreshStudents(owner);
+  const { opened } = useRecords.getState();
+  for (const id of changed) if (opened[id]) await refreshStudent(owner, id);
 }
 
 /**

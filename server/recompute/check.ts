@@ -52,6 +52,7 @@ async function stoodOnFor(
   { studentId, madeAt }: LogEntry,
   shots: readonly LogEntry[],
 ): Promise<LogEntry[]> {
+  if (shots.length === 0) return [];
   const named = shots.flatMap((each) => (each.kind === 'shots' ? [each.addressId] : []));
   const lessons = shots.flatMap((each) => (each.kind === 'pressure' ? [each.lessonId] : []));
   const { rows } = await client.query<{ id: string }>(

@@ -4,7 +4,7 @@ import { closeDrafts, openDrafts } from '../../state/drafts';
 import { closeMethodDrafts, openMethodDrafts } from '../../state/methodDrafts';
 import { ChangedElsewhere, closeOutbox, NotKept, openOutbox, sendQueue, retryNow } from '../../state/outbox';
 import { startPreferences } from '../../state/preferences';
-import { closeRecords, openRecords, refreshStudents, useRecords } from '../../state/records';
+import { closeRecords, followChanges, openRecords, refreshStudents, useRecords } from '../../state/records';
 import { openSealed } from '../../state/sealing';
 import { hearTabs } from '../../state/tabs';
 import { closeToday, openToday } from '../../state/today';
@@ -68,6 +68,24 @@ function pollServer(): void {
   }, POLL_INTERVAL_MS);
 }
 
+/** What others changed is asked for so often while the page is seen, and when it is seen again, ms. */
+const FOLLOW_INTERVAL_MS = 4_000;
+
+/** Brings over what others changed, once at a time; while the server is away the other poll looks for it. */
+function followOthers(): void {
+  let busy = false;
+  const follow = async () => {
+    const { owner, serverAway, loaded } = useRecords.getState();
+    const seen = document.visibilityState === 'visible' && useAccount.getState().status === 'signed in';
+    if (!owner || !loaded || serverAway || !seen || busy) return;
+    busy = true;
+    await followChanges(owner).catch(() => undefined);
+    busy = false;
+  };
+  setInterval(() => void follow(), FOLLOW_INTERVAL_MS);
+  document.addEventListener('visibilitychange', () => void follow());
+}
+
 /** The shell opens with no server from then on. */
 function registerServiceWorker(): void {
   if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
@@ -99,6 +117,7 @@ export function startApp(): void {
   followErased();
   followTabs();
   pollWhileAway();
+  followOthers();
   registerServiceWorker();
   void startPreferences();
   void startAccount();
