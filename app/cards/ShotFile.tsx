@@ -4,6 +4,7 @@ import { SHOT_FIGURES, SHOT_RANGES } from '@pedastance/core/trial';
 import { shotFigure } from '@pedastance/core/units';
 import { useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
+import { Working } from './Working';
 import { headerKey } from '../domain/headerKey';
 import { COLUMN_NAMES } from '../domain/shotColumns';
 import { prefer, usePreferences } from '../state/preferences';
@@ -77,7 +78,8 @@ function useMapping(file: ShotFile, student: Student) {
   const remembered = usePreferences((state) => state.shotFiles);
   const [changed, setChanged] = useState<ColumnSource[] | null>(null);
   const asked = useMemo(() => ({ ask: 'rows' as const, of: { text: file.text } }), [file]);
-  const { answer: table } = useComputation(asked);
+  const tabling = useComputation(asked);
+  const { answer: table } = tabling;
   const headers = useMemo(() => table?.[0] ?? [], [table]);
   const rows = useMemo(() => table?.slice(1) ?? [], [table]);
   const signature = headerKey(headers);
@@ -92,7 +94,7 @@ function useMapping(file: ShotFile, student: Student) {
   const { answer: read } = useComputation(question);
   const remember = () =>
     prefer({ shotFiles: { ...usePreferences.getState().shotFiles, [signature]: [...sources] } });
-  return { table, headers, rows, sources, setSources: setChanged, open, ready, read, remember };
+  return { tabling, table, headers, rows, sources, setSources: setChanged, open, ready, read, remember };
 }
 
 interface ReadShotFileProps {
@@ -106,11 +108,11 @@ interface ReadShotFileProps {
 
 /** A chosen file: its columns, what would be kept of it, and what is done with it. Nothing is written before. */
 export function ReadShotFile({ student, file, before, children }: ReadShotFileProps) {
-  const { table, headers, rows, sources, setSources, open, ready, read, remember } = useMapping(
+  const { tabling, table, headers, rows, sources, setSources, open, ready, read, remember } = useMapping(
     file,
     student,
   );
-  if (!table) return <Body>{messages.reading}</Body>;
+  if (!table) return <Working of={tabling} words={messages.reading} />;
   if (rows.length === 0) {
     return <Notice kind="trouble">{messages.expectedAHeader(file.name)}</Notice>;
   }

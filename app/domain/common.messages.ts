@@ -6,6 +6,8 @@ export const common = {
   less: 'Less',
   studentNotHere: 'This student is not on this device.',
   working: 'Working …',
+  couldNotBeWorkedOut: 'This could not be worked out.',
+  tryAgain: 'Try again',
   club: 'Club',
   cancel: 'Cancel',
   undo: 'Undo',

@@ -1,4 +1,4 @@
-import { act, render } from '@testing-library/react';
+import { act, render, waitFor } from '@testing-library/react';
 import type { Question } from './requests';
 import { useComputation, type Computation } from './useComputation';
 
@@ -6,6 +6,7 @@ import { useComputation, type Computation } from './useComputation';
 class SlowWorker {
   static all: SlowWorker[] = [];
   onmessage: (event: { data: unknown }) => void = () => undefined;
+  onerror: (event: { preventDefault: () => void }) => void = () => undefined;
   asked: unknown[] = [];
   ended = false;
   constructor() {
@@ -19,6 +20,10 @@ class SlowWorker {
   }
   tell(data: unknown) {
     act(() => this.onmessage({ data }));
+  }
+  /** As where its file cannot be had. */
+  break() {
+    act(() => this.onerror({ preventDefault: () => undefined }));
   }
 }
 
@@ -75,4 +80,38 @@ test('stopped, it answers nothing until something else is asked; gone, its worke
   expect(now().answer).toEqual([['b']]);
   view.unmount();
   expect(SlowWorker.all[1]!.ended).toBe(true);
+});
+
+/** What the page works out with is loaded first. */
+const PATIENCE = { timeout: 20_000 };
+const settled = () => act(() => new Promise((resolve) => setTimeout(resolve, 50)));
+
+test('a worker that cannot be loaded, or throws, is no end: the page works it out', async () => {
+  const { ask, now } = asking(question('a,b'));
+  SlowWorker.all[0]!.break();
+  await waitFor(() => expect(now()).toMatchObject({ answer: [['a', 'b']], failed: false }), PATIENCE);
+  ask(question('c,d'));
+  SlowWorker.all[1]!.tell({ failed: 'thrown' });
+  await waitFor(() => expect(now().answer).toEqual([['c', 'd']]), PATIENCE);
+});
+
+test('what the page cannot work out either is told, and asked again', async () => {
+  const bad = { ask: 'rows', of: {} } as unknown as Question<'rows'>;
+  const { now } = asking(bad);
+  SlowWorker.all[0]!.break();
+  await waitFor(() => expect(now()).toMatchObject({ answer: null, failed: true }), PATIENCE);
+  act(() => now().again());
+  expect(now().failed).toBe(false);
+  SlowWorker.all[1]!.tell({ answer: [['late']] });
+  expect(now().answer).toEqual([['late']]);
+});
+
+test('an older question is not worked out on the page once a newer one is asked', async () => {
+  const { ask, now } = asking(question('a'));
+  SlowWorker.all[0]!.break();
+  ask(question('b'));
+  await settled();
+  expect(now().answer).toBeNull();
+  SlowWorker.all.at(-1)!.tell({ answer: [['b']] });
+  expect(now().answer).toEqual([['b']]);
 });

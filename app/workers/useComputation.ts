@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Answers, Question } from './requests';
 
-type Told<Answer> = { done: number } | { answer: Answer };
+/** What a worker tells: how far it is, the answer, or why there is none. */
+type Told<Answer> = { done: number } | { answer: Answer } | { failed: string };
 
 export interface Computation<Answer> {
   /** Null while it is at work, and where nothing was asked. */
@@ -9,12 +10,17 @@ export interface Computation<Answer> {
   /** How much of work that lasts is done, 0 to 1; null while there is nothing to tell. */
   done: number | null;
   stopped: boolean;
+  /** Neither a worker nor the page could work it out. */
+  failed: boolean;
   stop: () => void;
+  /** Asks the same question once more. */
+  again: () => void;
 }
 
 /**
  * Asks a question in a worker of its own. A newer question ends the work on an older one;
- * so does stop, after which nothing is answered until something else is asked.
+ * so does stop, after which nothing is answered until something else is asked. Where the worker cannot be loaded, or
+ * throws, the page works it out itself.
  */
 export function useComputation<Ask extends keyof Answers>(
   question: Question<Ask> | null,
@@ -22,9 +28,11 @@ export function useComputation<Ask extends keyof Answers>(
   type Answer = Answers[Ask];
   const worker = useRef<Worker | null>(null);
   const busy = useRef(false);
-  const [told, setTold] = useState<{ question: Question<Ask> | null } & Partial<Computation<Answer>>>({
-    question: null,
-  });
+  const asked = useRef<Question<Ask> | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  const [told, setTold] = useState<
+    { question: Question<Ask> | null } & Partial<Omit<Computation<Answer>, 'stop' | 'again'>>
+  >({ question: null });
   const end = useCallback(() => {
     worker.current?.terminate();
     worker.current = null;
@@ -32,25 +40,53 @@ export function useComputation<Ask extends keyof Answers>(
   }, []);
   useEffect(() => end, [end]);
   useEffect(() => {
+    asked.current = question;
     if (busy.current) end();
     if (!question) return;
-    const at = (worker.current ??= new Worker(new URL('./compute', window.location.href)));
-    busy.current = true;
-    at.onmessage = ({ data }: MessageEvent<Told<Answer>>) => {
-      if ('answer' in data) busy.current = false;
-      setTold({ question, ...data });
+    const onPage = async () => {
+      end();
+      const { answerTo } = await import('./answers');
+      if (asked.current !== question) return;
+      try {
+        setTold({ question, answer: answerTo(question) });
+      } catch {
+        setTold({ question, failed: true });
+      }
     };
-    at.postMessage(question);
-  }, [question, end]);
+    const failed = () => void onPage().catch(() => setTold({ question, failed: true }));
+    try {
+      const at = (worker.current ??= new Worker(new URL('./compute', window.location.href)));
+      busy.current = true;
+      at.onmessage = ({ data }: MessageEvent<Told<Answer>>) => {
+        if ('failed' in data) return failed();
+        if ('answer' in data) busy.current = false;
+        setTold({ question, ...data });
+      };
+      at.onerror = (event) => {
+        event.preventDefault();
+        failed();
+      };
+      at.postMessage(question);
+    } catch {
+      failed();
+    }
+  }, [question, end, attempt]);
   const stop = useCallback(() => {
+    asked.current = null;
     end();
     setTold({ question, stopped: true });
   }, [end, question]);
+  const again = useCallback(() => {
+    setTold({ question: null });
+    setAttempt((before) => before + 1);
+  }, []);
   const ours = told.question === question ? told : null;
   return {
     answer: ours?.answer ?? null,
     done: ours?.done ?? null,
     stopped: ours?.stopped ?? false,
+    failed: ours?.failed ?? false,
     stop,
+    again,
   };
 }

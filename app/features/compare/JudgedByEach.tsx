@@ -5,11 +5,11 @@ import { doSentences, stopsSentence, type Speech } from '@pedastance/core/phrase
 import type { Body as StudentBody } from '@pedastance/core/turn';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { Working } from '../../cards/Working';
 import { Body, Quiet } from '../../ui/Words';
 import { useComputation } from '../../workers/useComputation';
 import type { Feet } from './feet';
 import { useCaseOf } from './useCaseOf';
-import { common } from '../../domain/common.messages';
 
 interface JudgedByEachProps {
   student: Student;
@@ -49,7 +49,8 @@ export function JudgedByEach({ student, body, feet, methods, speech }: JudgedByE
     const of = methods.flatMap((method) => caseOf({ setup, played, cameFor, method }) ?? []);
     return { ask: 'judgeEach' as const, of };
   }, [caseOf, feet, methods]);
-  const { answer } = useComputation(question);
+  const computation = useComputation(question);
+  const { answer } = computation;
   return (
     <View className="flex-row gap-3" testID="judged-by-each" aria-live="polite">
       {answer ? (
@@ -63,7 +64,7 @@ export function JudgedByEach({ student, body, feet, methods, speech }: JudgedByE
           />
         ))
       ) : (
-        <Quiet>{common.working}</Quiet>
+        <Working of={computation} />
       )}
     </View>
   );

@@ -3,6 +3,7 @@ import { doSentences, inFootWords, THING_NAMES, thingSentences, type Speech } fr
 import { figureOf, type Setup } from '@pedastance/core/setup';
 import { useState } from 'react';
 import { Text, View } from 'react-native';
+import { Working } from '../../cards/Working';
 import { useStore } from 'zustand';
 import { lesson, openStep, replaceAgreed } from '../../state/lesson';
 import { prefer } from '../../state/preferences';
@@ -20,7 +21,7 @@ import { FeetRows, LoadRows } from './MeasureRows';
 import { LeaveAsItIs } from './LeaveAsItIs';
 import { NeedsClub } from './NeedsClub';
 import { TurnPanel } from './TurnPanel';
-import { useJudgement } from './useJudgement';
+import { useJudgement, useJudgementNow } from './useJudgement';
 import { useReading } from './useReading';
 import { useSettled } from './useSettled';
 import { WorkPlace } from './WorkPlace';
@@ -127,7 +128,8 @@ function ToDo({ todo, said, taken, onPress, speech }: ToDoProps) {
 /** The judgement's things to do, with what they buy. */
 function ThingsToDo({ setup, agreed, judgement, speech }: TellProps) {
   const lift = useLeadHeelLift();
-  if (!judgement) return <Quiet>{common.working}</Quiet>;
+  const now = useJudgementNow();
+  if (!judgement) return <Working of={now} />;
   const { things } = judgement;
   return (
     <View className="gap-2" testID="things-to-do">

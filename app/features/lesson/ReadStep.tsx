@@ -4,6 +4,7 @@ import type { Setup } from '@pedastance/core/setup';
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { Working } from '../../cards/Working';
 import { useStore } from 'zustand';
 import { changeDraft, lesson, openStep } from '../../state/lesson';
 import { Button } from '../../ui/Button';
@@ -26,13 +27,12 @@ import { useLessonContext } from './context';
 import { OwnBands, PartingChoices, useExceptions } from './Exceptions';
 import { LastPressure } from './pressure/LastPressure';
 import { NeedsClub } from './NeedsClub';
-import { useJudgement } from './useJudgement';
+import { useJudgementNow } from './useJudgement';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
 import { Cautions } from '../../cards/StudentFacts';
 import { NotMeasured } from './NotMeasured';
-import { common } from '../../domain/common.messages';
 import { messages } from './ReadStep.messages';
 
 /** The findings that come from one, straight or through another. */
@@ -172,7 +172,8 @@ function Findings() {
   const { student, method } = useLessonContext();
   const speech = useSpeech(student.hand);
   const read = useReading();
-  const judgement = useJudgement();
+  const now = useJudgementNow();
+  const { judgement } = now;
   const widest = ownWidest(useExceptions());
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
   if (!read) return null;
@@ -189,7 +190,7 @@ function Findings() {
           <PartingChoices judgement={judgement} />
         </>
       ) : (
-        <Quiet>{common.working}</Quiet>
+        <Working of={now} />
       )}
       <OwnBands />
       {club && <LastPressure club={club} />}

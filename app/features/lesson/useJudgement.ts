@@ -8,7 +8,7 @@ import { taughtRoute, weightSeen, type WeightSeen } from '../../domain/pressure'
 import { useMadeUp } from '../../state/account';
 import { lesson } from '../../state/lesson';
 import { useRecords } from '../../state/records';
-import { useComputation } from '../../workers/useComputation';
+import { useComputation, type Computation } from '../../workers/useComputation';
 import { useLessonContext } from './context';
 import { useGoal } from './turning';
 import { useLessonPath } from './useLessonPath';
@@ -85,17 +85,28 @@ export function useCase(): Case | null {
 }
 
 /** The one judgement of today's address, worked out beside the screen; the last one stands until the next is there. */
-export function useNewJudgement(): Judgement | null {
+export function useNewJudgement(): JudgementNow {
   const of = useCase();
   const question = useMemo(() => of && { ask: 'judge' as const, of }, [of]);
-  const { answer } = useComputation(question);
+  const { answer, failed, again } = useComputation(question);
   const [told, setTold] = useState<Judgement | null>(null);
   const known = answer || !question ? answer : told;
   if (known !== told) setTold(known);
-  return known;
+  return useMemo(() => ({ judgement: known, failed, again }), [known, failed, again]);
 }
 
-export const JudgementContext = createContext<Judgement | null>(null);
+/** The judgement as far as it is worked out; where it could not be, that, and the way to ask again. */
+export interface JudgementNow extends Pick<Computation<Judgement>, 'failed' | 'again'> {
+  judgement: Judgement | null;
+}
+
+export const JudgementContext = createContext<JudgementNow>({
+  judgement: null,
+  failed: false,
+  again: () => undefined,
+});
+
+export const useJudgementNow = (): JudgementNow => useContext(JudgementContext);
 
 /** The lesson's one judgement; null until it is there. */
-export const useJudgement = (): Judgement | null => useContext(JudgementContext);
+export const useJudgement = (): Judgement | null => useJudgementNow().judgement;

@@ -5,6 +5,7 @@ import type { DECISIONS, FactorialVerdict, Look, LookResult } from '@pedastance/
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { Working } from '../../cards/Working';
 import { wholeGhost } from '../../plan/drawing';
 import { Plan, stillScene } from '../../plan/Plan';
 import { usePreferences } from '../../state/preferences';
@@ -22,7 +23,6 @@ import { hitsOf, planOf, trialsOf, type Trial } from '../../domain/trials';
 import { TrialResult } from '../../cards/TrialResult';
 import { useSpeech, useUnits } from '../../state/useSpeech';
 import { Waiting } from '../../ui/Waiting';
-import { common } from '../../domain/common.messages';
 import { messages } from './TrialScreen.messages';
 
 const DECISION_WORDS: Record<(typeof DECISIONS)[number], string> = {
@@ -105,8 +105,10 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
     const of = { plan: planOf(trial), changes: apart.changes.length, shots: trial.factorialShots, painUp };
     return { ask: 'apart' as const, of };
   }, [trial, apart, look, painUp]);
-  const { answer } = useComputation(whole);
-  const { answer: factorialAnswer } = useComputation(parts);
+  const computation = useComputation(whole);
+  const { answer } = computation;
+  const ofParts = useComputation(parts);
+  const { answer: factorialAnswer } = ofParts;
   if (look === 0) {
     return <Body>{messages.noLookYetDecidesShots(OUTCOME_WORDS[primary].name, hitsOf(trial).length)}</Body>;
   }
@@ -124,7 +126,7 @@ function Said({ trial, speech }: { trial: Trial; speech: Speech }) {
       </>
     );
   }
-  if (!answer) return <Body>{common.working}</Body>;
+  if (!answer) return <Working of={parts ? ofParts : computation} />;
   return (
     <>
       <CheckNotice check={last!.check} speech={speech} />

@@ -8,7 +8,7 @@ import {
 } from '@pedastance/core/balance';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { common } from '../../../domain/common.messages';
+import { Working } from '../../../cards/Working';
 import { faultsWords } from '../../../domain/fileFaults';
 import { headerKey } from '../../../domain/headerKey';
 import { prefer, usePreferences } from '../../../state/preferences';
@@ -110,7 +110,8 @@ export function PressureFile() {
   const remembered = usePreferences((state) => state.pressureFiles);
   const [asked, setAsked] = useState<Asked | null>(null);
   const [tooLarge, setTooLarge] = useState(false);
-  const { answer } = useComputation(asked);
+  const computation = useComputation(asked);
+  const { answer } = computation;
   const refused = answer && 'faults' in answer ? answer : null;
   const read = answer && !('faults' in answer) ? answer : null;
   // A header that was mapped before is read the same way.
@@ -142,7 +143,7 @@ export function PressureFile() {
       <View className="flex-row">
         <Button look="plain" words={step.fromFile} onPress={() => void bring()} />
       </View>
-      {asked && !answer && <Quiet>{common.working}</Quiet>}
+      {asked && !answer && <Working of={computation} />}
       {tooLarge && (
         <Notice kind="trouble" live>
           {messages.tooLarge}

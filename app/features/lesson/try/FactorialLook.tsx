@@ -2,11 +2,12 @@ import type { Student } from '@pedastance/contract';
 import { decisionOf, type FactorialVerdict } from '@pedastance/core/trial';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { Working } from '../../../cards/Working';
 import { lesson, replaceAgreed } from '../../../state/lesson';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Notice } from '../../../ui/Notice';
-import { Heading, Quiet } from '../../../ui/Words';
+import { Heading } from '../../../ui/Words';
 import { useComputation } from '../../../workers/useComputation';
 import { FactorialResult } from '../../../cards/FactorialResult';
 import { planOf, type Trial } from '../../../domain/trials';
@@ -33,7 +34,8 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
     const of = { plan: planOf(trial), changes, shots: trial.factorialShots, painUp: pain === 'yes' };
     return { ask: 'apart' as const, of };
   }, [pain, trial, changes]);
-  const { answer } = useComputation(question);
+  const computation = useComputation(question);
+  const { answer } = computation;
   const take = async () => {
     if (!answer) return;
     const { verdict, because, effects, helps } = answer;
@@ -64,7 +66,7 @@ export function FactorialLook({ student, trial }: { student: Student; trial: Tri
         value={pain}
         onChange={setPain}
       />
-      {pain !== null && !answer && <Quiet>{common.working}</Quiet>}
+      {pain !== null && !answer && <Working of={computation} />}
       {answer && (
         <>
           <FactorialResult trial={trial} verdict={answer} speech={speech} units={units} />

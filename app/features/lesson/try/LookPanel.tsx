@@ -2,11 +2,12 @@ import type { LookEntry, Student } from '@pedastance/contract';
 import { decisionOf, isLastLook, type Look, type TrialVerdict } from '@pedastance/core/trial';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { Working } from '../../../cards/Working';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
 import { Notice } from '../../../ui/Notice';
-import { Body, Heading, Quiet } from '../../../ui/Words';
+import { Body, Heading } from '../../../ui/Words';
 import { useComputation } from '../../../workers/useComputation';
 import { planOf, type Trial } from '../../../domain/trials';
 import { TrialResult } from '../../../cards/TrialResult';
@@ -43,7 +44,8 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
           },
     [pain, trial, look],
   );
-  const { answer, done } = useComputation(question);
+  const computation = useComputation(question);
+  const { answer, done } = computation;
   const take = async (decision: LookEntry['decision']) => {
     if (!answer) return;
     if (decision !== decisionOf(answer.verdict.verdict) && note.trim() === '') {
@@ -74,7 +76,10 @@ export function LookPanel({ student, trial, look }: { student: Student; trial: T
         onChange={setPain}
       />
       {pain !== null && !answer && (
-        <Quiet>{done === null ? common.working : messages.workingDone(Math.round(100 * done))}</Quiet>
+        <Working
+          of={computation}
+          words={done === null ? undefined : messages.workingDone(Math.round(100 * done))}
+        />
       )}
       {answer && says && (
         <>
