@@ -1,4 +1,6 @@
 import { act, render, waitFor } from '@testing-library/react';
+// Loaded beforehand: what is tried is not how fast a file of this size is read.
+import './answers';
 import type { Question } from './requests';
 import { useComputation, type Computation } from './useComputation';
 
