@@ -137,7 +137,8 @@ test('a stand-in mat on a real student is looked at, and nothing of it is kept o
   await press(page, 'Add a student');
   await page.getByLabel('Name').fill('Rhea Lesson');
   await page.getByRole('radio', { name: 'Right-handed' }).click();
-  await page.getByLabel('Height, cm').fill('172');
+  await page.getByLabel('Year of birth').fill('1984');
+  await page.getByLabel(/^Height/).fill('68');
   await press(page, 'Save and start a lesson');
   await page.getByRole('radio', { name: '7-iron', exact: true }).click();
   await press(page, 'Place the feet');
@@ -149,7 +150,6 @@ test('a stand-in mat on a real student is looked at, and nothing of it is kept o
   await press(page, /^Hold/);
   await expect(page.getByText('Seen on a stand-in: not taken for this student.')).toBeVisible();
   await press(page, 'Step off');
-  await expect(page.getByText(/^▲ |^! /).or(page.getByText(/Nothing of them is kept/))).not.toHaveCount(0);
   await expect(page.getByText(/Nothing of them is kept, and nothing is judged by them/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Keep/ })).toHaveCount(0);
   await step(page, 'read');
