@@ -10,7 +10,7 @@ import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useLessonContext } from './context';
 import { useLessonPath } from './useLessonPath';
-import { useGoal, useLeadHeelLift, useOwnDifference, usePlumbPlace, useTurningBody } from './turning';
+import { useGoal, useLiftOnFeet, useOwnDifference, usePlumbPlace, useTurningBody } from './turning';
 import { messages } from './LessonPlan.messages';
 
 /** Steps in which feet and loads are taken hold of. */
@@ -32,7 +32,7 @@ export function LessonPlan() {
     state.standing === 'agreed' ? (state.draft?.setup ?? null) : null,
   );
   const body = useTurningBody();
-  const leadHeelLift = useLeadHeelLift();
+  const leadHeelLift = useLiftOnFeet();
   const goal = useGoal();
   const personal = useLessonPath();
   // Before any shot it would say nothing of this student: the plan waits for the first.

@@ -21,7 +21,7 @@ import { useLessonContext } from './context';
 import { useBudgets, type Turning } from '../../cards/turning';
 import { useSettled } from './useSettled';
 import { WhereItStops } from '../../cards/WhereItStops';
-import { useGoal, useLeadHeelLift, useOwnDifference, useTurningBody } from './turning';
+import { useGoal, useLiftOnFeet, useOwnDifference, useTurningBody } from './turning';
 import { common } from '../../domain/common.messages';
 import { messages } from './TurnPanel.messages';
 
@@ -162,7 +162,7 @@ export function TurnPanel({ speech }: { speech: Speech }) {
   const { student } = useLessonContext();
   const body = useTurningBody();
   const setup = useSettled(currentSetup);
-  const turning = useBudgets(body, setup, useLeadHeelLift(), useGoal(), useOwnDifference());
+  const turning = useBudgets(body, setup, useLiftOnFeet(), useGoal(), useOwnDifference());
   const [open, setOpen] = useState(false);
   if (!setup) return null;
   if (!turning) {

@@ -8,8 +8,20 @@ import { useLessonContext } from './context';
 /** What this student brings to a turn; null before the legs have been screened. */
 export const useTurningBody = (): TurningBody | null => useLessonContext().legs;
 
-/** How far the lead heel may come up in this lesson, mm. */
+/** How far the lead heel is agreed to come up in this lesson's change, mm; 0 where the change leaves it. */
 export const useLeadHeelLift = (): number => useStore(lesson, (state) => state.draft?.leadHeelLift ?? 0);
+
+/**
+ * How far the lead heel comes up on the feet that are shown, mm: on today's feet as was agreed and recorded with this club, on
+ * agreed ones as the change has it where it speaks of it.
+ */
+export function useLiftOnFeet(): number {
+  const { own } = useLessonContext();
+  const inChange = useStore(lesson, ({ draft, standing }) =>
+    standing === 'agreed' ? (draft?.leadHeelLift ?? 0) : 0,
+  );
+  return inChange > 0 ? inChange : (own.agreed.find(({ item }) => item === 'leadHeelLift')?.to ?? 0);
+}
 
 /** By how much the lesson's method itself has the trail foot further out with this club, degrees. */
 export function useOwnDifference(): number {

@@ -33,6 +33,8 @@ function Found({ record, speech }: { record: LogRecord; speech: Speech }) {
 
 function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
   if (!record.change || !record.agreed) return null;
+  const before = record.reading.judgement?.rests?.agreed.find(({ item }) => item === 'leadHeelLift');
+  const liftBefore = before?.to ?? 0;
   return (
     <View className="gap-1 border-l-4 border-lagoon pl-3">
       {differences(record.address.setup, record.agreed.setup).map((each) => (
@@ -41,10 +43,10 @@ function Changed({ record, speech }: { record: LogRecord; speech: Speech }) {
           <FigureWords className="text-base">{`${each.from === null ? 'not looked at' : changeFigure(each, each.from, speech)} → ${changeFigure(each, each.to, speech)}`}</FigureWords>
         </View>
       ))}
-      {record.change.leadHeelLift > 0 && (
+      {record.change.leadHeelLift !== liftBefore && (
         <View className="flex-row flex-wrap items-baseline justify-between gap-x-3">
           <Body>{spoken(messages.leadHeelUpGoingBack, speech)}</Body>
-          <FigureWords className="text-base">{`0 → ${lengthWithUnit(record.change.leadHeelLift, speech.length)}`}</FigureWords>
+          <FigureWords className="text-base">{`${liftBefore > 0 ? lengthWithUnit(liftBefore, speech.length) : '0'} → ${lengthWithUnit(record.change.leadHeelLift, speech.length)}`}</FigureWords>
         </View>
       )}
       <Body>{record.change.reason}</Body>

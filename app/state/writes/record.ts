@@ -93,7 +93,8 @@ function entriesOf(toRecord: ToRecord, intakeId: string | null) {
     readingId: read.id,
     fromAddressId: today.id,
     toAddressId: agreed.id,
-    leadHeelLift: draft.leadHeelLift,
+    // A change that does not speak of the heel leaves it as it was agreed.
+    leadHeelLift: Math.max(draft.leadHeelLift, toRecord.judged?.leadHeelLift ?? 0),
     shoulderGoal: draft.shoulderGoal,
     reason: draft.reason.trim(),
     feel: draft.feel.trim(),
