@@ -1,3 +1,4 @@
+import { inAcademy } from '../store/database';
 import { runErasures } from '../store/erasures';
 import { keepHouse } from '../store/housekeeping';
 import {
@@ -10,6 +11,7 @@ import {
   newLesson,
   newStudent,
 } from './bodies';
+import { messages as keptMessages } from '../../app/features/privacy/KeptScreen.messages';
 import { rowsOf, studentTables, WITHOUT_STUDENTS } from './catalogue';
 import { asAdmin, openWorld, type World } from './world';
 
@@ -70,6 +72,25 @@ describe('consent', () => {
   });
 });
 
+/** By which words “What is kept where” tells of each table that has anything of a student. */
+const TOLD_AS: Record<string, string> = {
+  ...{ student: 'Name, hand', student_word: 'Name, hand', build: 'build and shoe', consent: 'Who said yes' },
+  ...{
+    leg_screen: 'Tests of the legs',
+    screened_item: 'Tests of the legs',
+    earlier_turn: 'Tests of the legs',
+  },
+  ...{ lesson: 'who taught', log_entry: 'who taught', entry_check: 'reading', exception_entry: 'change' },
+  ...{ intake_entry: 'What they came for', address_entry: 'every address', measurement: 'every address' },
+  ...{ sighting: 'every address', reading_entry: 'reading', finding: 'reading', choice_finding: 'reading' },
+  ...{ change_entry: 'change', trial_entry: 'trial', trial_cell: 'trial', look_entry: 'trial' },
+  ...{ shots_entry: 'shot', shot: 'shot', stand_in_shot: 'shot' },
+  ...{ ladder_entry: 'ladders', test_entry: 'other field tests' },
+  ...{ pressure_entry: 'swings on a pressure mat', mat_session: 'swings on a pressure mat' },
+  ...{ card_entry: 'Cards to take home', card_link: 'the links to them', card_tick: 'what was ticked' },
+  ...{ photo: 'Photos of the feet', landed_write: 'A fingerprint of each thing' },
+};
+
 describe('erasure', () => {
   test('is an owner’s, meant by name, and can be taken back while it waits a day', async () => {
     const { student } = await landRecord(world, world.lantern);
@@ -123,6 +144,34 @@ describe('erasure', () => {
     const students = (await studentTables(world.adminUrl)).map(({ name }) => name);
     const named = [...students, ...Object.keys(WITHOUT_STUDENTS)].sort();
     expect(named).toEqual(all.map(({ name }) => name).sort());
+  });
+
+  test('the planner is told anew of every table of a student once many records came in', async () => {
+    const stale = async (): Promise<string[]> => {
+      const rows = await asAdmin<{ name: string }>(
+        world.adminUrl,
+        'select relname as name from pg_stat_user_tables where last_analyze is null',
+      );
+      return rows.map(({ name }) => name);
+    };
+    const students = (await studentTables(world.adminUrl)).map(({ name }) => name);
+    expect(students.some((name) => name.startsWith('pressure'))).toBe(true);
+    await inAcademy(world.pool, world.lantern.identity.academyId, (client) =>
+      client.query('select records_analyze()'),
+    );
+    // What was analysed is counted a moment after it is committed.
+    for (let tries = 0; tries < 50 && (await stale()).some((name) => students.includes(name)); tries += 1)
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    const forgotten = await stale();
+    expect(students.filter((name) => forgotten.includes(name))).toEqual([]);
+  });
+
+  test('every table of a student is told of in “What is kept where”', async () => {
+    const told = keptMessages.parts.flatMap(({ lines }) => lines).join(' ');
+    for (const { name } of await studentTables(world.adminUrl)) {
+      expect([name, TOLD_AS[name]]).toEqual([name, expect.any(String)]);
+      expect(told).toContain(TOLD_AS[name]);
+    }
   });
 
   test('leaves nothing of the name anywhere in the database', async () => {

@@ -8,6 +8,8 @@ export const messages = {
         'Name, hand, year or day of birth, build and shoe.',
         'Cautions and facts about pain, injury and operations, in your words.',
         'What they came for, every address, reading, change, trial and shot, with who taught.',
+        'Tests of the legs, ladders and other field tests, and swings on a pressure mat.',
+        'Cards to take home, the links to them, and what was ticked on them.',
         'Photos of the feet, where there is a yes to them, without what the camera wrote in.',
         'Who said yes to keeping it, and when.',
       ],
@@ -17,6 +19,7 @@ export const messages = {
       lines: [
         'Everything, in your academy’s part of the database. No other academy can reach it.',
         'The log only grows. Erasing a student is its one exception.',
+        'A fingerprint of each thing that a device sent, so that nothing lands twice.',
         'Backups are the work of whoever runs the server. Restoring one erases again whoever was erased.',
       ],
     },
