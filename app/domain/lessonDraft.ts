@@ -129,31 +129,11 @@ export const untouchedClub: ClubPart = {
 /** What a club and shot are called where their part of a lesson is put by. */
 export const partKey = ({ club, shot }: Pick<ClubPart, 'club' | 'shot'>): string => `${club} ${shot}`;
 
-const clubPartOf = ({
-  club,
-  clubLengthInches,
-  shot,
-  setup,
-  photo,
-  agreed,
-  leadHeelLift,
-  pinned,
-  reason,
-  feel,
-  note,
-}: LessonDraft): ClubPart => ({
-  club,
-  clubLengthInches,
-  shot,
-  setup,
-  photo: photo ?? null,
-  agreed,
-  leadHeelLift,
-  pinned,
-  reason,
-  feel,
-  note,
-});
+/** The part of a draft that belongs to its club. */
+function clubPartOf(draft: LessonDraft): ClubPart {
+  const names = Object.keys(untouchedClub) as (keyof ClubPart)[];
+  return Object.assign({ ...untouchedClub }, ...names.map((name) => ({ [name]: draft[name] })));
+}
 
 /** Whether a part has anything that the coach put there. */
 const isWorth = (part: ClubPart): boolean =>
