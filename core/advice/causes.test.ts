@@ -1,0 +1,94 @@
+import { judge } from '..';
+import { caseOf } from '../test/adviceCases';
+import { type WrittenCase } from '../test/writtenCases';
+import { causesOf, tooFarToPost } from './causes';
+import { toldPath } from './pathTold';
+import { standingOf } from './standing';
+import type { Case, CauseName } from './types';
+
+const written = (over: Partial<WrittenCase>): Case => caseOf({ name: 'one of these', first: [], ...over });
+const found = (given: Case) => causesOf(standingOf(given), toldPath(given));
+const named = (given: Case): CauseName[] => found(given).map(({ cause }) => cause);
+const firstOf = (given: Case) => judge(given, 0).things[0]?.thing ?? 'nothing';
+
+describe('a joint that is stiff and no more', () => {
+  const stiff = (over: Partial<WrittenCase> = {}) =>
+    written({ age: 68, cameFor: ['cannot turn back'], facts: [['ankle', 'right', 'stiff']], ...over });
+
+  test('is answered where the student came for the turn, and by feet, not by a heel or by nothing', () => {
+    expect(named(stiff())).toContain('stiff joint');
+    expect(['trail foot', 'line']).toContain(firstOf(stiff()));
+    expect(['trail foot', 'line']).toContain(firstOf(stiff({ facts: [['hip', 'right', 'stiff']] })));
+    expect(['trail foot', 'line']).toContain(
+      firstOf(stiff({ hand: 'left', facts: [['ankle', 'left', 'stiff']] })),
+    );
+  });
+
+  test('is left where nobody asked about the turn, on a pitch, and while something hurts', () => {
+    expect(named(stiff({ cameFor: ['just a check'] }))).not.toContain('stiff joint');
+    expect(named(stiff({ club: 'sand-wedge', pitch: true }))).not.toContain('stiff joint');
+    expect(
+      named(
+        stiff({
+          facts: [
+            ['ankle', 'right', 'stiff'],
+            ['hip', 'left', 'pain'],
+          ],
+        }),
+      ),
+    ).not.toContain('stiff joint');
+  });
+});
+
+describe('what a figure out of its band is the answer to', () => {
+  const answers = (over: Partial<WrittenCase>) =>
+    found(written(over)).find(({ faults }) => faults.length > 0)!.answers;
+
+  test('a square trail foot answers the turn back, and a square lead foot the turn through', () => {
+    expect(answers({ cameFor: ['cannot turn back'], today: { trailFlare: 0 } })).toContain('turn back');
+    expect(answers({ cameFor: ['cannot turn through'], today: { leadFlare: 0 } })).toContain('turn through');
+  });
+
+  test('but no turn while something hurts: nobody is asked for more of it then', () => {
+    const sore = written({
+      facts: [['hip', 'left', 'pain']],
+      cameFor: ['cannot turn back'],
+      today: { trailFlare: 0, leadFlare: 0 },
+    });
+    for (const { answers: each } of found(sore)) {
+      expect(each).not.toContain('turn back');
+      expect(each).not.toContain('turn through');
+    }
+  });
+
+  test('an open line answers a path across the ball, and a closed one does not', () => {
+    expect(answers({ cameFor: ['curves away'], path: -6, today: { stanceLine: -8 } })).toContain('path');
+    expect(answers({ cameFor: ['curves toward'], path: 6, today: { stanceLine: 9 } })).toContain('path');
+    expect(answers({ cameFor: ['curves away'], path: -6, today: { stanceLine: 9 } })).not.toContain('path');
+  });
+});
+
+describe('too far to post', () => {
+  const stands = (over: Partial<Case>, of: Partial<WrittenCase> = {}) =>
+    tooFarToPost(standingOf({ ...written(of), ...over }));
+  const wide = { wider: 240 };
+
+  test('goes by the hips, and by the student’s own test where there is one', () => {
+    expect([stands({}), stands({}, wide)]).toEqual([false, true]);
+    expect(stands({ widest: 900 }, wide)).toBe(false);
+    expect([stands({ widest: 345 }), stands({ widest: 200 })]).toEqual([false, true]);
+  });
+
+  test('is nobody’s on a pitch, nor where the width was not measured', () => {
+    expect(stands({}, { ...wide, club: 'sand-wedge', pitch: true })).toBe(false);
+    const given = written(wide);
+    const { stanceWidth: _unknown, ...measured } = given.setup.measured;
+    expect(tooFarToPost(standingOf({ ...given, setup: { ...given.setup, measured } }))).toBe(false);
+  });
+
+  test('a bump brings the lead foot nearer', () => {
+    const near = { wider: 150 };
+    expect(stands({}, { ...near, today: { hipBump: -60 } })).toBe(true);
+    expect(stands({}, { ...near, today: { hipBump: 60 } })).toBe(false);
+  });
+});
