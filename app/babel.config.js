@@ -1,8 +1,6 @@
 module.exports = (api) => {
-  const testing = api.env('test');
+  api.cache(true);
   return {
     presets: [['babel-preset-expo', { jsxImportSource: 'nativewind' }], 'nativewind/babel'],
-    // Jest runs scripts, which load nothing later by themselves.
-    plugins: testing ? ['@babel/plugin-transform-dynamic-import'] : [],
   };
 };

@@ -1,6 +1,4 @@
 import { act, render, waitFor } from '@testing-library/react';
-// Loaded beforehand: what is tried is not how fast a file of this size is read.
-import './answers';
 import type { Question } from './requests';
 import { useComputation, type Computation } from './useComputation';
 
@@ -84,24 +82,22 @@ test('stopped, it answers nothing until something else is asked; gone, its worke
   expect(SlowWorker.all[1]!.ended).toBe(true);
 });
 
-/** What the page works out with is loaded first. */
-const PATIENCE = { timeout: 20_000 };
 const settled = () => act(() => new Promise((resolve) => setTimeout(resolve, 50)));
 
 test('a worker that cannot be loaded, or throws, is no end: the page works it out', async () => {
   const { ask, now } = asking(question('a,b'));
   SlowWorker.all[0]!.break();
-  await waitFor(() => expect(now()).toMatchObject({ answer: [['a', 'b']], failed: false }), PATIENCE);
+  await waitFor(() => expect(now()).toMatchObject({ answer: [['a', 'b']], failed: false }));
   ask(question('c,d'));
   SlowWorker.all[1]!.tell({ failed: 'thrown' });
-  await waitFor(() => expect(now().answer).toEqual([['c', 'd']]), PATIENCE);
+  await waitFor(() => expect(now().answer).toEqual([['c', 'd']]));
 });
 
 test('what the page cannot work out either is told, and asked again', async () => {
   const bad = { ask: 'rows', of: {} } as unknown as Question<'rows'>;
   const { now } = asking(bad);
   SlowWorker.all[0]!.break();
-  await waitFor(() => expect(now()).toMatchObject({ answer: null, failed: true }), PATIENCE);
+  await waitFor(() => expect(now()).toMatchObject({ answer: null, failed: true }));
   act(() => now().again());
   expect(now().failed).toBe(false);
   SlowWorker.all[1]!.tell({ answer: [['late']] });

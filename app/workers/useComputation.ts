@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { answerTo } from './answers';
 import type { Answers, Question } from './requests';
 
 /** What a worker tells: how far it is, the answer, or why there is none. */
@@ -43,17 +44,18 @@ export function useComputation<Ask extends keyof Answers>(
     asked.current = question;
     if (busy.current) end();
     if (!question) return;
-    const onPage = async () => {
+    // After what is being drawn: the word that it is worked out comes first.
+    const failed = () => {
       end();
-      const { answerTo } = await import('./answers');
-      if (asked.current !== question) return;
-      try {
-        setTold({ question, answer: answerTo(question) });
-      } catch {
-        setTold({ question, failed: true });
-      }
+      setTimeout(() => {
+        if (asked.current !== question) return;
+        try {
+          setTold({ question, answer: answerTo(question) });
+        } catch {
+          setTold({ question, failed: true });
+        }
+      });
     };
-    const failed = () => void onPage().catch(() => setTold({ question, failed: true }));
     try {
       const at = (worker.current ??= new Worker(new URL('./compute', window.location.href)));
       busy.current = true;

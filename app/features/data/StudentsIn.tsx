@@ -1,4 +1,5 @@
 import { lengthIn } from '@pedastance/core/units';
+import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { ColumnSelects } from '../../cards/ColumnSelects';
@@ -38,8 +39,7 @@ async function pickList(): Promise<List | string | null> {
   const picked = await pickFile('.csv,text/csv,text/plain');
   if (!picked) return null;
   if (picked.size > LARGEST_LIST) return messages.tooLarge(picked.name);
-  const [{ default: Papa }, text] = await Promise.all([import('papaparse'), picked.text()]);
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
+  const { data } = Papa.parse<string[]>(await picked.text(), { skipEmptyLines: 'greedy' });
   const [headers, ...rows] = data;
   if (!headers || rows.length === 0) return messages.noRows(picked.name);
   if (rows.length > MOST_STUDENT_ROWS) return messages.tooManyRows(MOST_STUDENT_ROWS, rows.length);

@@ -182,7 +182,7 @@ export function ShotsScreen() {
               look="plain"
               words={messages.saveAllAsAFile}
               disabled={count === 0}
-              onPress={() => void exportShots(student, Object.values(entries))}
+              onPress={() => exportShots(student, Object.values(entries))}
             />
           </View>
         )}

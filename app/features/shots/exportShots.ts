@@ -3,11 +3,11 @@ import type { Student, LogEntry } from '@pedastance/contract';
 import { standingShots } from '@pedastance/contract/trialLog';
 import { addressesIn } from '@pedastance/contract/standing';
 import { shotRows, OUR_HEADERS } from '@pedastance/core/formats';
+import Papa from 'papaparse';
 import { saveFile, fileName } from '../../ui/files';
 
 /** All shots of a student as a file, each with its time, club and setup. */
-export async function exportShots(student: Student, entries: readonly LogEntry[]): Promise<void> {
-  const { default: Papa } = await import('papaparse');
+export function exportShots(student: Student, entries: readonly LogEntry[]): void {
   const own = entries.filter((entry) => entry.studentId === student.id);
   const addresses = addressesIn(own);
   const rows = standingShots(own).flatMap(({ madeAt, addressId, place, shots }) => {
