@@ -5,6 +5,8 @@ export const common = {
   notKept: (why: Said) => `Not kept: this device could not keep it (${why})`,
   less: 'Less',
   studentNotHere: 'This student is not on this device.',
+  checkedNothingToChange: 'Checked, nothing to change.',
+  nothingAgreed: 'Looked at. Nothing was agreed.',
   working: 'Working …',
   couldNotBeWorkedOut: 'This could not be worked out.',
   tryAgain: 'Try again',

@@ -47,6 +47,10 @@ export function recordsOf(entries: readonly LogEntry[], studentId: string): LogR
     .sort((a, b) => b.reading.madeAt.localeCompare(a.reading.madeAt));
 }
 
+/** Whether a record's judgement had something to do, whatever came of it. */
+export const hadThingsToDo = ({ reading }: Pick<LogRecord, 'reading'>): boolean =>
+  (reading.judgement?.things.length ?? 0) > 0;
+
 /** The turn of the shoulders that was last agreed on with a student, else the usual one, degrees. */
 export function lastShoulderGoal(entries: readonly LogEntry[], studentId: string): number {
   const changed = recordsOf(entries, studentId).find(({ change }) => change !== null);

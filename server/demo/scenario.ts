@@ -335,7 +335,7 @@ const LANTERN_HILL: DemoAcademy = {
           club: 'sand-wedge',
           shot: 'pitch',
           intake: { cameFor: ['just a check'] },
-          offsets: { trailFlare: 6 },
+          offsets: {},
           photo: 'feet-12',
         },
       ],

@@ -13,7 +13,6 @@ export const messages = {
     `Read with ${name}, version ${methodVersion}; model ${modelVersion}.`,
   clubInBuild: (clubLengthInches: Said, buildWords: Said) =>
     `Club ${clubLengthInches} in. Build ${buildWords}.`,
-  checkedNothingToChange: 'Checked, nothing to change.',
   note: (note: Said) => `Note: ${note}`,
   whatWasAgreed: 'What was agreed',
   because: (reason: Said) => `Because: ${reason}`,

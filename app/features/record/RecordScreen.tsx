@@ -27,7 +27,8 @@ import { noticeWords } from '../../domain/notices';
 import { JudgementCard } from '../../cards/JudgementCard';
 import { CheckNotice } from '../../cards/CheckNotice';
 import { Outgrown } from '../../cards/Outgrown';
-import type { LogRecord } from '../../domain/records';
+import { common } from '../../domain/common.messages';
+import { hadThingsToDo, type LogRecord } from '../../domain/records';
 import { tellAgreed } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { useAllVersions } from '../../state/useVersions';
@@ -140,7 +141,7 @@ function Agreed({ record, speech }: { record: LogRecord; speech: Speech }) {
   if (!change || !agreed)
     return (
       <View className="gap-2">
-        <Body>{messages.checkedNothingToChange}</Body>
+        <Body>{hadThingsToDo(record) ? common.nothingAgreed : common.checkedNothingToChange}</Body>
         {record.reading.note !== '' && <Body>{messages.note(record.reading.note)}</Body>}
       </View>
     );

@@ -7,7 +7,6 @@ export const messages = {
   feel: (feel: Said) => `Feel: ${feel}`,
   notSentYet: (day: Said) => `${day} · ◐ not sent yet`,
   seenInTheSwing: (seen: Said) => `Seen in the swing: ${seen}.`,
-  checkedNothingToChange: 'Checked, nothing to change.',
   note: (note: Said) => `Note: ${note}`,
   bothAddressesOnThePlan: 'Both addresses on the plan',
   thisAddressOnThePlan: 'This address on the plan',

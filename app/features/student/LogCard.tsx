@@ -9,7 +9,8 @@ import { Body, FigureWords, Heading, Quiet } from '../../ui/Words';
 import { day } from '../../domain/students';
 import { intakeWords } from '../../domain/intake';
 import { Outgrown } from '../../cards/Outgrown';
-import { landed, type LogRecord } from '../../domain/records';
+import { common } from '../../domain/common.messages';
+import { hadThingsToDo, landed, type LogRecord } from '../../domain/records';
 import { changeFigure, figureName, findingBand, findingFigure, spoken } from '../../domain/sentences';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 import { messages } from './LogCard.messages';
@@ -78,7 +79,9 @@ export function LogCard({
       {seen.length > 0 && <Quiet tone="ink">{messages.seenInTheSwing(seen.join('; '))}</Quiet>}
       <Found record={record} speech={speech} />
       <Changed record={record} speech={speech} />
-      {!record.change && <Body>{messages.checkedNothingToChange}</Body>}
+      {!record.change && (
+        <Body>{hadThingsToDo(record) ? common.nothingAgreed : common.checkedNothingToChange}</Body>
+      )}
       {reading.note !== '' && <Body>{messages.note(reading.note)}</Body>}
       <Outgrown record={record} />
       <Link href={`/students/${address.studentId}/log/${reading.id}`} className="min-h-[48px] py-3">
