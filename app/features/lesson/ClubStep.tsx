@@ -129,11 +129,11 @@ export function ClubStep() {
               {!canPitch(club) && <Quiet>{messages.aPitchIsPlayed}</Quiet>}
             </View>
             <LengthField key={club} lengthInches={lengthInches} />
-            <OtherClubs />
           </>
         )}
       </ScrollView>
-      <View className="border-t border-grid p-3">
+      <View className="gap-2 border-t border-grid p-3">
+        {club && <OtherClubs />}
         <Button
           words={club ? messages.placeTheFeet : messages.chooseAClubFirst}
           disabled={!club}

@@ -76,7 +76,7 @@ function ReasonChips({ draft, onPick }: { draft: LessonDraft; onPick: (reason: s
             className="justify-start py-2"
             words={words}
             label={messages.useAsTheReason(words)}
-            onPress={() => onPick(reason)}
+            onPress={() => onPick(words)}
           />
         );
       })}
