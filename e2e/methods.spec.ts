@@ -206,10 +206,10 @@ test('schools set against each other on the same feet, and one through the whole
   await page.getByRole('link', { name: 'Set methods side by side on these feet' }).click();
   await page.getByLabel('One method').selectOption({ label: 'By the shoulders, neutral' });
   await page.getByLabel('Set against').selectOption({ label: 'Free the hips' });
-  // Each of the two judges the feet by its own bands.
-  await expect(page.getByTestId('judged-by-each')).toContainText(
-    /By the shoulders, neutral.*Leave it as it is.*Free the hips.*Turn the lead foot out \d+°, to 30° out/s,
-  );
+  // Each of the two judges the feet by its own bands, whatever the simulated shots say.
+  const judged = page.getByTestId('judged-by-each');
+  await expect(judged).toContainText(/Free the hips.*Turn the lead foot out \d+°, to 30° out/s);
+  await expect(judged).not.toContainText(/By the shoulders, neutral.*Turn the lead foot out.*Free the hips/s);
   const flare = page.getByTestId('pair-trailFlare');
   await expect(flare).toContainText('≠ split');
   await expect(flare).toContainText(
