@@ -1,6 +1,6 @@
 import type { Screen } from '@pedastance/core/body';
 import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
-import type { ClubId, ShotType } from '@pedastance/core/club';
+import { clubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
 import type { PinnedFigure } from '@pedastance/core/advice';
 import type { LadderTurn } from '@pedastance/core/ladder';
 import { differences, type Setup } from '@pedastance/core/setup';
@@ -154,6 +154,10 @@ export function withClub(draft: LessonDraft, fresh: ClubPart): ClubPart & Pick<L
   const { [partKey(fresh)]: begun, ...otherClubs } = others;
   return { ...(begun ?? fresh), otherClubs };
 }
+
+/** The clubs and shots of parts, as they are said. */
+export const namesOf = (parts: readonly ClubPart[]): string =>
+  parts.map(({ club, shot }) => clubAndShot(club!, shot)).join(', ');
 
 /** Parts of other clubs that were begun in this lesson and not recorded. */
 export const otherParts = ({ otherClubs = {} }: Pick<LessonDraft, 'otherClubs'>): ClubPart[] =>

@@ -1,17 +1,10 @@
-import {
-  BAG,
-  canPitch,
-  checkedClubLength,
-  clubAndShot,
-  type ClubId,
-  type ShotType,
-} from '@pedastance/core/club';
+import { BAG, canPitch, checkedClubLength, type ClubId, type ShotType } from '@pedastance/core/club';
 import { InputError } from '@pedastance/core/units';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
 import { chooseClub, lesson, openStep, setClubLength, standAsWith, type LastFeet } from '../../state/lesson';
-import { anyMeasured, otherParts, partKey } from '../../domain/lessonDraft';
+import { anyMeasured, namesOf, otherParts, partKey } from '../../domain/lessonDraft';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -55,18 +48,17 @@ function OtherClubs() {
   const draft = useStore(lesson, (state) => state.draft);
   const others = draft ? otherParts(draft) : [];
   if (!draft || others.length === 0) return null;
-  const named = others.map(({ club, shot }) => clubAndShot(club!, shot));
   const placed = draft.setup !== null && anyMeasured(draft.setup);
   const measured = others.filter(({ setup }) => setup !== null && anyMeasured(setup));
   return (
     <View className="gap-2" testID="other-clubs">
-      <Quiet>{messages.begunInThisLesson(named.join(', '))}</Quiet>
+      <Quiet>{messages.begunInThisLesson(namesOf(others))}</Quiet>
       {!placed &&
         measured.map((part) => (
           <Button
             key={partKey(part)}
             look="plain"
-            words={messages.sameFeetAsWith(clubAndShot(part.club!, part.shot))}
+            words={messages.sameFeetAsWith(namesOf([part]))}
             onPress={() => {
               standAsWith(part);
               openStep('feet');

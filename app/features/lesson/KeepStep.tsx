@@ -22,7 +22,14 @@ import { useLessonPath } from './useLessonPath';
 import { useReading } from './useReading';
 import { WorkPlace } from './WorkPlace';
 import { useSpeech } from '../../state/useSpeech';
-import { hasChange, otherParts, partKey, type ClubPart, type LessonDraft } from '../../domain/lessonDraft';
+import {
+  hasChange,
+  namesOf,
+  otherParts,
+  partKey,
+  type ClubPart,
+  type LessonDraft,
+} from '../../domain/lessonDraft';
 import { NotMeasured } from './NotMeasured';
 import { common } from '../../domain/common.messages';
 import { messages } from './KeepStep.messages';
@@ -169,9 +176,6 @@ function Words({ draft }: { draft: LessonDraft }) {
   );
 }
 
-const named = (parts: readonly ClubPart[]): string =>
-  parts.map(({ club, shot }) => clubAndShot(club!, shot)).join(', ');
-
 /** What was begun with other clubs and is not recorded: it is gone on with from here. */
 function NotRecorded({ others }: { others: readonly ClubPart[] }) {
   const { build } = useLessonContext();
@@ -182,12 +186,12 @@ function NotRecorded({ others }: { others: readonly ClubPart[] }) {
   };
   return (
     <View className="gap-2" testID="not-recorded">
-      <Notice kind="caution">{messages.notRecordedYet(named(others))}</Notice>
+      <Notice kind="caution">{messages.notRecordedYet(namesOf(others))}</Notice>
       {others.map((part) => (
         <Button
           key={partKey(part)}
           look="plain"
-          words={messages.goOnWith(named([part]))}
+          words={messages.goOnWith(namesOf([part]))}
           onPress={() => goOn(part)}
         />
       ))}
@@ -218,7 +222,7 @@ export function KeepStep() {
           <Button
             className="flex-1"
             look={nothingOpen && draft.recorded.length > 0 ? 'act' : 'plain'}
-            words={asks ? messages.finishWithout(named(others)) : messages.finishTheLesson}
+            words={asks ? messages.finishWithout(namesOf(others)) : messages.finishTheLesson}
             disabled={!nothingOpen && draft.recorded.length === 0 && !draft.begun}
             onPress={() => (others.length > 0 && !asked ? setAsked(true) : void finish(student.id))}
           />
