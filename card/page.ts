@@ -21,15 +21,20 @@ function roundsOn(day: string): number {
   return kept!.waiting.filter(({ on }) => on === day).reduce((sum, { rounds }) => sum + rounds, sent);
 }
 
-const hurtsToday = (day: string): boolean =>
-  [...kept!.opened.ticked, ...kept!.waiting].some(({ on, hurts }) => on === day && hurts);
+/** Whether it hurts on a day: what waits to be sent comes after what the server knows. */
+function hurtsToday(day: string): boolean {
+  const sent = kept!.opened.ticked.some(({ on, hurts }) => on === day && hurts);
+  return kept!.waiting
+    .filter(({ on }) => on === day)
+    .reduce((hurting, { hurts, takesBack }) => (hurting || hurts) && !takesBack, sent);
+}
 
 function doing(): string {
   const today = localDay();
   const rounds = roundsOn(today);
   const done = rounds === 0 ? '' : `<p>Today: ${rounds} ${rounds === 1 ? 'round' : 'rounds'} done.</p>`;
   if (hurtsToday(today))
-    return `<div class="card-doing"><p><b>Stop for today.</b> Your coach sees that it hurts. Ask before you go on.</p></div>`;
+    return `<div class="card-doing"><p><b>Stop for today.</b> Your coach sees that it hurts. Ask before you go on.</p><button data-do="no pain">It does not hurt, I pressed by mistake</button></div>`;
   return `<div class="card-doing"><button class="card-main" data-do="round">Tick a round</button><button class="card-hurts" data-do="hurts">It hurts</button>${done}</div>`;
 }
 
@@ -102,9 +107,17 @@ async function meetServer(): Promise<void> {
   }
 }
 
-function tick(what: Pick<Tick, 'rounds' | 'hurts' | 'rung'>): void {
+function tick(what: Partial<Pick<Tick, 'rounds' | 'hurts' | 'takesBack' | 'rung'>>): void {
   if (!kept) return;
-  kept.waiting.push({ id: newId(), on: localDay(), ...what });
+  kept.waiting.push({
+    id: newId(),
+    on: localDay(),
+    rounds: 0,
+    hurts: false,
+    takesBack: false,
+    rung: null,
+    ...what,
+  });
   keep(token, kept);
   show();
   void meetServer();
@@ -124,11 +137,12 @@ async function saveCalendar(): Promise<void> {
 }
 
 const tickRung = (button: HTMLElement, done: boolean): void =>
-  tick({ rounds: 0, hurts: false, rung: { at: Number(button.dataset.at), done } });
+  tick({ rung: { at: Number(button.dataset.at), done } });
 
 const DOES: Record<string, (button: HTMLElement) => void> = {
-  round: () => tick({ rounds: 1, hurts: false, rung: null }),
-  hurts: () => tick({ rounds: 0, hurts: true, rung: null }),
+  round: () => tick({ rounds: 1 }),
+  hurts: () => tick({ hurts: true }),
+  'no pain': () => tick({ takesBack: true }),
   did: (button) => tickRung(button, true),
   'not yet': (button) => tickRung(button, false),
   calendar: () => void saveCalendar(),

@@ -115,20 +115,31 @@ export interface CardLink {
   lastOpenedAt: string | null;
 }
 
-/** A practice day that a student ticked, or a word that it hurts. */
-export const Tick = z.strictObject({
+const ticked = z.strictObject({
   id: Id,
   /** By the student's own calendar. */
   on: Day,
   rounds: z.int().min(0).max(40),
   hurts: z.boolean(),
+  /** That it hurts, ticked earlier on the day, was pressed by mistake. */
+  takesBack: z.boolean().default(false),
   /** A rung of the card's ladder that was tried; null for anything else, as pages from before there were any send nothing. */
   rung: z.strictObject({ at: figure, done: z.boolean() }).nullable().default(null),
 });
+
+type Ticked = z.infer<typeof ticked>;
+const takesBackAlone = ({ takesBack, rounds, hurts, rung }: Ticked): boolean =>
+  !takesBack || (rounds === 0 && !hurts && rung === null);
+const TAKES_BACK_ALONE = { path: ['takesBack'], error: 'nothing else in a tick that takes one back' };
+
+/** A practice day that a student ticked, a word that it hurts, or that it does not. */
+export const Tick = ticked.refine(takesBackAlone, TAKES_BACK_ALONE);
 export type Tick = z.infer<typeof Tick>;
 
 /** A tick with what it belongs to. */
-export const TickRecord = Tick.extend({ studentId: Id, cardId: Id });
+export const TickRecord = ticked
+  .extend({ studentId: Id, cardId: Id })
+  .refine(takesBackAlone, TAKES_BACK_ALONE);
 export type TickRecord = z.infer<typeof TickRecord>;
 
 /** A tick as the academy sees it. */

@@ -7,6 +7,7 @@ export * from './students';
 export * from './setup';
 export * from './trials';
 export * from './cards';
+export * from './pain';
 export * from './ladders';
 export * from './lessons';
 export * from './pressure';

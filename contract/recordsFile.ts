@@ -10,6 +10,7 @@ import { LONGEST_NAME } from './limits';
 import { NewEntry, NewLesson, type EntryCheck } from './lessons';
 import { Method } from './method';
 import { NewPhoto } from './photos';
+import { NewPainAnswer } from './pain';
 import { NewConsent } from './privacy';
 import { NewBuild, NewScreen, NewStudent } from './students';
 
@@ -89,6 +90,12 @@ export const PhotoLine = z.strictObject({ kind: z.literal('photo'), ...made, rec
 /** What a student ticked: nobody of the academy made it. */
 export const TickLine = z.strictObject({ kind: z.literal('tick'), receivedAt: Moment, record: TickRecord });
 
+export const PainAnswerLine = z.strictObject({
+  kind: z.literal('pain answer'),
+  ...made,
+  record: NewPainAnswer,
+});
+
 export const EndLine = z.strictObject({ kind: z.literal('end'), lines: whole(1) });
 
 /** Any line after the header. */
@@ -105,6 +112,7 @@ export const RecordsLine = z.discriminatedUnion('kind', [
   EntryLine,
   PhotoLine,
   TickLine,
+  PainAnswerLine,
   EndLine,
 ]);
 export type RecordsLine = z.infer<typeof RecordsLine>;

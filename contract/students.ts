@@ -17,6 +17,7 @@ import {
 } from '@pedastance/core/body';
 import { z } from 'zod';
 import { Id, Moment, text, whole } from './common';
+import type { PainTick } from './pain';
 import type { NewConsent } from './privacy';
 import {
   EARLIEST_BIRTH_YEAR,
@@ -194,5 +195,7 @@ export interface Student extends Person {
   build: NewBuild | null;
   /** The newest word on consent; null where none was asked. */
   consent: NewConsent | null;
+  /** That it hurts, as ticked on cards, the newest first; none in a copy that a device kept from before. */
+  pain?: readonly PainTick[];
   lastEntryAt: string | null;
 }

@@ -13,7 +13,7 @@ export interface AboutClub extends About {
 
 /** A coach's day, from the records alone. */
 export interface Today {
-  /** Ticked on a card that it hurts, and nothing noted since; the newest first. A day kept from before cards has none. */
+  /** Ticked on a card that it hurts, and nobody has asked yet; the newest first. A day kept from before cards has none. */
   hurts?: (About & { on: string })[];
   /** To be looked at again: on the day of the card, or a week after what was agreed, where the club was not measured since; the longest first. */
   due: AboutClub[];

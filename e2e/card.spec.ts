@@ -8,6 +8,7 @@ import {
   press,
   shellKept,
   signIn,
+  student,
   takeFile,
   test,
   type Product,
@@ -82,6 +83,24 @@ test('a left-hander’s card is sent, read with no account, ticked, and hurts; t
   await expect(phone.getByRole('button', { name: 'Tick a round' })).toHaveCount(0);
   await page.goto(`${product.origin}/students`);
   await expect(page.getByTestId('today')).toContainText(/Ticked on .* that it hurts/);
+
+  // Pressed by mistake: taken back, and the card goes on.
+  await phone.getByRole('button', { name: 'It does not hurt, I pressed by mistake' }).click();
+  await expect(phone.getByText('Today: 2 rounds done.')).toBeVisible();
+  await student(page, 'Ferris Quillon').click();
+  await expect(page.getByText(/ticked, and taken back by the student\./)).toBeVisible();
+  await expect(page.getByTestId('pain-to-ask')).toHaveCount(0);
+
+  // It does hurt: the page that is open says so by itself, the lesson too, until somebody has asked.
+  await phone.getByRole('button', { name: 'It hurts' }).click();
+  await expect(page.getByTestId('pain-to-ask')).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText(/Not asked yet\./)).toBeVisible();
+  await page.getByRole('button', { name: /lesson$/ }).first().click();
+  await expect(page.getByTestId('pain-to-ask')).toContainText(/^▲It hurts, ticked on .* Ask first\./);
+  await page.getByRole('button', { name: 'It was nothing' }).click();
+  await expect(page.getByTestId('pain-to-ask')).toHaveCount(0);
+  await page.goto(`${product.origin}/students`);
+  await expect(page.getByTestId('today')).not.toContainText(/Ticked on .* that it hurts/);
 
   await openCard(page, product, 'Ferris Quillon');
   await page.getByRole('button', { name: 'Revoke' }).first().click();

@@ -7,6 +7,7 @@ import type {
   NewLesson,
   NewMethodVersion,
   NewOwnLadder,
+  NewPainAnswer,
   NewPhoto,
   NewScreen,
   NewStudent,
@@ -22,6 +23,7 @@ export type Writing =
   | { route: 'build'; body: NewBuild }
   | { route: 'screen'; body: NewScreen }
   | { route: 'consent'; body: NewConsent }
+  | { route: 'pain answer'; body: NewPainAnswer }
   | { route: 'method'; body: NewMethodVersion }
   | { route: 'drill'; body: NewDrill }
   | { route: 'ladder'; body: NewOwnLadder }
@@ -36,6 +38,7 @@ export const ROUTES: Record<Writing['route'], { method: 'POST' | 'PUT'; path: st
   build: { method: 'POST', path: '/api/builds' },
   screen: { method: 'POST', path: '/api/screens' },
   consent: { method: 'POST', path: '/api/consents' },
+  'pain answer': { method: 'POST', path: '/api/pain-answers' },
   method: { method: 'POST', path: '/api/methods' },
   drill: { method: 'POST', path: '/api/drills' },
   ladder: { method: 'POST', path: '/api/ladders' },

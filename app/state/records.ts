@@ -109,6 +109,14 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
       const newer = student && (!student.consent || student.consent.madeAt <= body.madeAt);
       return newer ? { students: { ...students, [student.id]: { ...student, consent: body } } } : {};
     }
+    case 'pain answer': {
+      const { studentId, tickId, madeAt, found } = writing.body;
+      const student = students[studentId];
+      const pain = student?.pain?.map((tick) =>
+        tick.tickId === tickId ? { ...tick, answer: { madeAt, found } } : tick,
+      );
+      return pain ? { students: { ...students, [studentId]: { ...student!, pain } } } : {};
+    }
     case 'screen':
       return { screens: { ...screens, [writing.body.id]: writing.body } };
     case 'method': {

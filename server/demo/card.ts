@@ -38,6 +38,7 @@ export async function addDemoCard(
       on,
       rounds: ROUNDS_A_DAY,
       hurts: false,
+      takesBack: false,
       rung: null,
     };
     await insertRow(client, 'card_tick', tickRow(tick, land.academyId, at.toISOString()));

@@ -51,6 +51,7 @@ const CONSTRAINT_FAULTS: Record<string, Omit<Fault, 'found'>> = {
   card_entry_change: { field: 'changeId', expected: 'a change of this student' },
   look_entry_trial: { field: 'trialId', expected: 'a trial of this student' },
   simulated_where_made_up: { field: 'source', expected: 'shots or swings of this student’s own' },
+  pain_answer_tick: { field: 'tickId', expected: 'a tick of this student that it hurts' },
   photo_address: { field: 'addressId', expected: 'an address of this student' },
   change_entry_changes: { field: 'toAddressId', expected: 'another address than fromAddressId' },
 };

@@ -9,6 +9,7 @@ import {
   NewMatSession,
   NewMethodVersion,
   NewOwnLadder,
+  NewPainAnswer,
   NewPhoto,
   NewScreen,
   NewStudent,
@@ -23,6 +24,7 @@ import { addMatSession } from '../store/matSessions';
 import { addOwn, standingOwn } from '../store/ownThings';
 import { addLesson, landedEntry } from '../store/lessons';
 import { addMethodVersion } from '../store/methods';
+import { addPainAnswer } from '../store/painAnswers';
 import { addScreen } from '../store/screens';
 import { addStudent, editStudent, findStudent } from '../store/students';
 import {
@@ -180,6 +182,12 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       path: '/api/consents',
       access: instructor,
       handler: landing(services, { route: 'consent', schema: NewConsent, add: checkedConsent }),
+    },
+    {
+      method: 'post',
+      path: '/api/pain-answers',
+      access: instructor,
+      handler: landing(services, { route: 'pain answer', schema: NewPainAnswer, add: addPainAnswer }),
     },
     {
       method: 'get',

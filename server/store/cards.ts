@@ -130,7 +130,7 @@ export async function revokeCardLink(client: ClientBase, id: string, at: Date): 
 /** What students ticked, oldest first. */
 export async function ticksOf(client: ClientBase, studentIds: string[]): Promise<CardTick[]> {
   const { rows } = await client.query(
-    `select id, student_id as "studentId", card_id as "cardId", ticked_on as "on", rounds, hurts,
+    `select id, student_id as "studentId", card_id as "cardId", ticked_on as "on", rounds, hurts, takes_back as "takesBack",
        case when rung_at is not null then jsonb_build_object('at', rung_at, 'done', rung_done) end as rung, received_at
      from card_tick where academy_id = current_academy() and student_id = any($1) order by ticked_on, id`,
     [studentIds],
@@ -139,7 +139,7 @@ export async function ticksOf(client: ClientBase, studentIds: string[]): Promise
 }
 
 export const tickRow = (
-  { id, studentId, cardId, on, rounds, hurts, rung }: TickRecord,
+  { id, studentId, cardId, on, rounds, hurts, takesBack, rung }: TickRecord,
   academyId: string,
   receivedAt: string,
 ): Record<string, unknown> => ({
@@ -150,6 +150,7 @@ export const tickRow = (
   ticked_on: on,
   rounds,
   hurts,
+  takes_back: takesBack,
   rung_at: rung?.at,
   rung_done: rung?.done,
   received_at: receivedAt,

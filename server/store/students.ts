@@ -5,6 +5,7 @@ import type { ClientBase } from 'pg';
 import { buildFromRow, type BuildRow } from './builds';
 import { consentFromRow, type ConsentRow } from './consents';
 import { behind, cursorAt, type Cursor } from './cursor';
+import { PAIN_TICKS_AS_JSON } from './painAnswers';
 import { insertRows, type Writer } from './rows';
 
 /** The edit was made from an older version; `current` is what the student is now. */
@@ -34,6 +35,7 @@ interface StudentRow {
   last_entry_at: Date | null;
   build: BuildRow | null;
   consent: ConsentRow | null;
+  pain: Student['pain'] | null;
 }
 
 const studentFromRow = (row: StudentRow): Student => ({
@@ -50,11 +52,12 @@ const studentFromRow = (row: StudentRow): Student => ({
   lastEntryAt: row.last_entry_at?.toISOString() ?? null,
   build: row.build && buildFromRow(row.build),
   consent: row.consent && consentFromRow(row.consent),
+  pain: row.pain ?? [],
 });
 
 /** Students of a query, each with the newest build and consent: the page is cut before those are looked up. */
 const withBuilds = (students: string): string => `
-  select student.*, newest.build, word.consent
+  select student.*, newest.build, word.consent, hurting.pain
   from (${students}) as student
   left join lateral (
     select to_jsonb(build) as build from build
@@ -65,7 +68,8 @@ const withBuilds = (students: string): string => `
     select to_jsonb(consent) as consent from consent
     where consent.academy_id = student.academy_id and consent.student_id = student.id
     order by consent.made_at desc, consent.id desc limit 1
-  ) as word on true`;
+  ) as word on true
+  left join lateral (${PAIN_TICKS_AS_JSON}) as hurting on true`;
 
 const BY_NAME = '(lower(student.name)) collate "C", student.id';
 const PLACE_OF = `(select (lower(name)) collate "C", id from student where academy_id = current_academy() and id = $1)`;

@@ -4,6 +4,7 @@ import { clubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
 import { changeHeld, FIGURE_WORDS, movedFigures } from '@pedastance/core/setup';
 import type { ClientBase } from 'pg';
 import { ENTRY_AS_JSON } from './entryJson';
+import { TAKEN_BACK } from './painAnswers';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 
@@ -171,26 +172,28 @@ async function withoutConsent(client: ClientBase, now: Date): Promise<Today['con
   return rows.filter((born) => isMinor(born, day)).map(({ studentId, name }) => ({ studentId, name }));
 }
 
-/** Words that it hurts are of today for so long, days. */
-const HURTS_LAST_DAYS = 30;
-
-async function hurting(client: ClientBase, now: Date): Promise<NonNullable<Today['hurts']>> {
+/** Whose newest word of pain nobody has asked after yet. */
+async function hurting(client: ClientBase): Promise<NonNullable<Today['hurts']>> {
   const { rows } = await client.query(
-    `select distinct on (tick.student_id) tick.student_id as "studentId", student.name, tick.ticked_on as "on"
-     from card_tick as tick
-     join student on student.academy_id = tick.academy_id and student.id = tick.student_id
-     where tick.academy_id = current_academy() and tick.hurts and tick.received_at >= $1
-       and (student.last_entry_at is null or student.last_entry_at < tick.received_at)
-     order by tick.student_id, tick.ticked_on desc limit $2`,
-    [daysBefore(now, HURTS_LAST_DAYS), MOST_LISTED],
+    `select newest.student_id as "studentId", student.name, newest.ticked_on as "on"
+     from (
+       select distinct on (tick.student_id) * from card_tick as tick
+       where tick.academy_id = current_academy() and tick.hurts and not ${TAKEN_BACK}
+       order by tick.student_id, tick.received_at desc, tick.id desc
+     ) as newest
+     join student on student.academy_id = newest.academy_id and student.id = newest.student_id
+     where not exists (select from pain_answer as answer
+       where answer.academy_id = newest.academy_id and answer.tick_id = newest.id)
+     order by newest.received_at desc limit $1`,
+    [MOST_LISTED],
   );
-  return rows.sort((a, b) => b.on.localeCompare(a.on));
+  return rows;
 }
 
 /** What today's work is, from the academy's records. */
 export async function todayOf(client: ClientBase, now: Date): Promise<Today> {
   return {
-    hurts: await hurting(client, now),
+    hurts: await hurting(client),
     ...(await ofAgreements(client, now)),
     trials: await openTrials(client, now),
     consents: await withoutConsent(client, now),

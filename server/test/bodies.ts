@@ -16,6 +16,7 @@ import type {
   NewMatSession,
   NewMethodVersion,
   NewOwnLadder,
+  NewPainAnswer,
   NewPhoto,
   NewScreen,
   NewStudent,
@@ -549,6 +550,22 @@ export async function landCard(
     if (answer.status !== status) throw new Error(`${path}: ${answer.status} ${JSON.stringify(answer.body)}`);
   }
   return { token, link, tick };
+}
+
+export const newPainAnswer = (
+  studentId: string,
+  tickId: string,
+  over: Partial<NewPainAnswer> = {},
+): NewPainAnswer => ({ id: uuidv7(), studentId, madeAt, tickId, found: 'noted', ...over });
+
+/** A tick that it hurts, from the link of a card, and that a coach asked after it. */
+export async function landPain(world: World, coach: Coach, studentId: string, token: string) {
+  const tick = { id: uuidv7(), on: '2026-05-02', rounds: 0, hurts: true };
+  const answer = newPainAnswer(studentId, tick.id);
+  const sent = await world.ask('POST', '/api/card/ticks', { token, ticks: [tick] });
+  const asked = await coach.ask('POST', '/api/pain-answers', answer);
+  if (sent.status !== 204 || asked.status !== 201) throw new Error(JSON.stringify([sent.body, asked.body]));
+  return { tick, answer };
 }
 
 /** A student with a build, a lesson and a whole record in it, landed for a coach. */

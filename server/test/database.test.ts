@@ -7,7 +7,7 @@ import { applicationUrl } from '../config/settings';
 import { loadDemoWhenEmpty } from '../demo/load';
 import { inAcademy, openDatabase } from '../store/database';
 import { migrate } from '../store/migrate';
-import { landCard, landRecord, landTrial, newOwnLadder } from './bodies';
+import { landCard, landPain, landRecord, landTrial, newOwnLadder } from './bodies';
 import { APPLICATION_PASSWORD, asAdmin, createDatabase, openWorld, type World } from './world';
 
 let world: World;
@@ -16,7 +16,8 @@ beforeAll(async () => {
   world = await openWorld();
   landed = await landRecord(world, world.lantern);
   await landTrial(world.lantern, landed);
-  await landCard(world, world.lantern, landed);
+  const { token } = await landCard(world, world.lantern, landed);
+  await landPain(world, world.lantern, landed.student.id, token);
   await world.lantern.ask('POST', '/api/ladders', newOwnLadder());
   expect((await world.lantern.ask('POST', '/api/invites', { role: 'instructor' })).status).toBe(201);
 }, 60_000);
@@ -113,6 +114,7 @@ describe('separation', () => {
     'test_entry',
     'pressure_entry',
     'mat_session',
+    'pain_answer',
     'own_ladder',
     'earlier_turn',
     'stand_in_shot',
@@ -271,6 +273,9 @@ describe('constraints guard what Zod guards', () => {
     ['mat_session', 'lead_share = 101', 'mat_session_lead_share'],
     ['card_entry', `ladder = jsonb_set(ladder, '{step}', '0')`, 'card_entry_ladder'],
     ['card_entry', `ladder = jsonb_set(ladder, '{last}', '900')`, 'card_entry_ladder'],
+    ['card_tick', 'takes_back = true, rounds = 1', 'card_tick_takes_back'],
+    ['pain_answer', "found = 'maybe'", 'pain_answer_found'],
+    ['pain_answer', 'tick_hurts = false', 'pain_answer_of_pain'],
     ['card_tick', 'rung_done = true, rung_at = null', 'card_tick_rung_whole'],
     ['intake_entry', "came_for = array['luck']", 'intake_entry_came_for'],
     ['intake_entry', "came_for = '{}', words = '', sore = ''", 'intake_entry_something'],

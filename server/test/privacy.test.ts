@@ -3,6 +3,7 @@ import { runErasures } from '../store/erasures';
 import { keepHouse } from '../store/housekeeping';
 import {
   landCard,
+  landPain,
   landRecord,
   landTrial,
   newAddress,
@@ -25,7 +26,8 @@ afterAll(() => world.close());
 async function wholeStudent() {
   const record = await landRecord(world, world.lantern);
   const trial = await landTrial(world.lantern, record);
-  await landCard(world, world.lantern, record);
+  const { token } = await landCard(world, world.lantern, record);
+  await landPain(world, world.lantern, record.student.id, token);
   const consent = newConsent(record.student.id);
   expect((await world.lantern.ask('POST', '/api/consents', consent)).status).toBe(201);
   return { ...record, ...trial, consent };
@@ -88,6 +90,7 @@ const TOLD_AS: Record<string, string> = {
   ...{ ladder_entry: 'ladders', test_entry: 'other field tests' },
   ...{ pressure_entry: 'swings on a pressure mat', mat_session: 'swings on a pressure mat' },
   ...{ card_entry: 'Cards to take home', card_link: 'the links to them', card_tick: 'what was ticked' },
+  pain_answer: 'whether somebody asked',
   ...{ photo: 'Photos of the feet', landed_write: 'A fingerprint of each thing' },
 };
 

@@ -1,6 +1,8 @@
 import type { Express } from 'express';
 import { v7 as uuidv7 } from 'uuid';
 import {
+  landCard,
+  landPain,
   landRecord,
   newAddress,
   newBuild,
@@ -9,6 +11,7 @@ import {
   newDrill,
   newMatSession,
   newOwnLadder,
+  newPainAnswer,
   newLesson,
   newMethod,
   newPhoto,
@@ -20,10 +23,13 @@ import { asAdmin, openWorld, type Answer, type Coach, type World } from './world
 
 let world: World;
 let landed: Awaited<ReturnType<typeof landRecord>>;
+let painTick: string;
 
 beforeAll(async () => {
   world = await openWorld();
   landed = await landRecord(world, world.lantern);
+  const { token } = await landCard(world, world.lantern, landed);
+  painTick = (await landPain(world, world.lantern, landed.student.id, token)).tick.id;
 }, 60_000);
 afterAll(() => world.close());
 
@@ -56,7 +62,7 @@ const nothingOfLantern = (answer: Answer) => {
 };
 const refusedReference = (answer: Answer) => {
   expect(answer.status).toBe(422);
-  expect(answer.body.faults[0].field).toMatch(/studentId|lessonId/);
+  expect(answer.body.faults[0].field).toMatch(/studentId|lessonId|tickId/);
 };
 const notFound = (answer: Answer) => expect(answer.status).toBe(404);
 
@@ -135,6 +141,11 @@ const LISTED: Record<string, Listed> = {
     path: '/api/consents',
     body: () => newConsent(landed.student.id),
     toOtherAcademy: notFound,
+  },
+  'POST /api/pain-answers': {
+    path: '/api/pain-answers',
+    body: () => newPainAnswer(landed.student.id, painTick),
+    toOtherAcademy: refusedReference,
   },
   'POST /api/erasures': {
     path: '/api/erasures',
@@ -293,7 +304,7 @@ describe.each(LANDING)('%s', (name, listed) => {
     const grown =
       (await count()).reduce((sum, value) => sum + value, 0) - rows.reduce((sum, value) => sum + value, 0);
     expect(grown).toBe(
-      /lessons|stand-in|consents|card-links|drills|ladders|mat-sessions|photos/.test(name) ? 0 : 1,
+      /lessons|stand-in|consents|pain-answers|card-links|drills|ladders|mat-sessions|photos/.test(name) ? 0 : 1,
     );
   });
 

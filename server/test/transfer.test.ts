@@ -9,6 +9,7 @@ import { addAccount } from '../store/accounts';
 import { hashPassword } from '../accounts/passwords';
 import {
   landCard,
+  landPain,
   landRecord,
   landTrial,
   newConsent,
@@ -31,7 +32,8 @@ beforeAll(async () => {
   world = await openWorld();
   record = await landRecord(world, world.lantern);
   await landTrial(world.colleague, record);
-  await landCard(world, world.lantern, record);
+  const { token } = await landCard(world, world.lantern, record);
+  await landPain(world, world.lantern, record.student.id, token);
   await world.colleague.ask('POST', '/api/drills', newDrill());
   await world.colleague.ask('POST', '/api/ladders', newOwnLadder());
   await world.lantern.ask('POST', '/api/consents', newConsent(record.student.id));
@@ -119,6 +121,7 @@ describe('a file of records', () => {
         'look',
         'method',
         'own ladder',
+        'pain answer',
         'photo',
         'pressure',
         'reading',

@@ -12,6 +12,7 @@ import QueryStream from 'pg-query-stream';
 import { buildsOf } from '../store/builds';
 import { ticksOf } from '../store/cards';
 import { consentsOf } from '../store/consents';
+import { painAnswersOf } from '../store/painAnswers';
 import { standingOwn } from '../store/ownThings';
 import { ENTRY_CORE_AS_JSON, FINDINGS_AS_TEXT } from '../store/entryJson';
 import { methodVersionsUsed } from '../store/methods';
@@ -29,7 +30,16 @@ const studentOf = (scope: Scope): string | null => (scope === 'academy' ? null :
 
 /** Everybody who made one of the records. */
 async function colleagueLines(client: ClientBase, scope: Scope): Promise<RecordsLine[]> {
-  const made = ['student', 'build', 'leg_screen', 'consent', 'lesson', 'log_entry', 'photo'].map((table) => {
+  const made = [
+    'student',
+    'build',
+    'leg_screen',
+    'consent',
+    'lesson',
+    'log_entry',
+    'photo',
+    'pain_answer',
+  ].map((table) => {
     const by = ['lesson', 'log_entry'].includes(table) ? 'instructor_id' : 'made_by';
     const student = table === 'student' ? 'id' : 'student_id';
     return `select ${by} from ${table}
@@ -143,7 +153,7 @@ async function partsByStudent(client: ClientBase, studentIds: string[]): Promise
   return parts;
 }
 
-/** What each student ticked, as lines by student. */
+/** What each student ticked and what came of asking after it, as lines by student. */
 async function ticksByStudent(client: ClientBase, studentIds: string[]): Promise<Map<string, string[]>> {
   const ticks = new Map<string, string[]>();
   for (const { receivedAt, ...record } of await ticksOf(client, studentIds)) {
@@ -151,6 +161,8 @@ async function ticksByStudent(client: ClientBase, studentIds: string[]): Promise
     lines.push(line({ kind: 'tick', receivedAt, record }));
     ticks.set(record.studentId, lines);
   }
+  for (const answer of await painAnswersOf(client, studentIds))
+    ticks.get(answer.record.studentId)?.push(line({ kind: 'pain answer', ...answer }));
   return ticks;
 }
 

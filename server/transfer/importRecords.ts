@@ -9,6 +9,7 @@ import type { ClientBase, Pool } from 'pg';
 import { buildRow } from '../store/builds';
 import { tickRow } from '../store/cards';
 import { consentRow } from '../store/consents';
+import { painAnswerRow } from '../store/painAnswers';
 import { inAcademy } from '../store/database';
 import { ownRow, ownTable } from '../store/ownThings';
 import { photoRow } from '../store/photos';
@@ -51,6 +52,8 @@ function partRows(
       return screenRows(line.record, writer);
     case 'consent':
       return [['consent', [consentRow(line.record, writer)]]];
+    case 'pain answer':
+      return [['pain_answer', [painAnswerRow(line.record, writer)]]];
     case 'lesson':
       return [['lesson', [lessonRow(line, academyId)]]];
     case 'photo':

@@ -3,7 +3,7 @@ import type { LineFault } from '@pedastance/contract/recordsFile';
 import { NotAJpeg, scrubbedJpeg } from '../store/scrubbedJpeg';
 import type { StudentGroup } from './studentGroup';
 
-type Kind = NewEntry['kind'] | 'build' | 'screen' | 'lesson';
+type Kind = NewEntry['kind'] | 'build' | 'screen' | 'lesson' | 'tick';
 
 /** What a record names of its student's other records: the field, what it has to be, and which. */
 type Reference = readonly [field: string, kind: Kind, id: string | null];
@@ -69,11 +69,12 @@ const KIND_WORDS: Record<Kind, string> = {
   build: 'a build',
   screen: 'a screen',
   lesson: 'a lesson',
+  tick: 'a tick',
 };
 
 type Part = StudentGroup['parts'][number];
 
-type AnyKind = Kind | 'consent' | 'tick' | 'photo';
+type AnyKind = Kind | 'consent' | 'photo' | 'pain answer';
 
 const kindOf = ({ line }: Part): AnyKind => (line.kind === 'entry' ? line.record.kind : line.kind);
 
@@ -112,6 +113,8 @@ function wantedBy(line: Part['line']): Reference[] {
       return [['addressId', 'address', line.record.addressId]];
     case 'tick':
       return [['cardId', 'card', line.record.cardId]];
+    case 'pain answer':
+      return [['tickId', 'tick', line.record.tickId]];
     default:
       return [];
   }

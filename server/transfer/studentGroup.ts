@@ -5,6 +5,6 @@ export interface StudentGroup {
   student: LineOf<'student'>;
   parts: {
     at: number;
-    line: LineOf<'build' | 'screen' | 'consent' | 'lesson' | 'entry' | 'photo' | 'tick'>;
+    line: LineOf<'build' | 'screen' | 'consent' | 'lesson' | 'entry' | 'photo' | 'tick' | 'pain answer'>;
   }[];
 }

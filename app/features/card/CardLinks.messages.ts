@@ -16,5 +16,4 @@ export const messages = {
       ? 'Nothing ticked yet.'
       : `Ticked on ${days} ${plural(days, 'day', 'days')}, ${rounds} ${plural(rounds, 'round', 'rounds')} in all.`,
   ladderAtHome: (name: Said, done: number, of: number) => `${name} at home: ${done} of ${of} tries done.`,
-  hurts: (on: Said) => `It hurt on ${on}. Ask before the next lesson.`,
 };

@@ -25,13 +25,7 @@ const stateOf = ({ revokedAt, endsOn, opened, lastOpenedAt }: CardLink, today: s
 function Ticked({ ticks }: { ticks: readonly CardTick[] }) {
   const days = new Set(ticks.filter(({ rounds }) => rounds > 0).map(({ on }) => on)).size;
   const rounds = ticks.reduce((sum, tick) => sum + tick.rounds, 0);
-  const hurt = ticks.filter(({ hurts }) => hurts).at(-1);
-  return (
-    <View className="gap-1">
-      <Body>{messages.practised(days, rounds)}</Body>
-      {hurt && <Notice kind="trouble">{messages.hurts(day(hurt.on))}</Notice>}
-    </View>
-  );
+  return <Body>{messages.practised(days, rounds)}</Body>;
 }
 
 /** So few rungs tell nothing of where it changes. */

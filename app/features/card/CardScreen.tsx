@@ -28,6 +28,7 @@ import { Notice } from '../../ui/Notice';
 import { StudentPage } from '../../ui/Page';
 import { Waiting } from '../../ui/Waiting';
 import { Body, Heading } from '../../ui/Words';
+import { PainToAsk } from '../../cards/PainToAsk';
 import { CardLinks } from './CardLinks';
 import { CardPlan } from './CardPlan';
 import { CardView } from './CardView';
@@ -121,6 +122,7 @@ function CardOfRecord({ record, records, student, entries }: CardOfRecordProps) 
           onPress={() => void keep().catch(() => undefined)}
         />
       )}
+      <PainToAsk student={student} />
       <CardLinks studentId={student.id} speech={speech} />
     </View>
   );

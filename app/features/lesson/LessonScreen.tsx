@@ -11,6 +11,7 @@ import { closeLesson, keepBeforeLeaving, lesson, openLesson, openStep } from '..
 import type { Step } from '../../domain/lessonDraft';
 import { newestScreen, useRecords } from '../../state/records';
 import { useOpenStudent } from '../../state/useStudentLog';
+import { PainToAsk } from '../../cards/PainToAsk';
 import { Button } from '../../ui/Button';
 import { useWide } from '../../ui/layout';
 import { BackTo } from '../../ui/Page';
@@ -147,6 +148,7 @@ function Places() {
     <JudgementContext value={judgement}>
       <View role="main" className="flex-1 bg-paper">
         <Header student={student} />
+        <PainToAsk student={student} />
         <View className={`flex-1 ${wide ? 'flex-row border-t border-ink' : ''}`}>
           {wide && <PlaceBar />}
           <View className="flex-1">

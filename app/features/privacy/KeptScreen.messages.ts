@@ -9,7 +9,7 @@ export const messages = {
         'Cautions and facts about pain, injury and operations, in your words.',
         'What they came for, every address, reading, change, trial and shot, with who taught.',
         'Tests of the legs, ladders and other field tests, and swings on a pressure mat.',
-        'Cards to take home, the links to them, and what was ticked on them.',
+        'Cards to take home, the links to them, what was ticked on them, and whether somebody asked when it hurt.',
         'Photos of the feet, where there is a yes to them, without what the camera wrote in.',
         'Who said yes to keeping it, and when.',
       ],

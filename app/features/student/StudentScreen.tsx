@@ -4,6 +4,7 @@ import { View, ScrollView } from 'react-native';
 import { router, useLocalSearchParams, Link } from 'expo-router';
 import type { NewBuild, Student } from '@pedastance/contract';
 import type { Speech } from '@pedastance/core/phrases';
+import { PainToAsk } from '../../cards/PainToAsk';
 import { JudgementCard } from '../../cards/JudgementCard';
 import { Cautions, BuildTable } from '../../cards/StudentFacts';
 import { useDrafts, draftsOf } from '../../state/drafts';
@@ -28,6 +29,7 @@ import { HeldCard } from './HeldCard';
 import { LadderCard } from './LadderCard';
 import { ShotsCard } from './ShotsCard';
 import { KnownCard } from './KnownCard';
+import { PainLog } from './PainLog';
 import { TurnCard } from './TurnCard';
 import { LogCard } from './LogCard';
 import { TrialCard } from './TrialCard';
@@ -115,6 +117,7 @@ export function StudentScreen() {
             </Body>
           </Link>
         </View>
+        <PainToAsk student={student} />
         <Cautions student={student} />
         <LessonButtons student={student} />
         <LastJudgement records={records} speech={speech} />
@@ -123,6 +126,7 @@ export function StudentScreen() {
         <KnownCard student={student} />
         <TurnCard student={student} records={records} speech={speech} />
         <LadderCard studentId={student.id} speech={speech} />
+        <PainLog ticks={student.pain} />
         <View>
           <Heading>{messages.log}</Heading>
           {logged.length === 0 && <Body className="py-3">{messages.nothingRecordedYetALesson}</Body>}
