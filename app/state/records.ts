@@ -1,4 +1,4 @@
-import type { LogEntry, NewBuild, NewScreen, Student } from '@pedastance/contract';
+import type { LogEntry, NewBuild, NewConsent, NewPainAnswer, NewScreen, Student } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core/method';
 import { personAfter } from '@pedastance/contract/earlier';
 import { create } from 'zustand';
@@ -61,6 +61,26 @@ export const useRecords = create<Records>(() => ({ owner: null, ...EMPTY }));
 const byId = <Value extends { id: string }>(values: readonly Value[]): Record<string, Value> =>
   Object.fromEntries(values.map((value) => [value.id, value]));
 
+/** Students with a word on consent, where it is the newest. */
+function consented(students: Record<string, Student>, consent: NewConsent): Partial<Written> {
+  const student = students[consent.studentId];
+  const newer = student && (!student.consent || student.consent.madeAt <= consent.madeAt);
+  return newer ? { students: { ...students, [student.id]: { ...student, consent } } } : {};
+}
+
+/** Students with a word of pain that was asked after. */
+function answered(
+  students: Record<string, Student>,
+  { studentId, tickId, madeAt, found }: NewPainAnswer,
+): Partial<Written> {
+  const student = students[studentId];
+  if (!student?.pain) return {};
+  const pain = student.pain.map((tick) =>
+    tick.tickId === tickId ? { ...tick, answer: { madeAt, found } } : tick,
+  );
+  return { students: { ...students, [studentId]: { ...student, pain } } };
+}
+
 type Written = Pick<Records, 'students' | 'builds' | 'screens' | 'methods'>;
 
 /** What a write does to the records of the device, before the server has had it. */
@@ -103,20 +123,10 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
         ...(newer && { students: { ...students, [student.id]: { ...student, build: body } } }),
       };
     }
-    case 'consent': {
-      const { body } = writing;
-      const student = students[body.studentId];
-      const newer = student && (!student.consent || student.consent.madeAt <= body.madeAt);
-      return newer ? { students: { ...students, [student.id]: { ...student, consent: body } } } : {};
-    }
-    case 'pain answer': {
-      const { studentId, tickId, madeAt, found } = writing.body;
-      const student = students[studentId];
-      const pain = student?.pain?.map((tick) =>
-        tick.tickId === tickId ? { ...tick, answer: { madeAt, found } } : tick,
-      );
-      return pain ? { students: { ...students, [studentId]: { ...student!, pain } } } : {};
-    }
+    case 'consent':
+      return consented(students, writing.body);
+    case 'pain answer':
+      return answered(students, writing.body);
     case 'screen':
       return { screens: { ...screens, [writing.body.id]: writing.body } };
     case 'method': {

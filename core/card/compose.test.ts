@@ -1,4 +1,4 @@
-import { setupAsTaken, withFigure, type CautionFact } from '..';
+import { QUICK_LOOK, setupAsSeen, setupAsTaken, withFigure, type CautionFact, type Setup } from '..';
 import type { OwnLadder } from '../ladder';
 import { taught } from '../test/taught';
 import { composeCard, type Card, type TakenHome } from './compose';
@@ -87,6 +87,22 @@ describe('a card', () => {
     for (const mark of [...club!.sentences, ...club!.marks, ...club!.doses.flatMap(({ lines }) => lines)])
       if (mark.includes('°')) expect(mark).toMatch(/shoe/);
     expect(club!.marks).toContain('Ball half a hand inside the left heel, 5 cm.');
+  });
+
+  test('a figure that was only seen, or not looked at, has no mark, unless it was agreed', () => {
+    const narrow = QUICK_LOOK.width.find(({ words: seen }) => seen === 'Narrow')!;
+    const wide = QUICK_LOOK.width.find(({ words: seen }) => seen === 'Wide')!;
+    const from = setupAsSeen(stand({ leadFlare: 20, ballAlong: 50 }), wide, 450);
+    const agreed = withFigure(from, 'trailFlare', 20);
+    const marksOf = (to: Setup) => {
+      const [first] = home().clubs;
+      return composeCard({ ...home(), clubs: [{ ...first!, from, agreed: to, further: [] }] }).clubs[0]!
+        .marks;
+    };
+    const named = (marks: string[]) => marks.map((mark) => mark.split(' ').slice(0, 2).join(' '));
+    expect(named(marksOf(agreed))).toEqual(['Point the', 'Point the', 'Ball half']);
+    expect(marksOf(agreed).join()).not.toMatch(/between|toe (level|past)/);
+    expect(named(marksOf(setupAsSeen(agreed, narrow, 450)))[0]).toBe('Stand with');
   });
 
   test('every sentence is short, with at most two figures and no brackets', () => {

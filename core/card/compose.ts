@@ -262,6 +262,17 @@ function ladderOf(own: OwnLadder, { agreed }: AgreedClub, hand: Hand, length: Le
   };
 }
 
+/** The figures that can be checked: those that were measured or agreed; what was only seen has no mark. */
+function marked(
+  { setup }: MeasuredSetup,
+  changes: readonly Difference[],
+): readonly (typeof MARKED)[number][] {
+  return MARKED.filter((figure) => {
+    const measured = setup.measured[figure];
+    return changes.some(({ change }) => change === figure) || (measured && measured.way !== 'by eye');
+  });
+}
+
 function clubOf(agreed: AgreedClub, hand: Hand, length: LengthUnit): CardClub {
   const say = (words: string): string => capitalised(inFootWords(words, 'left and right', hand));
   const measured = measureSetup(agreed.agreed);
@@ -277,7 +288,7 @@ function clubOf(agreed: AgreedClub, hand: Hand, length: LengthUnit): CardClub {
     also,
     because: inFootWords(agreed.reason, 'left and right', hand),
     feel: inFootWords(agreed.feel, 'left and right', hand),
-    marks: MARKED.map((figure) => say(STAND[figure]!(measured, length))),
+    marks: marked(measured, changes).map((figure) => say(STAND[figure]!(measured, length))),
     doses: dosesOf(agreed, say),
     drawing: drawCard(agreed.agreed, big, hand),
   };
