@@ -18,7 +18,7 @@ import {
 import type { Turn } from '@pedastance/core/turn';
 import { radians, angleFigure, lengthWithUnit, type LengthUnit } from '@pedastance/core/units';
 import { projection, type Frame, type Projection, type Viewpoint } from './frame';
-import { halfTurns, hipsParts, type HalfTurn, type Turning } from './hips';
+import { halfTurns, hipsParts, turnLine, type HalfTurn, type Turning } from './hips';
 import { layoutOf, type Layout } from './layout';
 import { label, moved, n, segment, type Drawing } from './parts';
 import { VERDICT_SHAPES } from '../domain/verdicts';
@@ -319,9 +319,6 @@ function remembered(
   return parts;
 }
 
-/** The turn is worked out anew for so much of the line, degrees: less of it is not seen. */
-const TURN_LINE_STEP = 0.5;
-
 /** Both turns on these feet; worked out again when a foot is turned or the line, not when both feet are moved. */
 function rememberedHalves(
   turning: Turning,
@@ -331,12 +328,10 @@ function rememberedHalves(
 ): Record<Turn, HalfTurn> {
   const { lead, trail } = setup.address;
   const flaresMeasured = Boolean(setup.measured.leadFlare && setup.measured.trailFlare);
-  const lineMeasured = uncertaintyOf({ setup, measures }, 'stanceLine') !== null;
-  const toeLine = lineMeasured ? Math.round(measures.toeLine / TURN_LINE_STEP) * TURN_LINE_STEP : 0;
-  const from = [turning, flaresMeasured, toeLine, lead.flare, trail.flare];
+  const from = [turning, flaresMeasured, turnLine(setup, measures), lead.flare, trail.flare];
   const before = memory.halves;
   if (before?.from.every((value, at) => value === from[at])) return before.halves;
-  const halves = halfTurns(turning, setup, measures, toeLine);
+  const halves = halfTurns(turning, setup, measures);
   memory.halves = { from, halves };
   return halves;
 }

@@ -1,4 +1,5 @@
-import { MEASURED_BEFORE, measureAddress, type Setup } from '@pedastance/core';
+import { MEASURED_BEFORE, measureAddress, withFigure, type Setup } from '@pedastance/core';
+import { seeded } from '@pedastance/core/statistics';
 import { setup } from '../../core/test/example';
 import { bodyOf } from '../../core/test/turning';
 import { drawPlan, type DrawingInput } from './drawing';
@@ -14,7 +15,7 @@ const turningOf = (legs: Parameters<typeof bodyOf>[0]): Turning => ({
   ownDifference: 0,
 });
 
-const halvesOf = (of: Setup, turning: Turning) => halfTurns(turning, of, measureAddress(of.address), 0);
+const halvesOf = (of: Setup, turning: Turning) => halfTurns(turning, of, measureAddress(of.address));
 
 const input = (of: Setup, turning: Turning | null, over: Partial<DrawingInput> = {}): DrawingInput => ({
   setup: of,
@@ -102,5 +103,33 @@ describe('the turn at the hips', () => {
     );
     expect(planWords(setup(flares), speech, null)).not.toContain('Hips');
     expect(drawPlan(input(setup(flares), null)).hips).toEqual({ opacity: '0' });
+  });
+
+  test('what is told in words is what is drawn, and what is missing is the difference of the two figures told', () => {
+    const random = seeded(7);
+    const drawnBetween = (low: number, high: number) => low + (high - low) * random();
+    for (let drawn = 0; drawn < 300; drawn += 1) {
+      const { setback: _, ...others } = MEASURED_BEFORE;
+      const stood = setup({ leadFlare: drawnBetween(-5, 40), trailFlare: drawnBetween(-5, 40) });
+      const measured = random() < 0.5 ? MEASURED_BEFORE : others;
+      const of = { ...withFigure(stood, 'setback', drawnBetween(-60, 120)), measured };
+      const turning = turningOf({
+        inTrail: drawnBetween(10, 40),
+        inLead: drawnBetween(10, 40),
+        outLead: drawnBetween(10, 50),
+      });
+      const plan = drawPlan(input(of, turning));
+      const words = planWords(of, { length: 'cm', feet: 'left and right', hand: 'right' }, turning);
+      for (const [turn, name] of [
+        ['back', 'Hips back'],
+        ['through', 'Hips through'],
+      ] as const) {
+        const { text } = plan[`${turn}-figure`]!;
+        expect(words).toContain(`${name} ${text}, `);
+        const [limit, needed] = text!.match(/\d+/g)!.map(Number) as [number, number];
+        const short = plan[`${turn}-enough`]!.text!.match(/(\d+)° short/);
+        expect([text, Number(short?.[1] ?? 0)]).toEqual([text, Math.max(0, needed - limit)]);
+      }
+    }
   });
 });

@@ -1,6 +1,13 @@
 import type { Hand } from '@pedastance/core/body';
 import { capitalised, footWord, type FootWords } from '@pedastance/core/phrases';
-import type { Address, AddressMeasures, FootName, Point, Setup } from '@pedastance/core/setup';
+import {
+  uncertaintyOf,
+  type Address,
+  type AddressMeasures,
+  type FootName,
+  type Point,
+  type Setup,
+} from '@pedastance/core/setup';
 import {
   inOrderMet,
   neededTurn,
@@ -31,30 +38,37 @@ export interface HalfTurn {
   limit: number | null;
   needed: number;
   leg: FootName;
-  /** How much is missing; 0 where there is enough or nothing is known. */
+  /** How much is missing, whole degrees; 0 where there is enough or nothing is known. */
   short: number;
 }
 
 /** The drawing shows no turn beyond this, degrees: the other half's wing begins there. */
 const MOST_DRAWN = 86;
 
-/** Less than this is not missing, degrees. */
-const NOT_MISSING = 0.5;
-
 /** So much more than is needed is plainly enough (starting value), degrees. */
 const PLAINLY_ENOUGH = 5;
+
+/** The turn is worked out anew for so much of the line, degrees: less of it is not seen. */
+const TURN_LINE_STEP = 0.5;
+
+/** The toe line that the turns are worked out on, degrees: square where it was not measured. */
+export function turnLine(setup: Setup, measures: AddressMeasures): number {
+  if (uncertaintyOf({ setup, measures }, 'stanceLine') === null) return 0;
+  return Math.round(measures.toeLine / TURN_LINE_STEP) * TURN_LINE_STEP;
+}
 
 /** Where both turns end on these feet, by the middle of what is known: how sure that is stands in the words. */
 export function halfTurns(
   { body, leadHeelLift, goal, ownDifference }: Turning,
-  { measured }: Setup,
-  { leadFlare, trailFlare }: AddressMeasures,
-  toeLine: number,
+  setup: Setup,
+  measures: AddressMeasures,
 ): Record<Turn, HalfTurn> {
+  const { measured } = setup;
+  const { leadFlare, trailFlare } = measures;
   const feet: TurningFeet = {
     flare: { lead: leadFlare, trail: trailFlare },
     flareUncertainty: { lead: 0, trail: 0 },
-    toeLine: { value: toeLine, uncertainty: 0 },
+    toeLine: { value: turnLine(setup, measures), uncertainty: 0 },
     ownDifference,
     leadHeelLift,
   };
@@ -65,8 +79,9 @@ export function halfTurns(
     const known = flaresMeasured && stops.every((stop) => stop.at !== null);
     const limit = known ? Math.max(0, first.at!.value) : null;
     const needed = neededTurn(turn, body, goal).value;
-    const missing = limit === null ? 0 : needed - limit;
-    return { limit, needed, leg: first.leg, short: missing > NOT_MISSING ? missing : 0 };
+    // By the whole degrees that are told: what is missing is the difference of the two figures beside it.
+    const missing = limit === null ? 0 : Math.round(needed) - Math.round(limit);
+    return { limit, needed, leg: first.leg, short: Math.max(0, missing) };
   };
   return { back: half('back'), through: half('through') };
 }

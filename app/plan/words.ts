@@ -22,9 +22,7 @@ export function planWords(setup: Setup, { length, feet, hand }: Speech, turning:
     `Trail toe ${setbackMark(measures.setbackMarks)}.`,
     `Ball ${mm(measures.ballAlong)} inside the lead heel and ${mm(measures.ballOut)} out from the toe line.`,
     `${Math.round(balance.leadShare)} percent of the weight on the lead foot.`,
-    ...(turning
-      ? [hipsWords({ halves: halfTurns(turning, setup, measures, measures.toeLine), hand, footWords: feet })]
-      : []),
+    ...(turning ? [hipsWords({ halves: halfTurns(turning, setup, measures), hand, footWords: feet })] : []),
     ...notMeasuredWords(setup),
   ].join(' ');
   return inFootWords(told, feet, hand);

@@ -12,8 +12,8 @@ export const messages = {
   aMethodOfOurOwn: 'A method of our own',
   change: (name: Said) => `Change ${name}`,
   begunFromKept: (name: Said) => `Begun from “${name}”. Kept on this device until it is saved.`,
-  savedAsVersionWhatWas: (version: Said, before: Said) =>
-    `Saved as version ${version}; what was read with version ${before} keeps it.`,
+  savingMakesVersion: (version: Said, before: Said) =>
+    `Saving makes version ${version}; what was read with version ${before} keeps it.`,
   thisWasBegunFromVersion: (fromVersion: Said, version: Said) =>
     `This was begun from version ${fromVersion}; version ${version} has been saved since. Saving puts yours after it.`,
   whatItTeaches: 'What it teaches',

@@ -228,7 +228,7 @@ function Editor({ before }: { before: HouseMethod }) {
               <Quiet>
                 {isPreset(before)
                   ? messages.begunFromKept(before.name)
-                  : messages.savedAsVersionWhatWas(before.version + 1, before.version)}
+                  : messages.savingMakesVersion(before.version + 1, before.version)}
               </Quiet>
             </View>
           </View>
