@@ -3,6 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { build } from 'esbuild';
 import { benchHard } from './benchHard.mjs';
+import { openThrowawayCluster } from './database.mjs';
 import { FIRST_LOAD_AIM, emptyAppBytes, kilobytes, measureFirstLoad } from './firstLoad.mjs';
 import { serveForNow } from './serveForNow.mjs';
 import { ROOT, fail, installPackages, must, say } from './tools.mjs';
@@ -266,6 +267,20 @@ async function mutants(rooms = Object.keys(KILLED_AIMS).join(','), oneIn = 1) {
   table();
 }
 
+/** Whole lessons, drawn, through the app's stores and the real server: what is kept and told that was not so. */
+async function lessons(count) {
+  const cluster = await openThrowawayCluster();
+  const env = { TEST_DATABASE_URL: cluster.adminUrl, TEST_TEMPLATES: '1', LESSONS: count };
+  try {
+    const templates = ['--import', 'tsx', 'server/test/templates.ts'];
+    await must('Filling the template databases', process.execPath, templates, { quiet: true, env });
+    const jest = ['jest', '--selectProjects', 'server', '--testPathPattern', 'test/lessons/'];
+    await must(`${count} drawn lessons`, 'npx', jest, { env });
+  } finally {
+    await cluster.stop();
+  }
+}
+
 async function benchBalance(swings) {
   const core = (what, file, ...args) =>
     must(what, process.execPath, ['--import', 'tsx', join(ROOT, 'bench', 'balance', file), ...args]);
@@ -280,6 +295,7 @@ async function bench() {
   await installPackages();
   const [part, only] = process.argv.slice(2);
   if (part === 'photo') return benchPhoto(only ?? '200');
+  if (part === 'lessons') return lessons(only ?? '1000');
   if (part === 'ladder') return ladderScript(only ?? '1000');
   if (part === 'balance') return benchBalance(only ?? '1000');
   if (part === 'dragging') {

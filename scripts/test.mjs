@@ -14,6 +14,7 @@ const TYPE_CHECKED = [
   'contract',
   'card',
   'server',
+  'server/test/lessons',
   'app',
   'e2e',
   'bench/emptyApp',

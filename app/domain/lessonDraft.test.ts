@@ -1,10 +1,11 @@
-import { setupAsTaken, type Setup } from '@pedastance/core';
+import { differences, setupAsTaken, withFigure, type Setup } from '@pedastance/core';
 import { setup as example } from '../../core/test/example';
 import {
   newDraft,
   otherParts,
   untouchedClub,
   withClub,
+  withFeet,
   type ClubPart,
   type LessonDraft,
 } from './lessonDraft';
@@ -37,6 +38,21 @@ test('another club begins with its own feet, nothing measured, nothing agreed; c
   const back = taking(agreedOn(driver, 560), fresh('7-iron'));
   expect(back).toMatchObject({ club: '7-iron', setup: iron.setup, agreed: iron.agreed, reason: 'why 480' });
   expect(otherParts(back)).toMatchObject([{ club: 'driver', reason: 'why 560' }]);
+});
+
+test('a figure that is measured after a change was agreed on is no part of that change', () => {
+  const draft = { setup: stood(480), agreed: withFigure(stood(480), 'stanceWidth', 420) };
+  const later = withFigure(draft.setup, 'leadFlare', 24);
+  const { setup, agreed } = withFeet(draft, later);
+  expect(differences(setup!, agreed!).map(({ change, to }) => [change, Math.round(to)])).toEqual([
+    ['stanceWidth', 420],
+  ]);
+  // What was agreed stays what it was, from wherever the feet stand now.
+  const wider = withFeet({ setup, agreed }, withFigure(setup!, 'stanceWidth', 520));
+  expect(differences(wider.setup!, wider.agreed!)).toMatchObject([
+    { change: 'stanceWidth', from: 520, to: 420 },
+  ]);
+  expect(withFeet({ setup, agreed: null }, later).agreed).toBeNull();
 });
 
 test('a pitch with the same club is another part', () => {

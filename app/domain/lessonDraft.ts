@@ -3,7 +3,7 @@ import { NOTHING_ASKED, type Intake } from '@pedastance/core/body/person';
 import { clubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
 import type { PinnedFigure } from '@pedastance/core/advice';
 import type { LadderTurn } from '@pedastance/core/ladder';
-import { differences, type Setup } from '@pedastance/core/setup';
+import { differences, withDifferences, type Setup } from '@pedastance/core/setup';
 import type { TestTries } from './fieldTests';
 import type { PhotoDraft } from './photoTaps';
 import type { PressureDraft } from './pressure';
@@ -153,6 +153,21 @@ export function withClub(draft: LessonDraft, fresh: ClubPart): ClubPart & Pick<L
   if (isWorth(inHand)) others[partKey(inHand)] = inHand;
   const { [partKey(fresh)]: begun, ...otherClubs } = others;
   return { ...(begun ?? fresh), otherClubs };
+}
+
+/**
+ * Today's feet anew, and what is agreed made of them again: a figure that is measured after a change was agreed on is no part of
+ * that change.
+ * @param draft the lesson
+ * @param setup today's feet now
+ * @returns what of the draft changes
+ */
+export function withFeet(
+  { setup: before, agreed }: Pick<LessonDraft, 'setup' | 'agreed'>,
+  setup: Setup,
+): Pick<LessonDraft, 'setup' | 'agreed'> {
+  if (!before || !agreed || before === setup) return { setup, agreed };
+  return { setup, agreed: withDifferences(setup, differences(before, agreed)) };
 }
 
 /** The clubs and shots of parts, as they are said. */

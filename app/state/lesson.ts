@@ -34,6 +34,7 @@ import {
   stepIn,
   untouchedClub,
   withClub,
+  withFeet,
 } from '../domain/lessonDraft';
 import { measuredOf } from '../domain/measured';
 
@@ -172,6 +173,12 @@ export function changeDraft(change: Partial<LessonDraft>): void {
   }));
 }
 
+/** Puts today's feet to another setup; what is agreed goes by them. */
+export function changeFeet(setup: Setup): void {
+  const { draft } = lesson.getState();
+  if (draft) changeDraft(withFeet(draft, setup));
+}
+
 /** Opens a step. */
 export function openStep(step: Step): void {
   const { draft } = lesson.getState();
@@ -219,7 +226,7 @@ export function chooseClub(club: ClubId, shot: ShotType, build: Build, lastFeet:
 /** The student stands with this club as with another one of this lesson: its feet, as they were measured there. */
 export function standAsWith({ setup }: ClubPart): void {
   markPast();
-  changeDraft({ setup });
+  if (setup) changeFeet(setup);
   lesson.setState({ frame: framed(setup) });
 }
 
@@ -250,7 +257,8 @@ export function undo(): void {
 /** Puts a setup in the draft, as today's or as the agreed one. */
 function place(setup: Setup): void {
   const { standing } = lesson.getState();
-  changeDraft(standing === 'agreed' ? { agreed: setup } : { setup });
+  if (standing === 'agreed') changeDraft({ agreed: setup });
+  else changeFeet(setup);
 }
 
 /** What is agreed is to be met with a tape, however it was set on the plan. */
@@ -277,7 +285,7 @@ export function standAsDrawn(figures: readonly PlacedFigure[]): void {
   const { draft } = lesson.getState();
   if (!draft?.setup) return;
   markPast();
-  changeDraft({ setup: withMeasured(draft.setup, figures, 'by eye') });
+  changeFeet(withMeasured(draft.setup, figures, 'by eye'));
 }
 
 /** Notes what is seen of the posture; an undefined figure or word takes it back. Nothing left is no posture. */
@@ -287,7 +295,7 @@ export function notePosture(change: (posture: Posture) => Posture): void {
   const { posture: before, ...setup } = draft.setup;
   const posture = change(before ?? NOT_LOOKED_AT);
   markPast();
-  changeDraft({ setup: anythingSeen(posture) ? { ...setup, posture } : setup });
+  changeFeet(anythingSeen(posture) ? { ...setup, posture } : setup);
 }
 
 /** Agrees on other feet, and on a lift where it goes with them; on today's feet nothing is lifted. */

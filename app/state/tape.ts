@@ -9,7 +9,7 @@ import {
   type TakenFigures,
   type WidthDatum,
 } from '@pedastance/core/setup';
-import { changeDraft, lesson, markPast, reframe } from './lesson';
+import { changeFeet, lesson, markPast, reframe } from './lesson';
 
 /** Figures as a tape and a scale have them, mm, degrees and percent; what was left out is not there. */
 export type TapeFigures = TakenFigures & { leadShare?: number };
@@ -34,7 +34,7 @@ export function laidByTape(
 export function standAs(setup: Setup): void {
   if (lesson.getState().draft?.setup === setup) return;
   markPast();
-  changeDraft({ setup });
+  changeFeet(setup);
   reframe();
 }
 

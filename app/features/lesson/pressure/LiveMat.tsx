@@ -14,7 +14,7 @@ import { useStore } from 'zustand';
 import { stoodOnMat } from '../../../domain/pressure';
 import { spoken } from '../../../domain/sentences';
 import { useMadeUp } from '../../../state/account';
-import { changeDraft, lesson } from '../../../state/lesson';
+import { changeFeet, lesson } from '../../../state/lesson';
 import {
   closeMat,
   liveMat,
@@ -129,7 +129,7 @@ export function LiveMat() {
     if (!still || !setup) return setTold({ words: messages.holdStill, good: false });
     // A stand-in’s weight is no real student’s.
     if (!madeUp) return setTold({ words: messages.notTaken, good: false });
-    changeDraft({ setup: stoodOnMat(setup, still) });
+    changeFeet(stoodOnMat(setup, still));
     const { leadShare, leadHeelToe, trailHeelToe } = still;
     const words = messages.got(
       percent(leadShare.value),
