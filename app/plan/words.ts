@@ -20,7 +20,7 @@ export function planWords(setup: Setup, { length, feet, hand }: Speech, turning:
     `Lead foot flared ${angleFigure(measures.leadFlare)}, trail foot ${angleFigure(measures.trailFlare)}.`,
     `Toe line ${lineWords(measures.toeLine)}, heel line ${lineWords(measures.heelLine)}.`,
     `Trail toe ${setbackMark(measures.setbackMarks)}.`,
-    `Ball ${mm(measures.ballAlong)} inside the lead heel and ${mm(measures.ballOut)} out from the toe line.`,
+    `Ball ${mm(Math.abs(measures.ballAlong))} ${measures.ballAlong < 0 ? 'outside' : 'inside'} the lead heel and ${mm(measures.ballOut)} out from the toe line.`,
     `${Math.round(balance.leadShare)} percent of the weight on the lead foot.`,
     ...(turning ? [hipsWords({ halves: halfTurns(turning, setup, measures), hand, footWords: feet })] : []),
     ...notMeasuredWords(setup),

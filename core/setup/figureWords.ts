@@ -55,6 +55,9 @@ export const heelUp = (mm: number, length: LengthUnit): string =>
   `Let the lead heel come up ${inHalves(mm, length)} going back.`;
 
 const size = (mm: number, length: LengthUnit): string => saidLength(Math.abs(mm), length);
+/** How far inside something, or outside it. */
+const inside = (mm: number, length: LengthUnit): string =>
+  `${size(mm, length)} ${mm < 0 ? 'outside' : 'inside'}`;
 const percent = (value: number): string => `${Math.round(Math.abs(value))}%`;
 const angle = (value: number): string => `${Math.round(Math.abs(value))}°`;
 
@@ -175,8 +178,8 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     tooLarge: 'too far back',
     instruction: ({ by, to, length }) =>
       by === null
-        ? `Ball ${saidLength(to, length)} inside the lead heel.`
-        : `Move the ball ${by > 0 ? 'back' : 'forward'} ${size(by, length)}, to ${saidLength(to, length)} inside the lead heel.`,
+        ? `Ball ${inside(to, length)} the lead heel.`
+        : `Move the ball ${by > 0 ? 'back' : 'forward'} ${size(by, length)}, to ${inside(to, length)} the lead heel.`,
   },
   ballOut: { name: 'Ball, out from the toe line', ...BALL_OUT },
   leadToeOut: { name: 'Lead toe to the ball’s line', ...BALL_OUT },
@@ -230,8 +233,7 @@ export const FIGURE_WORDS: Record<FigureName, FigureWords> = {
     larger: 'further inside',
     tooSmall: 'too far out',
     tooLarge: 'too far in',
-    instruction: ({ to, length }) =>
-      `Lead hip ${saidLength(to, length)} inside the outside of the lead foot.`,
+    instruction: ({ to, length }) => `Lead hip ${inside(to, length)} the outer edge of the lead foot.`,
   },
   hipLine: {
     name: 'Hip line',
