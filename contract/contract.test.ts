@@ -355,6 +355,7 @@ test('a judgement from before it went by causes is told of the causes that its g
 test('a swing from before it had a path and a shot has neither', () => {
   const swings = { ...common(), kind: 'pressure', swings: [{ path: 2 }, {}] };
   expect(upgradedEntry(swings as never)).toMatchObject({
+    shot: 'full',
     swings: [
       { path: 2, shot: null },
       { path: null, shot: null },

@@ -148,7 +148,11 @@ const CARD_DEFAULTS: Pick<CardEntry, 'ladder'> = { ladder: null };
 export const SWING_DEFAULTS = { path: null, shot: null };
 
 /** Swings of any earlier shape in today's. */
+/** Swings on a mat were a club's before they were a shot's too. */
+const PRESSURE_DEFAULTS = { shot: 'full' } as const;
+
 const upgradedPressure = (entry: PressureEntry): PressureEntry => ({
+  ...PRESSURE_DEFAULTS,
   ...entry,
   swings: Array.isArray(entry.swings)
     ? entry.swings.map((swing) => (isRecord(swing) ? { ...SWING_DEFAULTS, ...swing } : swing))

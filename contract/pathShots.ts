@@ -30,8 +30,10 @@ function driftsOf(entries: readonly LogEntry[], studentId: string): Drifted {
   const addresses = standingOf(entries, 'address', studentId).filter(({ standing }) => standing === 'today');
   const ofShots = new Map<string, { drift: number; entryId: string }>();
   const alone: Drifted['alone'] = [];
-  for (const { id, lessonId, club, source, swings } of standingOf(entries, 'pressure', studentId)) {
-    const address = addresses.findLast((each) => each.lessonId === lessonId && each.club === club);
+  for (const { id, lessonId, club, shot, source, swings } of standingOf(entries, 'pressure', studentId)) {
+    const address = addresses.findLast(
+      (each) => each.lessonId === lessonId && each.club === club && each.shot === shot,
+    );
     for (const swing of swings) {
       if (swing.path === null) continue;
       const drift = driftOf(swing);

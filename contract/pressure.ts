@@ -1,6 +1,6 @@
 /** Pressure under the feet: swings that are kept, and the stand-in mat. */
 import { SWING_MARKS } from '@pedastance/core/balance/names';
-import { CLUB_IDS } from '@pedastance/core/club';
+import { CLUB_IDS, SHOTS } from '@pedastance/core/club';
 import { PRESSURE_PATTERNS, PRESSURE_ROUTES } from '@pedastance/core/setup';
 import { z } from 'zod';
 import { entryCommon, Id, Moment, text } from './common';
@@ -75,6 +75,7 @@ export const PressureEntry = z.strictObject({
   ...entryCommon,
   kind: z.literal('pressure'),
   club: z.enum(CLUB_IDS),
+  shot: z.enum(SHOTS),
   /** The route that is taught. */
   route: z.enum(PRESSURE_ROUTES),
   source: z.enum(PRESSURE_SOURCES),

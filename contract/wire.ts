@@ -4,7 +4,7 @@
  * The version of the contract that this code writes. Every body carries the version it was written for as
  * `contract`, and `contract/earlier` keeps what reads older ones.
  */
-export const CONTRACT_VERSION = 9;
+export const CONTRACT_VERSION = 10;
 
 /** Every answer of the API carries the server's contract version here: an answer without it comes from elsewhere. */
 export const CONTRACT_HEADER = 'x-pedastance-contract';

@@ -78,8 +78,8 @@ export interface LessonDraft extends ClubPart {
   tests?: TestTries;
   /** The field test that is open; absent or null where they are listed. */
   openTest?: string | null;
-  /** Swings with the pressure under the feet that are not kept yet, by club; absent where there are none. */
-  pressures?: Partial<Record<ClubId, PressureDraft>>;
+  /** Swings with the pressure under the feet that are not kept yet, by `partKey`; absent where there are none. */
+  pressures?: Readonly<Record<string, PressureDraft>>;
   /** A screen being taken; null before one is begun, and once it is kept. */
   screen: Screen | null;
   /** The same of other clubs and shots of this lesson that are not recorded yet, by `partKey`; absent where there are none. */

@@ -3,7 +3,7 @@ import type { SwingTrace } from '@pedastance/core/balance';
 import { startingSetup } from '@pedastance/core/method';
 import { build } from '../../core/test/example';
 import { pathShotsOf } from '@pedastance/contract/pathShots';
-import { weightSeen, type WeightLooked } from './pressure';
+import { lastPressure, weightSeen, type WeightLooked } from './pressure';
 import { joined, pairsKept, parted, shotsOfLesson } from './pressureShots';
 
 const TODAY = new Date('2026-05-20T12:00:00Z');
@@ -41,6 +41,7 @@ const pressure = (id: string, madeAt: string, over: Partial<PressureEntry> = {})
   ...common(id, madeAt),
   kind: 'pressure',
   club: '7-iron',
+  shot: 'full',
   route: 'centred',
   source: 'file',
   hangsBack: null,
@@ -63,6 +64,7 @@ describe('what was seen of the weight', () => {
       entries,
       studentId: 's',
       club: '7-iron',
+      shot: 'full',
       route: 'centred',
       now: TODAY,
       exceptions: [],
@@ -70,6 +72,14 @@ describe('what was seen of the weight', () => {
       ...over,
     });
   const EARLY = { pattern: 'toes early coming down', way: 'file' };
+
+  test('with a pitch tells nothing of full swings with the club, nor the other way', () => {
+    const kept = [pressure('p', '2026-05-18T10:00:00.000Z', { shot: 'pitch' })];
+    expect(seen(kept).pressure).toBeNull();
+    expect(seen(kept, { shot: 'pitch' }).pressure).toEqual(EARLY);
+    expect(lastPressure(kept, 's', { club: '7-iron', shot: 'full' })).toBeNull();
+    expect(lastPressure(kept, 's', { club: '7-iron', shot: 'pitch' })).toMatchObject({ id: 'p' });
+  });
 
   test('on a stand-in mat tells of made-up students alone', () => {
     const kept = [pressure('p', '2026-05-18T10:00:00.000Z', { source: 'simulated mat' })];
@@ -174,7 +184,7 @@ describe('swings on a mat and shots of the log', () => {
     ]);
     expect(told.shotIds).toEqual(['hit', 'p']);
     expect(pathShotsOf([shots, alone], 's', true).shots).toEqual([]);
-    expect(pairsKept([alone], { studentId: 's', club: '7-iron', source: 'file' })).toEqual([
+    expect(pairsKept([alone], { studentId: 's', club: '7-iron', shot: 'full', source: 'file' })).toEqual([
       { path: 2, drift: expect.closeTo(10, 6) },
     ]);
   });

@@ -31,13 +31,19 @@ export function taughtRoute(method: HouseMethod, club: ClubId, shot: ShotType): 
   return PRESSURE_ROUTES.find((route) => wanted.includes(route)) ?? 'centred';
 }
 
-/** The pressure that was kept last of a student with a club; null where none was. */
+/** Whether swings are those of a club and shot. */
+export const isOf = (
+  swings: Pick<PressureEntry, 'club' | 'shot'>,
+  { club, shot }: Pick<PressureEntry, 'club' | 'shot'>,
+): boolean => swings.club === club && swings.shot === shot;
+
+/** The pressure that was kept last of a student with a club and shot; null where none was. */
 export function lastPressure(
   entries: readonly LogEntry[],
   studentId: string,
-  club: ClubId,
+  played: Pick<PressureEntry, 'club' | 'shot'>,
 ): Logged<PressureEntry> | null {
-  return standingOf(entries, 'pressure', studentId).findLast((entry) => entry.club === club) ?? null;
+  return standingOf(entries, 'pressure', studentId).findLast((entry) => isOf(entry, played)) ?? null;
 }
 
 /** What was seen of a student's weight with a club, as a judgement takes it. */
@@ -52,6 +58,7 @@ export interface WeightLooked {
   entries: readonly LogEntry[];
   studentId: string;
   club: ClubId;
+  shot: ShotType;
   route: PressureRoute;
   now: Date;
   draft?: { pressure?: PressureDraft | null; tests?: TestTries };
@@ -98,11 +105,11 @@ function patternOn(
  * where no mat told anything by what an eye saw without one.
  */
 export function weightSeen(looked: WeightLooked): WeightSeen {
-  const { entries, studentId, club, route, now, draft, madeUp } = looked;
+  const { entries, studentId, route, now, draft, madeUp } = looked;
   const tells = ({ swings, source }: Pick<PressureDraft, 'swings' | 'source'>) =>
     swings.length >= LEAST_SWINGS && (madeUp || source !== 'simulated mat');
   const kept = standingOf(entries, 'pressure', studentId).findLast(
-    (entry) => entry.club === club && tells(entry) && isFresh(entry, now),
+    (entry) => isOf(entry, looked) && tells(entry) && isFresh(entry, now),
   );
   const onMat = draft?.pressure && tells(draft.pressure) ? draft.pressure : kept;
   const stripes = triesOf('stripe', looked);

@@ -1,9 +1,10 @@
+import type { ClubId } from '@pedastance/core/club';
+import { isOf } from './pressure';
 import type { LogEntry, PressureEntry } from '@pedastance/contract';
 import { ownShots } from '@pedastance/contract/ownShots';
 import { driftOf } from '@pedastance/contract/pathShots';
 import { addressesIn, standingOf } from '@pedastance/contract/standing';
 import type { DriftAndPath, SwingTrace } from '@pedastance/core/balance';
-import type { ClubId } from '@pedastance/core/club';
 
 /** A shot of the log, by its entry and its place in it; no path where none was measured. */
 export interface LessonShot {
@@ -34,13 +35,13 @@ export const joined = (swings: readonly SwingTrace[], shots: readonly LessonShot
 export const parted = (swings: readonly SwingTrace[]): SwingTrace[] =>
   swings.map((swing) => (swing.shot ? { ...swing, shot: null, path: null } : swing));
 
-/** Drift and path of the swings of a student that were kept with a club, by mats of one kind. */
+/** Drift and path of the swings of a student that were kept with a club and shot, by mats of one kind. */
 export const pairsKept = (
   entries: readonly LogEntry[],
-  { studentId, club, source }: { studentId: string; club: ClubId; source: PressureEntry['source'] },
+  { studentId, source, ...played }: { studentId: string } & Pick<PressureEntry, 'club' | 'shot' | 'source'>,
 ): DriftAndPath[] =>
   standingOf(entries, 'pressure', studentId)
-    .filter((entry) => entry.club === club && entry.source === source)
+    .filter((entry) => isOf(entry, played) && entry.source === source)
     .flatMap(({ swings }) => pairsIn(swings));
 
 /** Drift and path of the swings that have a path. */

@@ -9,7 +9,7 @@ type Store = StoreNames<Schema>;
 export const COPIES = ['students', 'methods', 'builds', 'screens', 'entries'] as const;
 
 const NAME = 'pedastance';
-const VERSION = 10;
+const VERSION = 11;
 
 /** The key of who is signed in, in the store `device`. */
 export const KEPT_IDENTITY = 'identity';

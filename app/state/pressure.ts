@@ -3,7 +3,7 @@ import { MOST_PRESSURE_SWINGS } from '@pedastance/contract/limits';
 import type { SwingTrace } from '@pedastance/core/balance';
 import { v7 as newId } from 'uuid';
 import type { PressureDraft } from '../domain/pressure';
-import type { LessonDraft } from '../domain/lessonDraft';
+import { partKey, type LessonDraft } from '../domain/lessonDraft';
 import { currentOwner } from './account';
 import { api } from './api';
 import { changeDraft, lesson } from './lesson';
@@ -12,10 +12,11 @@ import { entryPost, keepInLesson } from './writes/inLesson';
 
 const NOTHING: PressureDraft = { source: 'simulated mat', swings: [], hangsBack: null };
 
-/** Changes the swings with the lesson's club. */
+/** Changes the swings with the lesson's club and shot. */
 function change(make: (before: PressureDraft) => PressureDraft): void {
-  const { club, pressures } = lesson.getState().draft!;
-  if (club) changeDraft({ pressures: { ...pressures, [club]: make(pressures?.[club] ?? NOTHING) } });
+  const { club, shot, pressures } = lesson.getState().draft!;
+  const key = partKey({ club, shot });
+  if (club) changeDraft({ pressures: { ...pressures, [key]: make(pressures?.[key] ?? NOTHING) } });
 }
 
 /** Adds swings of a source to the open lesson; those of another source make room. */
@@ -46,12 +47,15 @@ export async function standOnMat(of: Pick<NewMatSession, 'studentId' | 'setup' |
   openMat(session.id);
 }
 
-type Kept = Pick<PressureEntry, 'club' | 'route' | 'source' | 'hangsBack' | 'swings' | 'pattern' | 'cue'>;
+type Kept = Pick<
+  PressureEntry,
+  'club' | 'shot' | 'route' | 'source' | 'hangsBack' | 'swings' | 'pattern' | 'cue'
+>;
 
 /** Keeps swings with what was taken of them as an entry of the log; the lesson begins with new ones. */
 export async function keepPressure(kept: Kept, draft: LessonDraft, student: Student): Promise<void> {
   const made = { id: newId(), lessonId: draft.id, madeAt: new Date().toISOString(), replaces: null };
   const body: PressureEntry = { ...made, kind: 'pressure', ...kept };
-  const { [kept.club]: _kept, ...pressures } = draft.pressures ?? {};
+  const { [partKey(kept)]: _kept, ...pressures } = draft.pressures ?? {};
   await keepInLesson([entryPost('Pressure', student, body)], { draft, student }, { pressures });
 }

@@ -164,7 +164,9 @@ test('swings of a lesson in progress are those with its club, and name no shot',
   const before = { source: 'file' as const, hangsBack: null, swings: [{ path: 2 }] };
   const draft = { ...DRAFT, club: '7-iron', pressure: before } as unknown as LessonDraft;
   const after = upgradedDraft(draft);
-  expect(after.pressures).toEqual({ '7-iron': { ...before, swings: [{ path: 2, shot: null }] } });
+  expect(after.pressures).toEqual({ '7-iron full': { ...before, swings: [{ path: 2, shot: null }] } });
   expect(after).not.toHaveProperty('pressure');
+  const byClub = { ...DRAFT, pressures: { driver: before } } as unknown as LessonDraft;
+  expect(upgradedDraft(byClub).pressures).toEqual({ 'driver full': before });
   expect(upgradedDraft(after).pressures).toEqual(after.pressures);
 });

@@ -9,7 +9,7 @@ import type { IDBPTransaction, StoreNames } from 'idb';
 import type { Schema } from './schema';
 import type { TestName } from '@pedastance/contract';
 import { triesKey } from '../domain/fieldTests';
-import type { LessonDraft } from '../domain/lessonDraft';
+import { partKey, type LessonDraft } from '../domain/lessonDraft';
 import type { PressureDraft } from '../domain/pressure';
 import { NOTHING_ASKED } from '@pedastance/core/body/person';
 import type { QueuedWrite } from './queuedWrite';
@@ -51,19 +51,25 @@ const upgradedTests = ({ tests, club }: LessonDraft): LessonDraft['tests'] =>
     ]),
   );
 
-/** Swings of a lesson from before they were kept apart by club, and before they had a path and named the shot that they were. */
-const upgradedPressures = (
-  draft: LessonDraft,
+/**
+ * Swings of a lesson from before they were kept apart by club, then by club and shot, and before they had a path and named the
+ * shot that they were.
+ */
+function upgradedPressures(
+  { club, shot = 'full', pressures }: LessonDraft,
   earlier: EarlierDraft['pressure'],
-): LessonDraft['pressures'] =>
-  draft.club && earlier
-    ? {
-        [draft.club]: {
-          ...earlier,
-          swings: earlier.swings.map((swing) => ({ ...SWING_DEFAULTS, ...swing })),
-        },
-      }
-    : draft.pressures;
+): LessonDraft['pressures'] {
+  if (club && earlier) {
+    const swings = earlier.swings.map((swing) => ({ ...SWING_DEFAULTS, ...swing }));
+    return { [partKey({ club, shot })]: { ...earlier, swings } };
+  }
+  return (
+    pressures &&
+    Object.fromEntries(
+      Object.entries(pressures).map(([key, swings]) => [key.includes(' ') ? key : `${key} full`, swings]),
+    )
+  );
+}
 
 /** A lesson in progress of any earlier shape in today's. */
 export function upgradedDraft({

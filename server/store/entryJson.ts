@@ -59,7 +59,7 @@ const entryAsJson = ({ findings, check }: Inside): string => `
              || case when test = 'low point' then jsonb_build_object('ballAlong', ball_along, 'teeHeight', tee_height) else '{}' end
            from test_entry where test_entry.academy_id = entry.academy_id and test_entry.id = entry.id)
          when 'pressure' then (
-           select jsonb_build_object('club', club, 'route', route, 'source', source, 'hangsBack', hangs_back, 'swings', swings,
+           select jsonb_build_object('club', club, 'shot', shot, 'route', route, 'source', source, 'hangsBack', hangs_back, 'swings', swings,
              'pattern', pattern, 'cue', cue)
            from pressure_entry where pressure_entry.academy_id = entry.academy_id and pressure_entry.id = entry.id)
          when 'address' then (

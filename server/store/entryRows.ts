@@ -70,7 +70,7 @@ const testRows = (key: EntryKey, entry: TestEntry): TableRows[] => {
 
 const pressureRows = (
   key: EntryKey,
-  { club, route, source, hangsBack, swings, pattern, cue }: PressureEntry,
+  { club, shot, route, source, hangsBack, swings, pattern, cue }: PressureEntry,
 ): TableRows[] => [
   [
     'pressure_entry',
@@ -78,6 +78,7 @@ const pressureRows = (
       {
         ...key,
         club,
+        shot,
         route,
         source,
         hangs_back: hangsBack ?? undefined,

@@ -247,6 +247,7 @@ const SERIES = Array.from({ length: 120 }, (_, at) => 400 + at);
 export const newPressure = (lessonId: string, over: Partial<PressureEntry> = {}): PressureEntry => ({
   ...entry(lessonId),
   kind: 'pressure',
+  shot: 'full',
   club: '7-iron',
   route: 'centred',
   source: 'file',

@@ -304,7 +304,9 @@ describe.each(LANDING)('%s', (name, listed) => {
     const grown =
       (await count()).reduce((sum, value) => sum + value, 0) - rows.reduce((sum, value) => sum + value, 0);
     expect(grown).toBe(
-      /lessons|stand-in|consents|pain-answers|card-links|drills|ladders|mat-sessions|photos/.test(name) ? 0 : 1,
+      /lessons|stand-in|consents|pain-answers|card-links|drills|ladders|mat-sessions|photos/.test(name)
+        ? 0
+        : 1,
     );
   });
 

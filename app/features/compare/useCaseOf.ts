@@ -52,6 +52,7 @@ export function useCaseOf(student: Student, body: StudentBody): (judged: Judged)
           entries: logged,
           studentId: student.id,
           club: played.club,
+          shot: played.shot,
           route: taughtRoute(method, played.club, played.shot),
           now: new Date(),
           exceptions: own.exceptions,

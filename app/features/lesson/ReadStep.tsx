@@ -176,6 +176,7 @@ function Findings() {
   const { judgement } = now;
   const widest = ownWidest(useExceptions());
   const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
   if (!read) return null;
   const { setup, reading } = read;
   // As wide as this student was found to post at stands in place of what hips of their breadth usually can.
@@ -193,7 +194,7 @@ function Findings() {
         <Working of={now} />
       )}
       <OwnBands />
-      {club && <LastPressure club={club} />}
+      {club && <LastPressure club={club} shot={shot} />}
       <NotMeasured />
       {notices.map((notice) => (
         <Notice key={notice.kind} kind="caution">

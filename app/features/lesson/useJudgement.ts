@@ -4,6 +4,7 @@ import type { BandException } from '@pedastance/core/method';
 import { createContext, useContext, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { caseOf } from '../../domain/case';
+import { partKey } from '../../domain/lessonDraft';
 import { taughtRoute, weightSeen, type WeightSeen } from '../../domain/pressure';
 import { useMadeUp } from '../../state/account';
 import { lesson } from '../../state/lesson';
@@ -30,13 +31,14 @@ function useWeightSeen(exceptions: readonly BandException[]): WeightSeen {
   return useMemo(() => {
     if (!club) return NOTHING_SEEN;
     const route = taughtRoute(method, club, shot);
-    const draft = { pressure: pressures?.[club] ?? null, ...(tests && { tests }) };
+    const draft = { pressure: pressures?.[partKey({ club, shot })] ?? null, ...(tests && { tests }) };
     const now = new Date();
     const logged = Object.values(entries);
     return weightSeen({
       entries: logged,
       studentId: student.id,
       club,
+      shot,
       route,
       now,
       draft,

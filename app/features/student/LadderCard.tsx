@@ -1,6 +1,7 @@
 import type { Logged, TestEntry } from '@pedastance/contract';
-import { clubById, type ClubId } from '@pedastance/core/club';
+import { clubAndShot, clubById, type ClubId } from '@pedastance/core/club';
 import { patternSentence, type Speech } from '@pedastance/core/phrases';
+import { isOf } from '../../domain/pressure';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { entryFound, testName } from '../../domain/fieldTestWords';
@@ -55,7 +56,7 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
     () =>
       standingOf(Object.values(entries), 'pressure', studentId)
         .reverse()
-        .filter(({ club }, at, all) => all.findIndex((other) => other.club === club) === at),
+        .filter((each, at, all) => all.findIndex((other) => isOf(other, each)) === at),
     [entries, studentId],
   );
   if (told.length + tests.length + pressures.length === 0) return null;
@@ -72,10 +73,10 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
           words={entryFound(entry, speech)}
         />
       ))}
-      {pressures.map(({ id, club, pattern, cue, swings, madeAt }) => (
+      {pressures.map(({ id, club, shot, pattern, cue, swings, madeAt }) => (
         <Line
           key={id}
-          name={messages.line(`${pressure.name}, ${clubById(club).name}`, day(madeAt))}
+          name={messages.line(`${pressure.name}, ${clubAndShot(club, shot)}`, day(madeAt))}
           words={
             pattern ? spoken(`${patternSentence(pattern)} ${cue}`, speech) : pressure.kept(swings.length)
           }

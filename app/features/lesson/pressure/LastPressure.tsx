@@ -1,5 +1,5 @@
 import { PRESSURE_REMEDIES } from '@pedastance/core/balance';
-import type { ClubId } from '@pedastance/core/club';
+import type { ClubId, ShotType } from '@pedastance/core/club';
 import { patternSentence } from '@pedastance/core/phrases';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -14,13 +14,13 @@ import { useLessonContext } from '../context';
 import { messages } from './PressureStep.messages';
 
 /** What the last swings on a mat with this club showed, and what to look at today for it. */
-export function LastPressure({ club }: { club: ClubId }) {
+export function LastPressure({ club, shot }: { club: ClubId; shot: ShotType }) {
   const { student } = useLessonContext();
   const speech = useSpeech(student.hand);
   const entries = useRecords((state) => state.entries);
   const last = useMemo(
-    () => lastPressure(Object.values(entries), student.id, club),
-    [entries, student.id, club],
+    () => lastPressure(Object.values(entries), student.id, { club, shot }),
+    [entries, student.id, club, shot],
   );
   if (!last) return null;
   const { pattern, madeAt, swings } = last;

@@ -3,6 +3,7 @@ import type { ClubId } from '@pedastance/core/club';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
+import { partKey } from '../../../domain/lessonDraft';
 import { taughtRoute, type PressureDraft } from '../../../domain/pressure';
 import { typedNumber } from '../../../domain/typedNumber';
 import { common } from '../../../domain/common.messages';
@@ -149,7 +150,13 @@ function Swings({
       <WhichSwing count={swings.length} chosen={chosen} onChoose={onChoose} />
       {chosen !== null && <OneSwing key={chosen} at={chosen} trace={swings[chosen]!} />}
       {source === 'file' && <JoinShots swings={swings} club={club} />}
-      <PressureTold pressure={pressure} club={club} route={taughtRoute(method, club, shot)} onKept={onKept} />
+      <PressureTold
+        pressure={pressure}
+        club={club}
+        shot={shot}
+        route={taughtRoute(method, club, shot)}
+        onKept={onKept}
+      />
       <SaveSwings swings={swings} />
     </>
   );
@@ -159,7 +166,8 @@ function Swings({
 function Pressure({ club }: { club: ClubId }) {
   const { student, build } = useLessonContext();
   const live = useStore(liveMat, (state) => state.line !== 'off');
-  const pressure = useStore(lesson, (state) => state.draft?.pressures?.[club] ?? null);
+  const shot = useStore(lesson, (state) => state.draft?.shot ?? 'full');
+  const pressure = useStore(lesson, (state) => state.draft?.pressures?.[partKey({ club, shot })] ?? null);
   const [chosen, setChosen] = useState<number | null>(null);
   const [kept, setKept] = useState(false);
   useEffect(() => closeMat, []);
@@ -168,7 +176,7 @@ function Pressure({ club }: { club: ClubId }) {
   const at = chosen !== null && chosen < swings.length ? chosen : null;
   return (
     <>
-      <LastPressure club={club} />
+      <LastPressure club={club} shot={shot} />
       {live ? <LiveMat /> : <StandOn club={club} />}
       {(live || swings.length > 0) && (
         <Soles

@@ -11,7 +11,7 @@ import {
 } from '@pedastance/core/balance';
 import { isMinor } from '@pedastance/core/body';
 import { DRILL_LIBRARY, mayDrill } from '@pedastance/core/card';
-import type { ClubId } from '@pedastance/core/club';
+import type { ClubId, ShotType } from '@pedastance/core/club';
 import { leavesSentence, patternSentence } from '@pedastance/core/phrases';
 import type { PressurePattern, PressureRoute } from '@pedastance/core/setup';
 import { angleFigure } from '@pedastance/core/units';
@@ -90,12 +90,14 @@ function Remedy({ told }: { told: PatternTold }) {
 const degrees = (slope: number): string => angleFigure(10 * slope, 1);
 
 /** How this student's drift and path go together, once enough swings have a path. */
-function DriftTold({ swings, source, club }: Pick<PressureDraft, 'swings' | 'source'> & { club: ClubId }) {
+type Played = { club: ClubId; shot: ShotType };
+
+function DriftTold({ swings, source, club, shot }: Pick<PressureDraft, 'swings' | 'source'> & Played) {
   const { student } = useLessonContext();
   const entries = useRecords((state) => state.entries);
   const kept = useMemo(
-    () => pairsKept(Object.values(entries), { studentId: student.id, club, source }),
-    [entries, student.id, club, source],
+    () => pairsKept(Object.values(entries), { studentId: student.id, club, shot, source }),
+    [entries, student.id, club, shot, source],
   );
   const pairs = [...kept, ...pairsIn(swings)];
   if (pairs.length === 0) return null;
@@ -120,11 +122,11 @@ function DriftTold({ swings, source, club }: Pick<PressureDraft, 'swings' | 'sou
 export function PressureTold({
   pressure,
   club,
+  shot,
   route,
   onKept,
-}: {
+}: Played & {
   pressure: PressureDraft;
-  club: ClubId;
   route: PressureRoute;
   onKept: () => void;
 }) {
@@ -146,7 +148,7 @@ export function PressureTold({
   const asksTrunk = hangsBack !== null || told.some(({ pattern }) => pattern === 'reverse');
   const keep = (pattern: PressurePattern | null) => {
     const cue = pattern ? spoken(PRESSURE_REMEDIES[pattern].cue, speech) : '';
-    const kept = { club, route, source, hangsBack, swings: [...swings], pattern, cue };
+    const kept = { club, shot, route, source, hangsBack, swings: [...swings], pattern, cue };
     keepPressure(kept, draft!, student).then(onKept, (error: Error) =>
       setFault(common.notKept(error.message)),
     );
@@ -167,7 +169,7 @@ export function PressureTold({
           ))}
         </View>
       )}
-      <DriftTold swings={swings} source={source} club={club} />
+      <DriftTold swings={swings} source={source} club={club} shot={shot} />
       {asksTrunk && (
         <Choice
           label={messages.trunk}
