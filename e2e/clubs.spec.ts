@@ -49,6 +49,13 @@ test('three clubs in one lesson and back, left-handed: each has its own feet, ch
   await expect(page.getByTestId('other-clubs')).toContainText(
     'Begun in this lesson, and waiting: 7-iron, Driver.',
   );
+  // From the driver as taught: the trail foot comes in, and nothing of it is measured yet.
+  await expect(page.getByTestId('other-clubs')).toContainText(
+    /From Driver to 9-iron, as taughtMove the trail foot in/i,
+  );
+  await press(page, 'From Driver to 9-iron, as taught');
+  await expect(place(page, /^Address/)).toContainText('0 of 9');
+  await step(page, 'club');
   await press(page, 'Same feet as with the 7-iron');
   await expect(figure(page, 'row-trailFlare')).toHaveText('2°');
   await expect(place(page, /^Address/)).toContainText('1 of 9');

@@ -224,7 +224,7 @@ export function chooseClub(club: ClubId, shot: ShotType, build: Build, lastFeet:
 }
 
 /** The student stands with this club as with another one of this lesson: its feet, as they were measured there. */
-export function standAsWith({ setup }: ClubPart): void {
+export function standAsWith({ setup }: Pick<ClubPart, 'setup'>): void {
   markPast();
   if (setup) changeFeet(setup);
   lesson.setState({ frame: framed(setup) });

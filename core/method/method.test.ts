@@ -9,13 +9,21 @@ import {
   checkedClubLength,
   CLUBS_AND_SHOTS,
   coverageFaults,
+  differences,
+  FEET_FIGURES,
+  figureOf,
   InputError,
   FIGURE_QUESTION_NAMES,
   ownFlareDifference,
+  setupAsTaught,
+  setupFromClub,
+  withFigure,
+  withMeasured,
   type Band,
   type ClubId,
   type FigureQuestion,
   type Played,
+  type Setup,
   type ShouldersRule,
 } from '..';
 import { build, estimated, method } from '../test/example';
@@ -28,6 +36,35 @@ const bandIn = (question: FigureQuestion, played: Played, of = build()): Band =>
 const widthBand = (club: ClubId, clubLengthInches: number, of = build()) =>
   bandIn('stanceWidth', { club, shot: 'full', clubLengthInches }, of);
 const fullShot = (club: ClubId) => asPlayed({ club, shot: 'full' });
+
+describe('from club to club', () => {
+  const stood = withMeasured(
+    setupAsTaught(method, { build: build(), legs: null }, fullShot('9-iron')),
+    FEET_FIGURES,
+    'tape',
+  );
+  const from9Iron = (to: ClubId, of: Setup = stood) =>
+    setupFromClub(of, method, { build: build(), legs: null }, { from: fullShot('9-iron'), to: fullShot(to) });
+
+  // A 9-iron by the outer edges, a 3-wood by the inner ones: a shoe's breadth on either side.
+  test('the trail foot goes out two shoe breadths from a 9-iron to a 3-wood, and nothing else of the feet', () => {
+    const wood = from9Iron('3-wood');
+    // A longer club stands further from the ball.
+    expect(differences(stood, wood).map(({ change }) => change)).toEqual(['stanceWidth', 'leadToeOut']);
+    const wider = widthBand('3-wood', 43).middle - widthBand('9-iron', 36).middle;
+    expect(figureOf(wood, 'stanceWidth')! - figureOf(stood, 'stanceWidth')!).toBeCloseTo(wider, 6);
+    for (const kept of ['leadFlare', 'trailFlare', 'setback', 'ballAlong'] as const)
+      expect(figureOf(wood, kept)).toBeCloseTo(figureOf(stood, kept)!, 6);
+  });
+
+  test('the student’s own way of standing goes along, and what was not measured stays', () => {
+    const own = withFigure(stood, 'stanceWidth', figureOf(stood, 'stanceWidth')! + 40);
+    const [wood, ownWood] = [from9Iron('3-wood'), from9Iron('3-wood', own)];
+    expect(figureOf(ownWood, 'stanceWidth')! - figureOf(wood, 'stanceWidth')!).toBeCloseTo(40, 6);
+    expect(from9Iron('9-iron')).toEqual(stood);
+    expect(from9Iron('3-wood', { ...stood, measured: {} })).toEqual({ ...stood, measured: {} });
+  });
+});
 
 describe('clubs', () => {
   test('the usual bag: driver, two woods, hybrid, seven irons, four wedges', () => {

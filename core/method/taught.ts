@@ -1,7 +1,18 @@
 import type { Build } from '../body';
 import type { Body } from '../turn';
-import { ITEMS, isPosture, withFigure, type Address, type Balance, type Setup } from '../setup';
+import {
+  FIGURES,
+  ITEMS,
+  isPosture,
+  measuredFigure,
+  measureSetup,
+  withFigure,
+  type Address,
+  type Balance,
+  type Setup,
+} from '../setup';
 import { MM_PER_INCH } from '../units';
+import { taughtFigure } from './band';
 import { bandsFor } from './bands';
 import type { Played } from './coverage';
 import { questionOf } from './questions';
@@ -51,4 +62,30 @@ export function setupAsTaught(method: HouseMethod, body: Body, played: Played): 
     },
     startingSetup(body.build, played.clubLengthInches),
   );
+}
+
+/**
+ * Feet of one club as a method goes on from them to another: each figure that it has elsewhere with the other club is moved by
+ * as much, so that a student's own way of standing is kept.
+ * @param setup the feet with the club before
+ * @param method the house method
+ * @param body the student's build and legs
+ * @param clubs the club and shot before, and the one after
+ * @returns the feet with the other club, each moved figure noted as measured; the same setup where nothing moves
+ */
+export function setupFromClub(
+  setup: Setup,
+  method: HouseMethod,
+  body: Body,
+  { from, to }: { from: Played; to: Played },
+): Setup {
+  const [before, after] = [bandsFor(method, body, from).figures, bandsFor(method, body, to).figures];
+  const taken = measureSetup(setup);
+  return DRAWN_ITEMS.reduce((moved, item) => {
+    const [was, is] = [before[questionOf(item)], after[questionOf(item)]];
+    const measured = measuredFigure(taken, item);
+    if (!was || !is || !measured) return moved;
+    const by = taughtFigure(is) - taughtFigure(was);
+    return Math.abs(by) < FIGURES[item].justNoticeable ? moved : withFigure(moved, item, measured.value + by);
+  }, setup);
 }

@@ -13,6 +13,7 @@ export const messages = {
   pitch: 'Pitch',
   aPitchIsPlayed: 'A pitch is played with an iron or a wedge.',
   sameFeetAsWith: (club: Said) => `Same feet as with the ${club}`,
+  fromClub: (from: Said, to: Said) => `From ${from} to ${to}, as taught`,
   begunInThisLesson: (clubs: Said) => `Begun in this lesson, and waiting: ${clubs}.`,
   placeTheFeet: 'Place the feet',
   chooseAClubFirst: 'Choose a club first',

@@ -1,10 +1,27 @@
-import { BAG, canPitch, checkedClubLength, type ClubId, type ShotType } from '@pedastance/core/club';
+import {
+  BAG,
+  canPitch,
+  checkedClubLength,
+  clubAndShot,
+  type ClubId,
+  type ShotType,
+} from '@pedastance/core/club';
+import { setupFromClub } from '@pedastance/core/method';
 import { InputError } from '@pedastance/core/units';
 import { useState } from 'react';
 import { Pressable, ScrollView, Text, View } from 'react-native';
 import { useStore } from 'zustand';
 import { chooseClub, lesson, openStep, setClubLength, standAsWith, type LastFeet } from '../../state/lesson';
-import { anyMeasured, namesOf, otherParts, partKey } from '../../domain/lessonDraft';
+import {
+  anyMeasured,
+  namesOf,
+  otherParts,
+  partKey,
+  type ClubPart,
+  type LessonDraft,
+} from '../../domain/lessonDraft';
+import { tellChange } from '../../domain/sentences';
+import { useSpeech } from '../../state/useSpeech';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { Field } from '../../ui/Field';
@@ -43,6 +60,34 @@ function LengthField({ lengthInches }: { lengthInches: number }) {
   );
 }
 
+/** What the method moves between the other club and this one; feet drawn so are still to be measured. */
+function AsTaughtFrom({ part, draft }: { part: ClubPart; draft: LessonDraft }) {
+  const { student, build, legs, method } = useLessonContext();
+  const speech = useSpeech(student.hand);
+  const { club, setup } = part;
+  if (!setup || !club || !draft.club) return null;
+  const to = { club: draft.club, shot: draft.shot, clubLengthInches: draft.clubLengthInches };
+  const body = { build: build.figures, legs };
+  const moved = setupFromClub(setup, method, body, { from: { ...part, club }, to });
+  const lines = tellChange(setup, moved, speech);
+  if (lines.length === 0) return null;
+  return (
+    <>
+      <Button
+        look="plain"
+        words={messages.fromClub(namesOf([part]), clubAndShot(to.club, to.shot))}
+        onPress={() => {
+          standAsWith({ setup: { ...moved, measured: {} } });
+          openStep('feet');
+        }}
+      />
+      {lines.map((line) => (
+        <Quiet key={line}>{line}</Quiet>
+      ))}
+    </>
+  );
+}
+
 /** What was begun with other clubs of this lesson; feet that nobody measured yet may be the same as theirs. */
 function OtherClubs() {
   const draft = useStore(lesson, (state) => state.draft);
@@ -55,15 +100,17 @@ function OtherClubs() {
       <Quiet>{messages.begunInThisLesson(namesOf(others))}</Quiet>
       {!placed &&
         measured.map((part) => (
-          <Button
-            key={partKey(part)}
-            look="plain"
-            words={messages.sameFeetAsWith(namesOf([part]))}
-            onPress={() => {
-              standAsWith(part);
-              openStep('feet');
-            }}
-          />
+          <View key={partKey(part)} className="gap-1">
+            <Button
+              look="plain"
+              words={messages.sameFeetAsWith(namesOf([part]))}
+              onPress={() => {
+                standAsWith(part);
+                openStep('feet');
+              }}
+            />
+            <AsTaughtFrom part={part} draft={draft} />
+          </View>
         ))}
     </View>
   );
