@@ -1,8 +1,17 @@
+import { letGoOfPicture } from './queuedPictures';
 import type { DraftRow } from './schema';
 import { deviceDatabase, logKeyStart, ownedBy, todayKey, type OwnedTransaction } from './database';
 
 /** Everything of a student's lies in one of these. */
-export const OF_STUDENTS = ['students', 'builds', 'screens', 'entries', 'drafts', 'outbox'] as const;
+export const OF_STUDENTS = [
+  'students',
+  'builds',
+  'screens',
+  'entries',
+  'drafts',
+  'outbox',
+  'photos',
+] as const;
 type Transaction = OwnedTransaction<(typeof OF_STUDENTS)[number]>;
 
 const isOf = (studentId: string) => (row: DraftRow) => row.value.studentId === studentId;
@@ -23,7 +32,10 @@ export async function removeStudent(
     void drafts.delete([owner, id]);
   const outbox = transaction.objectStore('outbox');
   for (const queued of await outbox.index('byOwner').getAll(owner))
-    if (queued.subjectId === studentId) void outbox.delete(queued.sequence!);
+    if (queued.subjectId === studentId) {
+      void letGoOfPicture(transaction.objectStore('photos'), queued);
+      void outbox.delete(queued.sequence!);
+    }
   const device = transaction.objectStore('device');
   void device.delete(`${logKeyStart(owner)}${studentId}`);
   // The day as it was last told may name the student.

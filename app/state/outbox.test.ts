@@ -18,7 +18,7 @@ import {
 } from './outbox';
 import { MOST_FAILURES } from './queuedWrite';
 import { keepDeviceKey, openSealed } from './sealing';
-import { closeRecords, openRecords, useRecords } from './records';
+import { closeRecords, letGo, openRecords, useRecords } from './records';
 
 const identity = (name: string): Identity => ({
   academyId: `academy-${name}`,
@@ -78,7 +78,7 @@ const asCoach = async (name: string) => {
 
 beforeEach(async () => {
   const database = await deviceDatabase();
-  for (const store of ['outbox', 'entries', 'students', 'drafts', 'sealed'] as const)
+  for (const store of ['outbox', 'entries', 'students', 'drafts', 'sealed', 'photos'] as const)
     await database.clear(store);
   useDrafts.setState({ notKept: null });
   await asCoach('ada');
@@ -390,6 +390,44 @@ test('a full device says so, and neither the records nor the lesson are half wri
   }
   expect(await (await deviceDatabase()).count('outbox')).toBe(0);
   expect(useDrafts.getState().notKept).toContain('no room left');
+});
+
+describe('a photo that waits', () => {
+  const bytes = Uint8Array.from([255, 216, 7, 0, 255]);
+  const jpeg = btoa(String.fromCharCode(...bytes));
+  const photo = (id: string): Post => ({
+    subjectId: 'student',
+    label: 'Photo',
+    writing: { route: 'photo', body: { id, studentId: 'student', jpeg } as never },
+  });
+  const pictures = async () => (await deviceDatabase()).count('photos');
+
+  test('has its picture apart from the queue, goes out with it, and leaves nothing behind', async () => {
+    let away = true;
+    const sent = serverAnswering(() => (away ? 'away' : 201));
+    await post([photo('one'), photo('two')]);
+    await settle();
+    const kept = await (await deviceDatabase()).getAllFromIndex('outbox', 'byOwner', OWNER);
+    expect(JSON.stringify([kept, useOutbox.getState().queue])).not.toContain(jpeg);
+    expect(await pictures()).toBe(2);
+    away = false;
+    await sendQueue();
+    await settle();
+    expect(sent.at(-1)!.body).toMatchObject({ id: 'two', jpeg });
+    expect([useOutbox.getState().queue.length, await pictures()]).toEqual([0, 0]);
+  });
+
+  test('goes with its picture where it is discarded, and where its student was erased', async () => {
+    serverAnswering(({ body }) => (body.id === 'refused' ? 422 : 410));
+    await post([photo('refused')]);
+    await settle();
+    await discardWrite(useOutbox.getState().queue[0]!);
+    await settle();
+    expect(await pictures()).toBe(0);
+    await post([photo('kept')]);
+    await letGo(OWNER, ['student']);
+    expect(await pictures()).toBe(0);
+  });
 });
 
 describe('signing out', () => {

@@ -14,6 +14,7 @@ import {
   type SentBody,
   type Writing,
 } from './queuedWrite';
+import { bodyToSend, letGoOfPicture, withoutPicture } from './queuedPictures';
 import { keepAnswer, letGo, openRecords, showQueued, useRecords } from './records';
 import { tellTabs } from './tabs';
 
@@ -76,7 +77,7 @@ export async function post(
   if (!owner) throw new Error('nobody is signed in');
   let added: QueuedWrite[];
   try {
-    added = await writeFor(owner, ['outbox', 'entries', 'drafts'], async (transaction) => {
+    added = await writeFor(owner, ['outbox', 'entries', 'drafts', 'photos'], async (transaction) => {
       const outbox = transaction.objectStore('outbox');
       const drafts = transaction.objectStore('drafts');
       if (draft && isNewerThan((await drafts.get([owner, draft.after.id]))?.value, draft.before))
@@ -90,7 +91,9 @@ export async function post(
         const landed =
           each.writing.route === 'entry' && (await transaction.objectStore('entries').getKey([owner, id]));
         if (queued.has(id) || landed) continue;
-        const write: QueuedWrite = { ...each, owner, contract: CONTRACT_VERSION, refusal: null };
+        const { writing, picture } = withoutPicture(owner, each.writing);
+        const write: QueuedWrite = { ...each, writing, owner, contract: CONTRACT_VERSION, refusal: null };
+        if (picture) await transaction.objectStore('photos').put(picture);
         await outbox.add(write);
         fresh.push(write);
       }
@@ -158,7 +161,8 @@ async function sendOne(owner: string, queued: QueuedWrite): Promise<Outcome> {
   const { writing, contract } = queued;
   let answer: unknown;
   try {
-    answer = await api.write(owner, writing.route, { ...writing.body, contract } as SentBody);
+    const body = await bodyToSend(queued);
+    answer = await api.write(owner, writing.route, { ...body, contract } as SentBody);
   } catch (error) {
     return outcomeOf(owner, queued, error);
   }
@@ -321,8 +325,9 @@ export async function keepAsOwnMethod(queued: QueuedWrite): Promise<void> {
 /** Removes a refused write for good; only ever on the coach's word. Edits made after one follow on from before it. */
 export async function discardWrite(queued: QueuedWrite): Promise<void> {
   const { owner, sequence, writing } = queued;
-  await writeFor(owner, ['outbox'], async (transaction) => {
+  await writeFor(owner, ['outbox', 'photos'], async (transaction) => {
     const outbox = transaction.objectStore('outbox');
+    await letGoOfPicture(transaction.objectStore('photos'), queued);
     await outbox.delete(sequence!);
     if (writing.route !== 'student edit') return;
     const { studentId, version } = writing.body;

@@ -16,6 +16,7 @@ import {
   type OwnedTransaction,
 } from './database';
 import { COPIES_LAST_MS, lastContact, noteContact, OF_STUDENTS, removeStudent } from './erased';
+import { letGoOfPicture } from './queuedPictures';
 import { inTodaysShape, type QueuedWrite, type Writing } from './queuedWrite';
 
 /** What the device knows of one coach's academy; the server's copy and what waits to be sent. */
@@ -525,7 +526,7 @@ export async function followChanges(owner: string): Promise<void> {
  */
 export async function keepAnswer(owner: string, queued: QueuedWrite, answer: unknown): Promise<void> {
   const { route } = queued.writing;
-  const stores = ['outbox', 'students', 'builds', 'screens', 'methods', 'entries'] as const;
+  const stores = ['outbox', 'photos', 'students', 'builds', 'screens', 'methods', 'entries'] as const;
   const student = route === 'student' || route === 'student edit' ? withKnownBuild(answer as Student) : null;
   await writeFor(owner, stores, async (transaction) => {
     const row = <Value extends { id: string }>(value: Value) => ({
@@ -547,6 +548,7 @@ export async function keepAnswer(owner: string, queued: QueuedWrite, answer: unk
     if (route === 'method')
       void transaction.objectStore('methods').put(methodRow(owner, answer as HouseMethod));
     if (route === 'entry') void transaction.objectStore('entries').put(row(answer as LogEntry));
+    await letGoOfPicture(transaction.objectStore('photos'), queued);
     await transaction.objectStore('outbox').delete(queued.sequence!);
   });
   // Only a student's own answer can hide what edits that still wait would show.

@@ -11,6 +11,7 @@ import {
   writeFor,
 } from './database';
 import { fromBase64, toBase64 } from '../domain/base64';
+import { withoutPicture } from './queuedPictures';
 import type { QueuedWrite } from './queuedWrite';
 
 /**
@@ -112,7 +113,11 @@ export async function openSealed(owner: string): Promise<void> {
     } = JSON.parse(new TextDecoder().decode(opened)) as Left;
     await writeFor(owner, ['sealed', 'outbox', 'drafts', 'photos'], async (transaction) => {
       if ((await transaction.objectStore('sealed').getKey(sequence!)) === undefined) return;
-      for (const queued of outbox) void transaction.objectStore('outbox').put(queued);
+      for (const queued of outbox) {
+        const { writing, picture } = withoutPicture(owner, queued.writing);
+        if (picture) void transaction.objectStore('photos').put(picture);
+        void transaction.objectStore('outbox').put({ ...queued, writing });
+      }
       for (const value of drafts)
         void transaction.objectStore('drafts').put({ owner, id: value.id, value: upgradedDraft(value) });
       for (const { jpeg, ...photo } of photos)

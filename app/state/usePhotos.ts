@@ -1,19 +1,20 @@
 import type { NewPhoto, PhotoListed, Student } from '@pedastance/contract';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { fromBase64 } from '../domain/base64';
 import { currentOwner } from './account';
 import { api } from './api';
 import { useOutbox } from './outbox';
+import { queuedPicture } from './queuedPictures';
 import { useAsked } from './useAsked';
 
-/** A photo that the server has, or one that still waits on this device with its picture. */
+/** A photo that the server has, or one that still waits on this device. */
 export type Photo = PhotoListed | NewPhoto;
 
-/** A photo's picture. @throws where it is the server's and cannot be fetched */
-export const pictureOf = (photo: Photo): Promise<Blob> =>
-  'jpeg' in photo
-    ? Promise.resolve(new Blob([fromBase64(photo.jpeg)], { type: 'image/jpeg' }))
-    : api.picture(currentOwner()!, photo.id);
+/** A photo's picture, from this device while it waits here. @throws where it is the server's and cannot be fetched */
+export async function pictureOf(photo: Photo): Promise<Blob> {
+  const owner = currentOwner()!;
+  const waiting = 'jpeg' in photo ? await queuedPicture(owner, photo.id) : null;
+  return waiting ? new Blob([waiting], { type: 'image/jpeg' }) : api.picture(owner, photo.id);
+}
 
 /** A student's photos: those the server has, and those that still wait on this device. */
 export function usePhotos(student: Student) {
