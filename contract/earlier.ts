@@ -217,7 +217,7 @@ export function upgradedBody(route: string, version: number, body: unknown): unk
   if (route === 'entry') return upgradedEntry(body as unknown as NewEntry);
   if (route === 'screen') return upgradedScreen(body as unknown as Screen);
   if (route === 'student') return upgradedStudent(body);
-  if (route === 'consent') return { sharing: false, ...body };
+  if (route === 'consent') return { sharing: false, after: null, ...body };
   if (route === 'card link') return { pictures: null, ...body };
   // An app that knew of no facts has not taken any away.
   if (route === 'student edit') return { bornOn: null, facts: null, ...body };

@@ -14,6 +14,8 @@ export const NewConsent = z
     id: Id,
     studentId: Id,
     madeAt: Moment,
+    /** The newest answer that was known when this one was given; null for none. A yes counts where it still is the newest. */
+    after: Id.nullable(),
     given: z.boolean(),
     photos: z.boolean(),
     /** Whether pictures of the feet may stand on a card. */
@@ -64,7 +66,12 @@ export type AuditAct =
   | 'joined'
   | 'role changed'
   | 'access ended'
-  | 'reset link made';
+  | 'reset link made'
+  | 'password changed'
+  | 'password reset'
+  | 'recovery codes made'
+  | 'recovery code used'
+  | 'consent withdrawn';
 
 /** What was done with data or access, by whom and when; the student's name while there is one. */
 export interface AuditEntry {

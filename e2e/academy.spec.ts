@@ -137,7 +137,7 @@ test('the password is changed, and other sessions end with it', async ({ page, b
   await expect(page.getByText(/Expected your password as it is now/)).toBeVisible();
   await page.getByLabel('Password now').fill(LONG);
   await press(page, 'Change the password');
-  await expect(page.getByText('Changed. Every other session has ended.')).toBeVisible();
+  await expect(page.getByText('Changed. Every other session has ended', { exact: false })).toBeVisible();
   await elsewhere.reload();
   await expect(elsewhere.getByText(/Signed out by the server/)).toBeVisible();
   await other.close();

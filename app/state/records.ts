@@ -65,8 +65,10 @@ const byId = <Value extends { id: string }>(values: readonly Value[]): Record<st
 /** Students with a word on consent, where it is the newest. */
 function consented(students: Record<string, Student>, consent: NewConsent): Partial<Written> {
   const student = students[consent.studentId];
-  const newer = student && (!student.consent || student.consent.madeAt <= consent.madeAt);
-  return newer ? { students: { ...students, [student.id]: { ...student, consent } } } : {};
+  // A yes counts where it was given knowing the newest answer, as the server has it.
+  const counts =
+    student && (!consent.given || [consent.id, consent.after].includes(student.consent?.id ?? null));
+  return counts ? { students: { ...students, [student.id]: { ...student, consent } } } : {};
 }
 
 /** Students with a word of pain that was asked after. */

@@ -1,5 +1,6 @@
 import {
   bandsFor,
+  causeOf,
   ITEMS,
   putRightSince,
   readItem,
@@ -87,4 +88,20 @@ test('a band that a method does not set is not read', () => {
     const { figures } = bandsFor(given.method, { build: given.build, legs: given.legs }, given);
     for (const { question } of readSetup(given).findings) expect(figures[question]).toBeDefined();
   }
+});
+
+test('what comes from what is told as it was', () => {
+  const verdicts = ['below', 'above'] as const;
+  const told = ITEMS.flatMap((item) =>
+    verdicts.flatMap((verdict) =>
+      ITEMS.flatMap((by) =>
+        verdicts.flatMap((is) => {
+          const found = causeOf(item, verdict, (other) => (other === by ? is : 'in'));
+          return found ? [`${item} ${verdict} by ${by} ${is}: ${found.words}`] : [];
+        }),
+      ),
+    ),
+  );
+  expect(told).toMatchSnapshot();
+  expect(causeOf('hipTurn', 'in', () => 'below')).toBeNull();
 });

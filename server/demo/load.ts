@@ -160,7 +160,14 @@ function setupOf(lesson: DemoLesson, build: NewBuild, method: HouseMethod): Setu
 
 type ReadFacts = NonNullable<ReadingEntry['facts']>;
 
-const YES_TO_PHOTOS = { given: true, photos: true, sharing: true, by: 'student', guardian: '' } as const;
+const YES_TO_PHOTOS = {
+  after: null,
+  given: true,
+  photos: true,
+  sharing: true,
+  by: 'student',
+  guardian: '',
+} as const;
 const saidAt = (at: Date) => ({ id: idAt(at), madeAt: at.toISOString(), on: at.toISOString().slice(0, 10) });
 
 interface Scene {

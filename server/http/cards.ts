@@ -24,7 +24,7 @@ import {
 } from '../store/cards';
 import { inAcademy } from '../store/database';
 import type { Writer } from '../store/rows';
-import { findStudent } from '../store/students';
+import { findStudent, heldStudent } from '../store/students';
 import { calendarOf } from './calendar';
 import { parsedBody } from './guards';
 import { badInput, Refusal } from './problems';
@@ -37,7 +37,7 @@ export async function checkedCardLink(
   link: NewCardLink,
   writer: Writer,
 ): Promise<object> {
-  const student = await findStudent(client, link.studentId);
+  const student = await heldStudent(client, link.studentId);
   const today = writer.receivedAt.toISOString().slice(0, 10);
   if (link.endsOn < today) throw badInput('endsOn', 'a day that is not over', link.endsOn);
   if (!mayBeSent(student, today))

@@ -5,7 +5,7 @@ import type { ClientBase } from 'pg';
 import { inAcademy } from '../store/database';
 import { addPhoto, deletePhoto, listPhotos, pictureOf } from '../store/photos';
 import type { Writer } from '../store/rows';
-import { findStudent } from '../store/students';
+import { findStudent, heldStudent } from '../store/students';
 import { parsedBody } from './guards';
 import { Refusal } from './problems';
 import { idOf, studentInPath, type Read } from './reads';
@@ -17,7 +17,7 @@ export async function checkedPhoto(
   photo: NewPhoto,
   writer: Writer,
 ): Promise<PhotoListed> {
-  if (!mayBePhotographed(await findStudent(client, photo.studentId)))
+  if (!mayBePhotographed(await heldStudent(client, photo.studentId)))
     throw new Refusal(409, 'photo-consent', 'Nobody has said yes to photos of this student', {
       detail: 'Note the yes under the student’s privacy, then send the photo.',
     });

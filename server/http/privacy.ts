@@ -9,28 +9,44 @@ import { isMinor } from '@pedastance/core/body';
 import type { RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { auditList } from '../store/audit';
+import { auditList, noteAct } from '../store/audit';
 import { takePicturesOff } from '../store/cards';
 import { addConsent, listConsents } from '../store/consents';
 import { inAcademy } from '../store/database';
 import { askErasure, openErasures, takeErasureBack as takeBack } from '../store/erasures';
 import type { Writer } from '../store/rows';
-import { findStudent } from '../store/students';
+import { findStudent, heldStudent } from '../store/students';
 import { notOwner, refuseUnlessOwner } from './academy';
 import { parsedBody } from './guards';
 import { badInput, Refusal } from './problems';
 import { studentInPath, type Read } from './reads';
 import type { Services } from './services';
 
-/** Adds a word on consent. @throws Refusal where a minor consents alone */
+/** What an answer allows, step by step. */
+const allows = ({ given, photos, sharing }: Pick<NewConsent, 'given' | 'photos' | 'sharing'>): number =>
+  Number(given) + Number(photos) + Number(sharing);
+
+/**
+ * Adds a word on consent: a no counts as it arrives, a yes to more where it was given knowing the newest answer.
+ * @throws Refusal where a minor consents alone, or another answer came meanwhile
+ */
 export async function checkedConsent(
   client: ClientBase,
   consent: NewConsent,
   writer: Writer,
 ): Promise<NewConsent> {
-  const student = await findStudent(client, consent.studentId);
-  if (consent.given && consent.by === 'student' && isMinor(student, consent.on))
+  const student = await heldStudent(client, consent.studentId);
+  const today = writer.receivedAt.toISOString().slice(0, 10);
+  if (consent.given && consent.by === 'student' && (isMinor(student, consent.on) || isMinor(student, today)))
     throw badInput('by', 'a guardian, for a minor', 'the student alone');
+  const newest = student.consent;
+  const more = allows(consent) > (newest ? allows(newest) : 0);
+  if (more && consent.after !== (newest?.id ?? null))
+    throw new Refusal(409, 'consent-meanwhile', 'Another answer on consent was noted meanwhile', {
+      detail: 'Ask again, and note what is said now.',
+    });
+  if (newest && allows(consent) < allows(newest))
+    await noteAct(client, writer, 'consent withdrawn', { student: student.id });
   if (!consent.sharing) await takePicturesOff(client, student.id);
   return addConsent(client, consent, writer);
 }

@@ -54,7 +54,7 @@ export const recover =
       const newHash = await hashPassword(password);
       if (!(await useRecoveryCode(services.pool, { email, codeHash: tokenHash(code), newHash }, new Date())))
         throw new Refusal(401, 'wrong-code', 'The e-mail address or the code is not right', {
-          detail: 'Each code works once.',
+          detail: 'One code works once, and ends the others.',
         });
     });
     response.status(204).end();

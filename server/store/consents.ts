@@ -7,6 +7,7 @@ import { noteStudentChanged } from './studentChanged';
 export interface ConsentRow {
   id: string;
   student_id: string;
+  after_id: string | null;
   given: boolean;
   photos: boolean;
   sharing: boolean;
@@ -20,6 +21,7 @@ export const consentFromRow = (row: ConsentRow): NewConsent => ({
   id: row.id,
   studentId: row.student_id,
   madeAt: new Date(row.made_at).toISOString(),
+  after: row.after_id,
   given: row.given,
   photos: row.photos,
   sharing: row.sharing,
@@ -32,6 +34,7 @@ export const consentRow = (consent: NewConsent, writer: Writer): Record<string, 
   academy_id: writer.academyId,
   id: consent.id,
   student_id: consent.studentId,
+  after_id: consent.after ?? undefined,
   given: consent.given,
   photos: consent.photos,
   sharing: consent.sharing,
@@ -57,7 +60,7 @@ export async function addConsent(
 export async function consentsOf(client: ClientBase, studentIds: string[]): Promise<Made<NewConsent>[]> {
   const { rows } = await client.query<{ consent: ConsentRow; made_by: string; received_at: Date }>(
     `select to_jsonb(consent) as consent, made_by, received_at from consent
-     where academy_id = current_academy() and student_id = any($1) order by made_at, id`,
+     where academy_id = current_academy() and student_id = any($1) order by student_id, place, received_at, id`,
     [studentIds],
   );
   return rows.map((row) => madeBy(row, consentFromRow(row.consent)));
@@ -70,7 +73,7 @@ const MOST_LISTED = 100;
 export async function listConsents(client: ClientBase, studentId: string): Promise<NewConsent[]> {
   const { rows } = await client.query<{ consent: ConsentRow }>(
     `select to_jsonb(consent) as consent from consent where academy_id = current_academy() and student_id = $1
-     order by made_at desc, id desc limit $2`,
+     order by place desc, received_at desc, id desc limit $2`,
     [studentId, MOST_LISTED],
   );
   return rows.map(({ consent }) => consentFromRow(consent));

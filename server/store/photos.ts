@@ -90,18 +90,24 @@ export async function listPhotos(client: ClientBase, studentId: string): Promise
   return rows.map(listedFrom);
 }
 
-/** A photo's picture; null where this academy has none of that name. */
+/** A photo's picture; null where this academy has none of that name, or nobody's yes to photos stands. */
 export async function pictureOf(client: ClientBase, id: string): Promise<Buffer | null> {
   const { rows } = await client.query<{ jpeg: Buffer }>(
-    'select jpeg from photo where academy_id = current_academy() and id = $1',
+    `select jpeg from photo where academy_id = current_academy() and id = $1 and coalesce((
+       select photos from consent where consent.academy_id = photo.academy_id and consent.student_id = photo.student_id
+       order by place desc, received_at desc, id desc limit 1), false)`,
     [id],
   );
   return rows[0]?.jpeg ?? null;
 }
 
-/** Deletes a photo for good; one that is gone stays gone. */
+/** Deletes a photo for good; one that is gone stays gone, whatever an older file says. */
 export async function deletePhoto(client: ClientBase, id: string): Promise<void> {
-  await client.query('delete from photo where academy_id = current_academy() and id = $1', [id]);
+  await client.query(
+    `with gone as (delete from photo where academy_id = current_academy() and id = $1 returning academy_id, id)
+     insert into deleted_photo (academy_id, photo) select academy_id, id from gone on conflict do nothing`,
+    [id],
+  );
 }
 
 /** Those of some students who have photos. */

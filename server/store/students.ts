@@ -67,7 +67,7 @@ const withBuilds = (students: string): string => `
   left join lateral (
     select to_jsonb(consent) as consent from consent
     where consent.academy_id = student.academy_id and consent.student_id = student.id
-    order by consent.made_at desc, consent.id desc limit 1
+    order by consent.place desc, consent.received_at desc, consent.id desc limit 1
   ) as word on true
   left join lateral (${PAIN_TICKS_AS_JSON}) as hurting on true`;
 
@@ -202,6 +202,17 @@ export async function changedStudents(
   const { newest, page } = ofRows(rows, limit);
   const through = page.more ? cursorAt(page.items.at(-1)!) : newest;
   return { items: page.items.map(studentFromRow), more: page.more, through };
+}
+
+/**
+ * A student, held until the transaction ends: what is decided by their consent is not overtaken by another answer.
+ * @throws NoSuchStudent
+ */
+export async function heldStudent(client: ClientBase, id: string): Promise<Student> {
+  await client.query('select 1 from student where academy_id = current_academy() and id = $1 for update', [
+    id,
+  ]);
+  return findStudent(client, id);
 }
 
 /** @throws NoSuchStudent when this academy has none of that id. */

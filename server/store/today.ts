@@ -162,7 +162,7 @@ async function withoutConsent(client: ClientBase, now: Date): Promise<Today['con
      from student
      left join lateral (
        select given from consent where consent.academy_id = student.academy_id and consent.student_id = student.id
-       order by made_at desc, id desc limit 1
+       order by place desc, received_at desc, id desc limit 1
      ) as word on true
      where student.academy_id = current_academy() and word.given is not true and student.birth_year >= $1
      order by student.last_entry_at desc nulls last, student.id limit $2`,

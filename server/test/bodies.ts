@@ -119,6 +119,7 @@ export const newConsent = (studentId: string, over: Partial<NewConsent> = {}): N
   id: uuidv7(),
   studentId,
   madeAt,
+  after: null,
   given: true,
   photos: false,
   sharing: false,
@@ -127,6 +128,10 @@ export const newConsent = (studentId: string, over: Partial<NewConsent> = {}): N
   on: '2026-05-01',
   ...over,
 });
+
+/** A student's newest answer on consent, as a coach knows it who gives another one. */
+export const newestConsent = async (coach: Coach, studentId: string): Promise<string | null> =>
+  (await coach.ask('GET', `/api/students/${studentId}`)).body.student.consent?.id ?? null;
 
 export const newLesson = (studentId: string): NewLesson => ({ id: uuidv7(), studentId, startedAt: madeAt });
 

@@ -4,7 +4,16 @@ import ICAL from 'ical.js';
 import sharp from 'sharp';
 import { v7 as uuidv7 } from 'uuid';
 import { calendarOf } from '../http/calendar';
-import { landCard, landRecord, newCard, newCardLink, newChange, newConsent, newStudent } from './bodies';
+import {
+  landCard,
+  landRecord,
+  newCard,
+  newCardLink,
+  newChange,
+  newConsent,
+  newestConsent,
+  newStudent,
+} from './bodies';
 import { asAdmin, openWorld, type World } from './world';
 
 jest.setTimeout(60_000);
@@ -230,7 +239,7 @@ describe('before and after on a card', () => {
   beforeAll(async () => {
     of = await landRecord(world, world.lantern);
   });
-  const say = (over: Partial<NewConsent>) =>
+  const say = async (over: Partial<NewConsent>) =>
     world.lantern.ask(
       'POST',
       '/api/consents',
@@ -240,6 +249,7 @@ describe('before and after on a card', () => {
         photos: true,
         sharing: true,
         madeAt: new Date().toISOString(),
+        after: await newestConsent(world.lantern, of.student.id),
         ...over,
       }),
     );
@@ -328,8 +338,11 @@ describe('before and after on a card', () => {
   test('an app that knew of no pictures makes links and notes consents as before', async () => {
     const { pictures: _none, ...link } = newCardLink(of.student.id, of.card.id).link;
     expect((await world.lantern.ask('POST', '/api/card-links', { ...link, contract: 6 })).status).toBe(201);
-    const { sharing: _unknown, ...consent } = newConsent(of.student.id);
+    const { sharing: _unknown, after: _neither, ...consent } = newConsent(of.student.id);
     expect((await world.lantern.ask('POST', '/api/consents', { ...consent, contract: 6 })).status).toBe(201);
+    // It knew nothing of the answer before: a yes to more than that is asked again.
+    const more = { ...consent, id: uuidv7(), photos: true, contract: 6 };
+    expect((await world.lantern.ask('POST', '/api/consents', more)).body.type).toMatch(/consent-meanwhile/);
   });
 });
 

@@ -14,6 +14,7 @@ export const WITHOUT_STUDENTS: Record<string, string> = {
   own_ladder: 'what an academy teaches',
   academy_counter: 'a number an academy',
   audit_entry: 'an identifier alone',
+  deleted_photo: 'an identifier alone: that a photo was deleted',
   erasure: 'an identifier alone',
   erased_student: 'an identifier alone: that somebody was erased',
   schema_migration: 'names of migrations',

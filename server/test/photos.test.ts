@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { scrubbedJpeg } from '../store/scrubbedJpeg';
-import { landRecord, newConsent, newLesson, newAddress, newPhoto } from './bodies';
+import { landRecord, newConsent, newestConsent, newLesson, newAddress, newPhoto } from './bodies';
 import { SMALL_JPEG } from './pictures';
 import { asAdmin, openWorld, type World } from './world';
 
@@ -116,8 +116,14 @@ describe('whose it is', () => {
 
   test('without a yes to photos it is refused, and taken once there is one', async () => {
     const other = await landRecord(world, world.lantern);
-    const yes = (photos: boolean, madeAt: string) =>
-      world.lantern.ask('POST', '/api/consents', newConsent(other.student.id, { photos, madeAt }));
+    const yes = async (photos: boolean, madeAt: string) => {
+      const after = await newestConsent(world.lantern, other.student.id);
+      return world.lantern.ask(
+        'POST',
+        '/api/consents',
+        newConsent(other.student.id, { photos, madeAt, after }),
+      );
+    };
     await yes(false, '2026-05-03T10:00:00.000Z');
     const body = newPhoto(other.student.id, other.address.id);
     const refused = await send(body);

@@ -51,7 +51,8 @@ function partRows(
     case 'screen':
       return screenRows(line.record, writer);
     case 'consent':
-      return [['consent', [consentRow(line.record, writer)]]];
+      // An answer of a file comes before any that was given here.
+      return [['consent', [{ ...consentRow(line.record, writer), place: 0 }]]];
     case 'pain answer':
       return [['pain_answer', [painAnswerRow(line.record, writer)]]];
     case 'lesson':

@@ -4,10 +4,11 @@ import { post } from '../outbox';
 
 /** Notes a word on consent, today. */
 export async function noteConsent(
-  { id: studentId, name }: Student,
+  { id: studentId, name, consent }: Student,
   said: Pick<NewConsent, 'given' | 'photos' | 'sharing' | 'by' | 'guardian'>,
 ): Promise<void> {
   const madeAt = new Date().toISOString();
-  const body: NewConsent = { id: newId(), studentId, madeAt, on: madeAt.slice(0, 10), ...said };
+  const known = { after: consent?.id ?? null, on: madeAt.slice(0, 10) };
+  const body: NewConsent = { id: newId(), studentId, madeAt, ...known, ...said };
   await post([{ subjectId: studentId, label: `Consent for ${name}`, writing: { route: 'consent', body } }]);
 }

@@ -1,0 +1,178 @@
+import { tokenHash } from '../accounts/sessions';
+import { landCard, landRecord, newCardLink, newConsent, newPhoto } from './bodies';
+import { asAdmin, openWorld, PASSWORD, type Coach, type World } from './world';
+
+jest.setTimeout(90_000);
+
+let world: World;
+beforeAll(async () => (world = await openWorld()), 60_000);
+afterAll(() => world.close());
+
+const NEW_PASSWORD = 'another and long enough';
+const CODE = 'a'.repeat(43);
+
+/** A coach signed in anew, as one who knows the password now. */
+async function asOf(email: string, password = PASSWORD): Promise<Record<string, string>> {
+  const answer = await world.signIn(email, password);
+  expect(answer.status).toBe(201);
+  return { cookie: answer.headers.get('set-cookie')!.split(';')[0]! };
+}
+
+/** What somebody who knew the password made for later: codes, a session, an invitation, a link for a colleague. */
+async function thief(coach: Coach, password = PASSWORD) {
+  const headers = { ...coach.headers, ...(await asOf(coach.email, password)) };
+  const ask = (method: string, path: string, body?: object) => world.ask(method, path, body, headers);
+  const codes = (await ask('POST', '/api/recovery-codes', { password })).body.codes as string[];
+  const invitation = await ask('POST', '/api/invites', { role: 'owner' });
+  return { ask, codes, code: invitation.body.code as string };
+}
+
+const recovered = (email: string, code: string, password = NEW_PASSWORD) =>
+  world.ask('PUT', '/api/recovery', { email, code, password });
+const opened = (code: string) => world.ask('POST', '/api/invitation', { code });
+
+const changePassword = (coach: Coach, before: string, after: string) =>
+  coach.ask('PUT', '/api/password', { before, after });
+
+describe('with a password ends whatever was made beside it', () => {
+  test('changed: codes, invitations and every other session; the session that changed it stays', async () => {
+    const { lantern } = world;
+    const { ask, codes, code } = await thief(lantern);
+    expect((await opened(code)).status).toBe(200);
+    expect((await changePassword(lantern, PASSWORD, NEW_PASSWORD)).status).toBe(204);
+    expect((await recovered(lantern.email, codes[0]!)).status).toBe(401);
+    expect((await opened(code)).status).toBe(410);
+    expect((await ask('GET', '/api/today')).status).toBe(401);
+    expect((await lantern.ask('GET', '/api/today')).status).toBe(200);
+    expect((await lantern.ask('GET', '/api/recovery-codes')).body).toEqual({ left: 0 });
+    expect((await changePassword(lantern, NEW_PASSWORD, PASSWORD)).status).toBe(204);
+    const { audit } = (await lantern.ask('GET', '/api/privacy')).body;
+    expect(audit.map(({ act }: { act: string }) => act)).toEqual(
+      expect.arrayContaining(['password changed', 'recovery codes made']),
+    );
+  });
+
+  test('set by a recovery code: the other codes, links to and by the account, invitations and all sessions', async () => {
+    const { colleague, lantern } = world;
+    const { ask, codes, code } = await thief(colleague);
+    const link = await ask('POST', '/api/resets', { id: lantern.identity.instructorId });
+    expect(link.status).toBe(201);
+    expect((await recovered(colleague.email, codes[0]!)).status).toBe(204);
+    expect((await recovered(colleague.email, codes[1]!)).status).toBe(401);
+    expect((await opened(code)).status).toBe(410);
+    expect((await world.ask('POST', '/api/reset', { code: link.body.code })).status).toBe(410);
+    expect((await ask('GET', '/api/today')).status).toBe(401);
+    expect((await world.signIn(colleague.email)).status).toBe(401);
+    await asOf(colleague.email, NEW_PASSWORD);
+  });
+});
+
+describe('a link is worth what its maker may do when it is opened', () => {
+  const owner = async (role: 'owner' | 'instructor') =>
+    world.lantern.ask('PUT', '/api/colleagues', {
+      id: world.colleague.identity.instructorId,
+      role,
+      ends: false,
+    });
+
+  test('of an owner who is one no more nobody becomes an owner, nor gets a new password', async () => {
+    const headers = { ...world.colleague.headers, ...(await asOf(world.colleague.email, NEW_PASSWORD)) };
+    const ask = (method: string, path: string, body?: object) => world.ask(method, path, body, headers);
+    const { code } = (await ask('POST', '/api/invites', { role: 'owner' })).body;
+    expect((await opened(code)).status).toBe(200);
+    expect((await owner('instructor')).status).toBe(204);
+    expect((await opened(code)).status).toBe(410);
+    const joining = { code, name: 'Eve', email: 'eve@test.example', password: NEW_PASSWORD };
+    expect((await world.ask('POST', '/api/colleagues', joining)).status).toBe(410);
+    // Made an owner again, what was handed out before stays ended.
+    expect((await owner('owner')).status).toBe(204);
+    expect((await opened(code)).status).toBe(410);
+    // Were the invitation left open by mistake, it is still worth nothing.
+    await asAdmin(world.adminUrl, 'update invite set withdrawn_at = null where code_hash = $1', [
+      tokenHash(code),
+    ]);
+    expect((await owner('instructor')).status).toBe(204);
+    await asAdmin(world.adminUrl, 'update invite set withdrawn_at = null where code_hash = $1', [
+      tokenHash(code),
+    ]);
+    expect((await world.ask('POST', '/api/colleagues', joining)).status).toBe(410);
+    expect((await owner('owner')).status).toBe(204);
+  });
+});
+
+describe('a no to records and pictures', () => {
+  const own = { by: 'student', guardian: '' } as const;
+  const said = (studentId: string, over: object) =>
+    world.lantern.ask('POST', '/api/consents', newConsent(studentId, { ...own, ...over }));
+  const consentOf = async (id: string) =>
+    (await world.lantern.ask('GET', `/api/students/${id}`)).body.student.consent;
+  const YES = { given: true, photos: true, sharing: true };
+  const NO = { given: false, photos: false, sharing: false };
+
+  test('wins over a yes that is dated later, and over one that was said before it and came after', async () => {
+    const { student } = await landRecord(world, world.lantern);
+    const known = (await consentOf(student.id)).id;
+    const tomorrow = new Date(Date.now() + 20 * 60 * 60 * 1000).toISOString();
+    expect((await said(student.id, { ...YES, after: known, madeAt: tomorrow })).status).toBe(201);
+    const last = (await consentOf(student.id)).id;
+    // By a clock that is behind.
+    expect((await said(student.id, { ...NO, madeAt: '2026-01-01T10:00:00.000Z' })).status).toBe(201);
+    expect(await consentOf(student.id)).toMatchObject(NO);
+    const late = await said(student.id, { ...YES, after: last, madeAt: tomorrow });
+    expect(late).toMatchObject({ status: 409, body: { type: expect.stringMatching(/consent-meanwhile/) } });
+    expect(await consentOf(student.id)).toMatchObject(NO);
+    const asked = (await consentOf(student.id)).id;
+    expect((await said(student.id, { ...YES, after: asked })).status).toBe(201);
+    expect(await consentOf(student.id)).toMatchObject(YES);
+  });
+
+  test('closes pictures at once: of photos, and of cards that were handed out', async () => {
+    const record = await landRecord(world, world.lantern);
+    const { token } = await landCard(world, world.lantern, record);
+    const picture = () => world.lantern.ask('GET', `/api/photos/${record.photo.id}`);
+    expect((await picture()).status).toBe(200);
+    expect((await said(record.student.id, NO)).status).toBe(201);
+    expect((await picture()).status).toBe(404);
+    expect((await world.ask('POST', '/api/card/pictures', { token })).body).toEqual({ pictures: null });
+  });
+
+  test('raced by links with pictures leaves none of them showing any', async () => {
+    const pictures = async (token: string) =>
+      (await world.ask('POST', '/api/card/pictures', { token })).body.pictures;
+    for (let round = 0; round < 5; round += 1) {
+      const record = await landRecord(world, world.lantern);
+      const { id: known } = await consentOf(record.student.id);
+      expect((await said(record.student.id, { ...YES, after: known })).status).toBe(201);
+      const links = Array.from({ length: 4 }, () => newCardLink(record.student.id, record.card.id));
+      await Promise.all([
+        ...links.map(({ link }) => world.lantern.ask('POST', '/api/card-links', link)),
+        said(record.student.id, NO),
+      ]);
+      for (const { token } of links) expect((await pictures(token)) ?? null).toBeNull();
+    }
+  });
+
+  test('a minor’s own yes is none on the day of age by the device’s word alone', async () => {
+    const { student } = await landRecord(world, world.lantern);
+    const year = new Date().getUTCFullYear() - 17;
+    await asAdmin(world.adminUrl, 'update student set birth_year = $2, born_on = null where id = $1', [
+      ...[student.id, year],
+    ]);
+    const known = (await consentOf(student.id)).id;
+    const ofAge = `${year + 18}-12-31`;
+    expect((await said(student.id, { ...YES, after: known, on: ofAge })).body.faults[0].field).toBe('by');
+  });
+
+  test('a photo that was deleted does not come back, whoever sends it again', async () => {
+    const record = await landRecord(world, world.lantern);
+    const { photo, address, student } = record;
+    expect((await world.lantern.ask('DELETE', '/api/photos', { id: photo.id })).status).toBe(204);
+    await asAdmin(world.adminUrl, 'delete from landed_write where id = $1', [photo.id]);
+    await world.lantern.ask('POST', '/api/photos', newPhoto(student.id, address.id, { id: photo.id }));
+    expect((await world.lantern.ask('GET', `/api/photos/${photo.id}`)).status).toBe(404);
+  });
+});
+
+test('a code that nobody made opens nothing', async () => {
+  expect((await opened(CODE)).status).toBe(410);
+});
