@@ -10,7 +10,7 @@ import { Away, calendarFile, Closed, countSeen, fetchPictures, openCard, sendTic
 const CLOSED = 'This card is not open. Ask your coach for a new one.';
 const NO_CONNECTION = 'No connection. Open it again where there is one.';
 
-const token = decodeURIComponent(location.hash.slice(1));
+const token = location.hash.slice(1);
 const root = document.getElementById('card')!;
 let kept: Kept | null = null;
 let away = false;

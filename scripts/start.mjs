@@ -94,6 +94,10 @@ async function start() {
         ERASURES_FILE: process.env.ERASURES_FILE ?? join(home, 'erasures.jsonl'),
       }),
       ready: () => {
+        if (!process.env.PUBLIC_ORIGIN)
+          say(
+            'For this machine alone: through a proxy it needs PUBLIC_ORIGIN, and the demo does not sign in then.',
+          );
         if (demoSignIn && !process.env.PUBLIC_ORIGIN)
           say(`Demo sign-in: ${demoSignIn.email}  password: ${demoSignIn.password}`);
       },

@@ -95,6 +95,7 @@ function webApp(app: Express, webRoot: string): void {
   app.use(
     express.static(webRoot, {
       index: false,
+      redirect: false,
       setHeaders: (response, path) =>
         void response.setHeader(
           'cache-control',

@@ -52,7 +52,12 @@ export const ownerNamed: RequestHandler = (request, _response, next) => {
   throw badInput(OWNER_HEADER, 'the owner the request is made for', 'nothing');
 };
 
-const FORWARDED = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto'];
+/** What proxies add, and what some of them write in its place. */
+const FORWARDED = [
+  ...['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'via', 'x-real-ip'],
+  ...['true-client-ip', 'cf-connecting-ip'],
+];
+const LOOPBACK = /^(::ffff:)?127\.|^::1$/;
 
 /**
  * Without a public origin the server serves its own machine, and nothing that comes through a proxy or by
@@ -60,7 +65,9 @@ const FORWARDED = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwar
  */
 export const thisMachineOnly: RequestHandler = (request, _response, next) => {
   const host = (request.get('host') ?? '').replace(/:\d+$/, '');
-  if (['127.0.0.1', 'localhost', '[::1]'].includes(host) && !FORWARDED.some((name) => request.get(name))) {
+  const named = ['127.0.0.1', 'localhost', '[::1]'].includes(host);
+  const direct = LOOPBACK.test(request.socket.remoteAddress ?? '');
+  if (named && direct && !FORWARDED.some((name) => request.get(name))) {
     return next();
   }
   throw new Refusal(421, 'not-here', 'This server is set up for its own machine only', {

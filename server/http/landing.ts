@@ -32,7 +32,7 @@ function ofAnyVersion(route: string, sent: unknown): { asMade: unknown; today: u
   if (!isRecord(sent)) return { asMade: sent, today: sent };
   const { contract = 1, ...body } = sent;
   if (!Number.isInteger(contract) || (contract as number) < 1) {
-    throw badInput('contract', 'a version of the contract', String(contract).slice(0, 40));
+    throw badInput('contract', 'a version of the contract', JSON.stringify(contract).slice(0, 40));
   }
   if ((contract as number) > CONTRACT_VERSION) {
     throw new Refusal(503, 'newer-app', 'The server is older than this app', {

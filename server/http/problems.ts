@@ -202,11 +202,11 @@ function answer(response: Response, refusal: Refusal): void {
 }
 
 /**
- * SQLSTATE classes and codes of a database that cannot do its work just now: connection exceptions (08),
+ * SQLSTATE classes and codes of a database that cannot do its work just now: connection exceptions (08), one that only reads (25006),
  * operator intervention (57), too many connections and other lack of resources (53), and transactions that
  * were rolled back for another's sake (40). The client keeps what it has and tries again.
  */
-const AWAY_STATE = /^(08|53|57|40)/;
+const AWAY_STATE = /^(08|53|57|40|25006)/;
 const AWAY_WORDS =
   /ECONN|EPIPE|ETIMEDOUT|[Cc]onnection (terminated|ended|error)|timeout exceeded when trying/;
 

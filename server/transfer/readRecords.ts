@@ -199,8 +199,11 @@ export async function readRecords(
       if (file.faults.length >= MOST_LINE_FAULTS) return file.faults.slice(0, MOST_LINE_FAULTS);
     }
   } catch (error) {
-    if (!(error instanceof Unreadable)) throw error;
-    return [...(file?.faults ?? []), unreadable(error)];
+    // What is nested so deeply that nothing can walk it is no record.
+    const nested = error instanceof RangeError;
+    if (!nested && !(error instanceof Unreadable)) throw error;
+    const fault = nested ? new Unreadable(at, 'a record', 'something nested too deeply') : error;
+    return [...(file?.faults ?? []), unreadable(fault as Unreadable)];
   }
   if (!file) return [{ line: 1, field: 'line', expected: 'a file of records', found: 'nothing' }];
   if (!file.ended) file.endedEarly(at + 1);

@@ -179,7 +179,7 @@ const WHOLE: Record<TableName, Table> = {
 };
 
 /** A text that a spreadsheet would take for a formula; a number with a sign is none (OWASP, CSV injection). */
-const FORMULA = /^(?![+-]?\d[\d.,]*$)[=+\-@\t\r].*$/s;
+const FORMULA = /^(?![+-]?\d[\d.,]*$)[=+\-@\t\r\uFF1D\uFF0B\uFF0D\uFF20].*$/s;
 const NUMBER = /^-?\d+(\.\d+)?$/;
 
 function written(cell: Cell, decimal: DecimalSign): string {
