@@ -17,6 +17,7 @@ import { recordLines } from '../transfer/exportRecords';
 import { preview, takeChecked, type Line } from '../transfer/importRecords';
 import { tableLines, TABLES, type DecimalSign, type TableName } from '../transfer/tables';
 import { refuseUnlessOwner } from './academy';
+import { endUnread, inExportLane } from './exportLane';
 import { badInput, Refusal } from './problems';
 import { idOf, studentInPath } from './reads';
 import type { Services } from './services';
@@ -43,9 +44,24 @@ async function* inBlocks(lines: AsyncIterable<string>): AsyncGenerator<string> {
 const CLOSED_EARLY = 'ERR_STREAM_PREMATURE_CLOSE';
 
 /** Sends what a transaction reads, as it is read: one state of one academy, however long the other side takes. */
-async function sendRead(
+const sendRead = (
   pool: Pool,
-  { academyId }: Identity,
+  { academyId, instructorId }: Identity,
+  response: Response,
+  read: (client: ClientBase) => AsyncIterable<string>,
+): Promise<void> =>
+  inExportLane(instructorId, async () => {
+    const stopWatching = endUnread(response);
+    try {
+      await sendOpen(pool, academyId, response, read);
+    } finally {
+      stopWatching();
+    }
+  });
+
+async function sendOpen(
+  pool: Pool,
+  academyId: string,
   response: Response,
   read: (client: ClientBase) => AsyncIterable<string>,
 ): Promise<void> {
@@ -55,7 +71,7 @@ async function sendRead(
     async (client) => {
       await client.query(
         `set transaction isolation level repeatable read;
-         set local statement_timeout = 0; set local idle_in_transaction_session_timeout = '10min'`,
+         set local statement_timeout = 0; set local idle_in_transaction_session_timeout = '1min'`,
       );
       await pipeline(Readable.from(inBlocks(read(client))), response).catch((error: { code?: string }) => {
         if (error.code !== CLOSED_EARLY) throw error;
