@@ -1,16 +1,17 @@
 import { hash, verify } from '@node-rs/argon2';
-import limit from 'p-limit';
+import { fairLane, LaneFull } from './fairLane';
 
 /** RFC 9106, section 4, second recommended option: argon2id (the package's default), 64 MiB, three passes, four lanes. */
 const SETTINGS = { memoryCost: 64 * 1024, timeCost: 3, parallelism: 4 };
 
 /**
  * One sign-in is worked on at a time: a check takes one of the few threads that also read files, and 64 MiB.
- * Others wait in a short queue, and beyond it are told to try again. Since guesses take turns, each knows of
- * those before it.
+ * Others wait, addresses taking turns, so that a crowd from one does not shut the sign-in for another; beyond a short queue
+ * they are told to try again. Since guesses take turns, each knows of those before it.
  */
-const lane = limit(1);
-const MOST_WAITING = 20;
+const MOST_OF_AN_ADDRESS = 20;
+const MOST_WAITING = 200;
+const lane = fairLane(MOST_OF_AN_ADDRESS, MOST_WAITING);
 
 export class SignInBusy extends Error {
   constructor() {
@@ -30,8 +31,11 @@ export async function passwordMatches(kept: string | undefined, password: string
   return kept !== undefined && matches;
 }
 
-/** Works on a sign-in when its turn comes. @throws SignInBusy when too many wait already */
-export async function inSignInLane<Result>(work: () => Promise<Result>): Promise<Result> {
-  if (lane.pendingCount >= MOST_WAITING) throw new SignInBusy();
-  return lane(work);
+/** Works on a sign-in from an address when its turn comes. @throws SignInBusy when too many wait already */
+export async function inSignInLane<Result>(address: string, work: () => Promise<Result>): Promise<Result> {
+  try {
+    return await lane(address, work);
+  } catch (error) {
+    throw error instanceof LaneFull ? new SignInBusy() : error;
+  }
 }

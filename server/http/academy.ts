@@ -89,7 +89,7 @@ export async function countedAttempt<Result>(
   work: () => Promise<Result>,
 ): Promise<Result> {
   const address = request.ip ?? '';
-  return inSignInLane(async () => {
+  return inSignInLane(address, async () => {
     await attempts.check(email, address);
     try {
       return await work();
@@ -326,7 +326,7 @@ export const resetPassword =
     const { code, password } = parsedBody(UseResetLink, request.body);
     refuseCommon('password', password);
     const codeHash = tokenHash(code);
-    const done = await inSignInLane(async () => {
+    const done = await inSignInLane(request.ip ?? '', async () => {
       // The slow hash is made for open links alone.
       if (!(await findResetLink(services.pool, codeHash, new Date()))) return false;
       return setByLink(services.pool, codeHash, await hashPassword(password), new Date());

@@ -53,7 +53,9 @@ export const signIn =
   (services: Services, demoAllowed: boolean): RequestHandler =>
   async (request, response) => {
     const given = parsedBody(SignIn, request.body);
-    const account = await inSignInLane(() => checkedAccount(services, given, request.ip ?? ''));
+    const account = await inSignInLane(request.ip ?? '', () =>
+      checkedAccount(services, given, request.ip ?? ''),
+    );
     if (account.demo && !demoAllowed) {
       throw new Refusal(403, 'demo-here-only', 'The demo accounts sign in on this machine only');
     }

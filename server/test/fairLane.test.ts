@@ -1,0 +1,50 @@
+import { fairLane, LaneFull } from '../accounts/fairLane';
+
+const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
+
+test('thirty at once from one place do not keep another from its turn', async () => {
+  const lane = fairLane(5, 100);
+  const done: string[] = [];
+  const work = (name: string) => async () => {
+    await pause(5);
+    done.push(name);
+  };
+  const crowd = Array.from({ length: 30 }, (_one, at) =>
+    lane('crowd', work(`crowd ${at}`)).catch((error: unknown) => error),
+  );
+  const coach = lane('coach', work('coach'));
+  await coach;
+  expect(done.indexOf('coach')).toBeLessThanOrEqual(2);
+  const answers = await Promise.all(crowd);
+  // One at work, five waiting: the others are told at once.
+  expect(answers.filter((answer) => answer instanceof LaneFull)).toHaveLength(24);
+});
+
+test('one at a time, each in its order, and a failure ends no turn', async () => {
+  const lane = fairLane(10, 20);
+  let at = 0;
+  let most = 0;
+  const order: string[] = [];
+  const work = (name: string, fails = false) =>
+    lane(name[0]!, async () => {
+      most = Math.max(most, (at += 1));
+      await pause(2);
+      at -= 1;
+      order.push(name);
+      if (fails) throw new Error(name);
+    }).catch(() => undefined);
+  await Promise.all([work('a1', true), work('a2'), work('a3'), work('b1'), work('b2', true), work('c1')]);
+  expect(most).toBe(1);
+  expect(order).toEqual(['a1', 'a2', 'b1', 'c1', 'a3', 'b2']);
+});
+
+test('all together wait no more than may wait', async () => {
+  const lane = fairLane(5, 8);
+  const answers = Array.from({ length: 12 }, (_one, at) =>
+    lane(`${at}`, () => pause(2)).then(
+      () => 'done',
+      () => 'full',
+    ),
+  );
+  expect((await Promise.all(answers)).filter((answer) => answer === 'full')).toHaveLength(3);
+});
