@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { Client } from 'pg';
 import { readRestoration, type Restoration } from './config/settings';
-import { eraseAgain } from './store/erasures';
+import { eraseAgain, type ErasedStudent } from './store/erasures';
 import { erasuresIn } from './store/erasuresFile';
 import { indexOlderStudents, makeRoles, migrate } from './store/migrate';
 
@@ -27,10 +27,18 @@ function restoreDump({ pgRestore, backupFile, adminUrl }: Restoration): Promise<
   });
 }
 
+/** The erasures that a restore replays, read before anything is restored; a last line that was cut off is told. */
+async function erasuresToReplay(erasuresFile: string): Promise<readonly ErasedStudent[]> {
+  const { erased, torn } = await erasuresIn(erasuresFile);
+  if (torn !== null)
+    say(`The last line of ${erasuresFile} was cut off, and is passed over: ${torn.slice(0, 60)}`);
+  return erased;
+}
+
 /** Erases whom the backup brought back, by the list that is kept apart from the database. */
-async function replayErasures(client: Client, erasuresFile: string): Promise<number> {
+async function replayErasures(client: Client, erasures: readonly ErasedStudent[]): Promise<number> {
   let replayed = 0;
-  for (const erased of await erasuresIn(erasuresFile)) {
+  for (const erased of erasures) {
     await client.query('begin');
     await client.query('set local role pedastance_owner');
     if (await eraseAgain(client, erased)) replayed += 1;
@@ -50,13 +58,20 @@ async function main(): Promise<void> {
   await client.connect();
   try {
     await refuseUnlessEmpty(client);
+    const erasures = await erasuresToReplay(erasuresFile);
     await makeRoles(client, applicationPassword);
     await restoreDump(restoration);
-    const ran = await migrate(adminUrl, applicationPassword);
-    if (ran.length > 0) say(`Migrated: ${ran.join(', ')}`);
-    await indexOlderStudents(adminUrl);
-    const replayed = await replayErasures(client, erasuresFile);
-    say(`Restored${replayed > 0 ? `; erased again: ${replayed}` : ''}.`);
+    try {
+      const ran = await migrate(adminUrl, applicationPassword);
+      if (ran.length > 0) say(`Migrated: ${ran.join(', ')}`);
+      await indexOlderStudents(adminUrl);
+      const replayed = await replayErasures(client, erasures);
+      say(`Restored${replayed > 0 ? `; erased again: ${replayed}` : ''}.`);
+    } catch (error) {
+      // All or nothing: an erased student does not stay, and the restore can be run again.
+      await client.query('rollback; drop schema public cascade; create schema public');
+      throw error;
+    }
   } finally {
     await client.end();
   }

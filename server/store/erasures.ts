@@ -39,10 +39,27 @@ export async function openErasures(client: ClientBase, studentId: string | null 
   return rows;
 }
 
-/** Carries out the erasures that have waited their day, in every academy; answers how many. */
+/** So many students are erased in one transaction. */
+const ERASED_AT_ONCE = 5;
+
+/** Carries out the erasures that have waited their day, academies taking turns; answers how many. */
 export async function runErasures(pool: Pool): Promise<number> {
-  const { rows } = await pool.query('select erasures_run() as done');
-  return rows[0].done;
+  const { rows } = await pool.query<{ academy: string }>('select erasures_due() as academy');
+  let waiting = rows.map(({ academy }) => academy);
+  let all = 0;
+  while (waiting.length > 0) {
+    const again: string[] = [];
+    for (const academy of waiting) {
+      const run = await pool.query<{ done: number }>('select erasures_run($1, $2) as done', [
+        academy,
+        ERASED_AT_ONCE,
+      ]);
+      all += run.rows[0]!.done;
+      if (run.rows[0]!.done === ERASED_AT_ONCE) again.push(academy);
+    }
+    waiting = again;
+  }
+  return all;
 }
 
 /** The students of this academy that were erased after a number of its changes. */

@@ -8,11 +8,20 @@ const STAND_IN_SHOTS_KEPT_MS = 24 * HOUR_MS;
 
 /** Carries out the erasures that have waited, and deletes expired sessions, counts of attempts that no longer limit anything, and simulated shots of a day ago. */
 export async function keepHouse(pool: Pool, now: Date, erasuresFile?: string): Promise<void> {
-  await runErasures(pool);
-  if (erasuresFile) await keepErasuresApart(pool, erasuresFile);
-  await pool.query('select sessions_clear($1)', [now]);
-  await pool.query('delete from sign_in_attempts where expire < $1', [now.getTime()]);
-  await pool.query('select stand_in_shots_clear($1)', [new Date(now.getTime() - STAND_IN_SHOTS_KEPT_MS)]);
+  const erasing = async () => {
+    await runErasures(pool);
+    if (erasuresFile) await keepErasuresApart(pool, erasuresFile);
+  };
+  const shotsBefore = new Date(now.getTime() - STAND_IN_SHOTS_KEPT_MS);
+  // What one of them cannot do keeps none of the others from being done.
+  const done = await Promise.allSettled([
+    erasing(),
+    pool.query('select sessions_clear($1)', [now]),
+    pool.query('delete from sign_in_attempts where expire < $1', [now.getTime()]),
+    pool.query('select stand_in_shots_clear($1)', [shotsBefore]),
+  ]);
+  const failed = done.find((each) => each.status === 'rejected');
+  if (failed) throw failed.reason;
 }
 
 /**
