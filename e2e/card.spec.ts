@@ -95,7 +95,10 @@ test('a left-hander’s card is sent, read with no account, ticked, and hurts; t
   await phone.getByRole('button', { name: 'It hurts' }).click();
   await expect(page.getByTestId('pain-to-ask')).toBeVisible({ timeout: 10_000 });
   await expect(page.getByText(/Not asked yet\./)).toBeVisible();
-  await page.getByRole('button', { name: /lesson$/ }).first().click();
+  await page
+    .getByRole('button', { name: /lesson$/ })
+    .first()
+    .click();
   await expect(page.getByTestId('pain-to-ask')).toContainText(/^▲It hurts, ticked on .* Ask first\./);
   await page.getByRole('button', { name: 'It was nothing' }).click();
   await expect(page.getByTestId('pain-to-ask')).toHaveCount(0);

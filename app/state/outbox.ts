@@ -14,7 +14,8 @@ import {
   type SentBody,
   type Writing,
 } from './queuedWrite';
-import { bodyToSend, letGoOfPicture, withoutPicture } from './queuedPictures';
+import { withoutPicture } from './partedPicture';
+import { bodyToSend, letGoOfPicture } from './queuedPictures';
 import { keepAnswer, letGo, openRecords, showQueued, useRecords } from './records';
 import { tellTabs } from './tabs';
 

@@ -1,20 +1,6 @@
-import { fromBase64, toBase64 } from '../domain/base64';
+import { toBase64 } from '../domain/base64';
 import { deviceDatabase } from './database';
 import type { QueuedWrite, Writing } from './queuedWrite';
-
-/**
- * A photo's picture waits apart from the queue, which is read whole again and again: in `photos`, under this in place of its
- * lesson, so that the lesson's end leaves it.
- */
-const IN_OUTBOX = 'outbox';
-
-/** A write without its picture, and the picture's row; null where it has none. */
-export function withoutPicture(owner: string, writing: Writing) {
-  if (writing.route !== 'photo' || writing.body.jpeg === '') return { writing, picture: null };
-  const { id, jpeg } = writing.body;
-  const parted: Writing = { route: 'photo', body: { ...writing.body, jpeg: '' } };
-  return { writing: parted, picture: { owner, id, lessonId: IN_OUTBOX, jpeg: fromBase64(jpeg).buffer } };
-}
 
 /** The picture of a photo that waits here; null where the device has it no more. */
 export async function queuedPicture(owner: string, id: string): Promise<ArrayBuffer | null> {

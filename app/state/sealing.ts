@@ -11,7 +11,7 @@ import {
   writeFor,
 } from './database';
 import { fromBase64, toBase64 } from '../domain/base64';
-import { withoutPicture } from './queuedPictures';
+import { withoutPicture } from './partedPicture';
 import type { QueuedWrite } from './queuedWrite';
 
 /**

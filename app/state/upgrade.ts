@@ -12,7 +12,7 @@ import { triesKey } from '../domain/fieldTests';
 import { partKey, type LessonDraft } from '../domain/lessonDraft';
 import type { PressureDraft } from '../domain/pressure';
 import { NOTHING_ASKED } from '@pedastance/core/body/person';
-import { withoutPicture } from './queuedPictures';
+import { withoutPicture } from './partedPicture';
 import type { QueuedWrite } from './queuedWrite';
 import { upgradedSetup, type Setup, FEET_FIGURES, LOAD_FIGURES } from '@pedastance/core/setup';
 

@@ -36,7 +36,8 @@ export const messages = {
   unknownDevice: 'A browser that did not say its name',
   endSession: 'End this session',
   recovery: 'Recovery codes',
-  recoveryWhy: 'One lets you back in once, when the password is forgotten; the others end with it, and with a new password. Keep them off this device.',
+  recoveryWhy:
+    'One lets you back in once, when the password is forgotten; the others end with it, and with a new password. Keep them off this device.',
   recoveryLeft: (left: number) =>
     left === 0 ? 'You have none.' : `${left} ${plural(left, 'code', 'codes')} left.`,
   passwordForCodes: 'Your password, to make codes',
