@@ -176,3 +176,24 @@ describe('a no to records and pictures', () => {
 test('a code that nobody made opens nothing', async () => {
   expect((await opened(CODE)).status).toBe(410);
 });
+
+test('an address whose access was ended may be invited again, and begin an academy of its own', async () => {
+  const email = 'twice@test.example';
+  const invited = async () =>
+    (await world.lantern.ask('POST', '/api/invites', { role: 'instructor' })).body.code;
+  const join = async () =>
+    world.ask('POST', '/api/colleagues', {
+      ...{ code: await invited(), name: 'Twice Over', email, password: NEW_PASSWORD },
+    });
+  const first = await join();
+  expect(first.status).toBe(201);
+  // While access stands the address is taken.
+  expect((await join()).status).toBe(409);
+  const { instructorId: id } = first.body.identity;
+  const ended = await world.lantern.ask('PUT', '/api/colleagues', { id, role: 'instructor', ends: true });
+  expect(ended.status).toBe(204);
+  expect((await world.signIn(email, NEW_PASSWORD)).status).toBe(401);
+  expect((await join()).status).toBe(201);
+  const own = (await world.signIn(email, NEW_PASSWORD)).body.identity;
+  expect(own.instructorId).not.toBe(id);
+});
