@@ -22,6 +22,8 @@ import { badInput, Refusal } from './problems';
 import { studentInPath, type Read } from './reads';
 import type { Services } from './services';
 
+const DAY_MS = 24 * 60 * 60 * 1000;
+
 /** What an answer allows, step by step. */
 const allows = ({ given, photos, sharing }: Pick<NewConsent, 'given' | 'photos' | 'sharing'>): number =>
   Number(given) + Number(photos) + Number(sharing);
@@ -36,7 +38,9 @@ export async function checkedConsent(
   writer: Writer,
 ): Promise<NewConsent> {
   const student = await heldStudent(client, consent.studentId);
-  const today = writer.receivedAt.toISOString().slice(0, 10);
+  const dayIn = (ms: number) => new Date(writer.receivedAt.getTime() + ms).toISOString().slice(0, 10);
+  const today = dayIn(0);
+  if (consent.given && consent.on > dayIn(DAY_MS)) throw badInput('on', 'a day that has come', consent.on);
   if (consent.given && consent.by === 'student' && (isMinor(student, consent.on) || isMinor(student, today)))
     throw badInput('by', 'a guardian, for a minor', 'the student alone');
   const newest = student.consent;

@@ -33,6 +33,24 @@ test('a file nested nine thousand deep is refused by its line', async () => {
   expect(answer.body.faults[0].line ?? answer.body.faults[0].field).toBeDefined();
 });
 
+test('a record of a file that is dated far ahead is refused by its line and its field', async () => {
+  await landRecord(world, world.lantern);
+  const file = (await world.lantern.ask('GET', '/api/exports/academy')).body as string;
+  const ahead = file.replace(/"madeAt":"20\d\d/, '"madeAt":"2099');
+  const answer = await world.lantern.ask('POST', '/api/imports?step=preview', ahead, {
+    'content-type': 'application/x-ndjson',
+  });
+  expect(answer.body.faults).toEqual([
+    expect.objectContaining({ field: 'madeAt', expected: 'a moment before tomorrow' }),
+  ]);
+  const born = file.indexOf('"kind":"student"');
+  const later = `${file.slice(0, born)}${file.slice(born).replace(/"madeAt":"20\d\d/, '"madeAt":"2099')}`;
+  const again = await world.lantern.ask('POST', '/api/imports?step=preview', later, {
+    'content-type': 'application/x-ndjson',
+  });
+  expect(again.body.faults).toEqual([expect.objectContaining({ field: 'record.madeAt' })]);
+});
+
 test('a database that only reads is told as away, so that what is written waits', async () => {
   // As a standby answers (SQLSTATE 25006).
   await asAdmin(

@@ -78,6 +78,21 @@ function upgraded(value: unknown, contract: number): unknown {
   return route ? { ...value, record: upgradedBody(route, contract, value.record) } : value;
 }
 
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+/** A moment of a line that is more than a day ahead: it would stay the newest for good. */
+function datedAhead(line: RecordsLine, now: number): { field: string; found: string } | null {
+  const record = 'record' in line ? (line.record as { madeAt?: string; startedAt?: string }) : {};
+  const moments: [string, string | null | undefined][] = [
+    ['receivedAt', 'receivedAt' in line ? line.receivedAt : undefined],
+    ['madeAt', 'madeAt' in line ? line.madeAt : undefined],
+    ['record.madeAt', record.madeAt],
+    ['record.startedAt', record.startedAt],
+  ];
+  const found = moments.find(([, at]) => at != null && Date.parse(at) > now + DAY_MS);
+  return found ? { field: found[0], found: found[1]! } : null;
+}
+
 /** Reads a file of records line by line, and hands on what is in order. */
 class RecordsFile {
   readonly faults: LineFault[] = [];
@@ -107,6 +122,8 @@ class RecordsFile {
     if (this.ended) return this.fault(at, 'line', 'nothing after the end', 'another line');
     const line = this.lineOf(value, at);
     if (!line) return;
+    const ahead = this.checked ? null : datedAhead(line, Date.now());
+    if (ahead) this.fault(at, ahead.field, 'a moment before tomorrow', ahead.found);
     await this.reader.line?.(line);
     if ('by' in line && line.by !== null && !this.colleagues.has(line.by))
       this.fault(at, 'by', 'a colleague of this file', line.by);
