@@ -8,11 +8,6 @@ let world: World;
 beforeAll(async () => (world = await openWorld()), 60_000);
 afterAll(() => world.close());
 
-test('a method of another academy is none', async () => {
-  const foreign = `/api/methods/01a21a0f-4f20-727d-8239-3cc1d85a6f4a`;
-  expect((await world.harbour.ask('GET', foreign)).status).toBe(404);
-});
-
 test('a contract that is no number is named, whatever it is', async () => {
   const sent = await world.lantern.ask('POST', '/api/students', {
     ...newStudent(),
