@@ -147,6 +147,9 @@ test('a quick look: ten taps at most to a first judgement, each figure by eye', 
     const chip = page.getByTestId(`look-${look}`).getByRole('button', { name: words, exact: true });
     await expect(chip).toHaveAttribute('aria-pressed', 'true');
   }
+  // Seen, and not measured: no finer than an eye sees.
+  await step(page, 'feet');
+  await expect(figure(page, 'row-stanceWidth')).toHaveText(/^about \d+ cm$/);
 });
 
 test('did it hold: what was agreed against the next time it was measured, then and today', async ({

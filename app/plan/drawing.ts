@@ -22,7 +22,7 @@ import { halfTurns, hipsParts, turnLine, type HalfTurn, type Turning } from './h
 import { layoutOf, type Layout } from './layout';
 import { label, moved, n, segment, type Drawing } from './parts';
 import { VERDICT_SHAPES } from '../domain/verdicts';
-import { measuredOf } from '../domain/measured';
+import { lengthAsTaken, measuredOf } from '../domain/measured';
 
 export interface DrawingInput {
   setup: Setup;
@@ -175,7 +175,10 @@ function widthParts(
   const tick = 6 * mmPerPx;
   const verdict = input.verdictOf?.(input.setup, 'stanceWidth') ?? null;
   const widthMeasured = String(input.setup.measured.stanceWidth !== undefined);
-  const widthWords = shaped(lengthWithUnit(measures.stanceWidth, input.length), verdict);
+  const widthWords = shaped(
+    lengthAsTaken(input.setup, 'stanceWidth', measures.stanceWidth, input.length),
+    verdict,
+  );
   const shoulderWords = `shoulders ${lengthWithUnit(input.shoulderBreadth, input.length)}`;
   // A dimension line leaves room for its words.
   const dimension = (length: number, words: string, letters: number) => {
@@ -245,7 +248,7 @@ function strip(input: DrawingInput, measures: AddressMeasures, place: Projection
     'ball-drop': segment(leadHeel, { x: leadHeel.x, y }),
     ...label('ball-figure', left + 0.7 * em, place.signs.y * layout.wordsY + 0.3 * em, {
       'data-measured': measured,
-      text: `ball ${lengthWithUnit(measures.ballAlong, input.length)} inside heel`,
+      text: `ball ${lengthAsTaken(input.setup, 'ballAlong', Math.abs(measures.ballAlong), input.length)} ${measures.ballAlong < 0 ? 'outside' : 'inside'} heel`,
     }),
     explain: explainAt(place, layout),
   };

@@ -1,7 +1,7 @@
 import { lineWords, setbackMark, type Setup, notMeasured, FIGURE_WORDS } from '@pedastance/core/setup';
 import { angleFigure, lengthWithUnit } from '@pedastance/core/units';
 import { inFootWords, type Speech } from '@pedastance/core/phrases';
-import { measuredOf } from '../domain/measured';
+import { lengthAsTaken, measuredOf } from '../domain/measured';
 import { halfTurns, hipsWords, type Turning } from './hips';
 
 /** What of the plan only stands as it is drawn. */
@@ -16,11 +16,11 @@ export function planWords(setup: Setup, { length, feet, hand }: Speech, turning:
   const { measures } = measuredOf(setup);
   const mm = (value: number) => lengthWithUnit(value, length);
   const told = [
-    `Heels ${mm(measures.stanceWidth)} apart.`,
+    `Heels ${lengthAsTaken(setup, 'stanceWidth', measures.stanceWidth, length)} apart.`,
     `Lead foot flared ${angleFigure(measures.leadFlare)}, trail foot ${angleFigure(measures.trailFlare)}.`,
     `Toe line ${lineWords(measures.toeLine)}, heel line ${lineWords(measures.heelLine)}.`,
     `Trail toe ${setbackMark(measures.setbackMarks)}.`,
-    `Ball ${mm(Math.abs(measures.ballAlong))} ${measures.ballAlong < 0 ? 'outside' : 'inside'} the lead heel and ${mm(measures.ballOut)} out from the toe line.`,
+    `Ball ${lengthAsTaken(setup, 'ballAlong', Math.abs(measures.ballAlong), length)} ${measures.ballAlong < 0 ? 'outside' : 'inside'} the lead heel and ${mm(measures.ballOut)} out from the toe line.`,
     `${Math.round(balance.leadShare)} percent of the weight on the lead foot.`,
     ...(turning ? [hipsWords({ halves: halfTurns(turning, setup, measures), hand, footWords: feet })] : []),
     ...notMeasuredWords(setup),

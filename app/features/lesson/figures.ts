@@ -9,6 +9,7 @@ import {
   figureOf,
   type SetupFigure,
   isLine,
+  isPlaced,
   FIGURES,
 } from '@pedastance/core/setup';
 import { lengthFigure, figureWithUnit } from '@pedastance/core/units';
@@ -16,7 +17,7 @@ import type { Figure } from './LiveFigure';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
 import type { Judge } from './context';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
-import { measuredOf } from '../../domain/measured';
+import { lengthAsTaken, measuredOf } from '../../domain/measured';
 
 const measuresOf = (setup: Setup): AddressMeasures => measuredOf(setup).measures;
 
@@ -31,7 +32,11 @@ export function mainFigure(dial: Dial | LoadDial | 'toeLine' | 'heelLine', speec
   return shown((setup) => {
     const measured = measuredOf(setup);
     const value = figureOf(setup, name, measured.measures)!;
-    return { text: figureText(name, value, speech), faint: uncertaintyOf(measured, name) === null };
+    const text =
+      isPlaced(name) && FIGURES[name].unit === 'mm'
+        ? lengthAsTaken(setup, name, value, speech.length)
+        : figureText(name, value, speech);
+    return { text, faint: uncertaintyOf(measured, name) === null };
   });
 }
 
