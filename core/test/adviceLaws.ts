@@ -345,6 +345,8 @@ export function lessonAfterLesson(random: Random, judging: Judging = JUDGED): st
       const known = agreed.find((each) => each.item === isLine(figure));
       // Brought back to what was agreed is not taken back.
       const ends = figure === 'leadHeelLift' ? to : figureOf(judgement.setup, isLine(figure))!;
+      // A foot that is set so that the line stays where it was takes nothing anywhere.
+      if (figure === 'setback' && Math.abs(ends - figureOf(taken, 'stanceLine')!) < 1) continue;
       const back = known && Math.abs(ends - known.to) <= doseOf(isLine(figure));
       if (!back && (way.get(figure) ?? 0) * (to - from) < 0)
         return `takes back ${figure}: ${log.join(' | ')}`;
