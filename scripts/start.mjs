@@ -96,7 +96,7 @@ async function start() {
       ready: () => {
         if (!process.env.PUBLIC_ORIGIN)
           say(
-            'For this machine alone: through a proxy it needs PUBLIC_ORIGIN, and the demo does not sign in then.',
+            'For this machine alone: to be reached from elsewhere, or through a proxy, it needs PUBLIC_ORIGIN.',
           );
         if (demoSignIn && !process.env.PUBLIC_ORIGIN)
           say(`Demo sign-in: ${demoSignIn.email}  password: ${demoSignIn.password}`);
