@@ -128,7 +128,7 @@ export function Desk({ loads, speech, children }: { loads: boolean; speech: Spee
   const [typing, setTyping] = useState(false);
   useEffect(() => setTyping(false), [dial]);
   const figure = useMemo(() => {
-    const main = mainFigure(dial, speech);
+    const main = mainFigure(dial, speech, true);
     // The desk sets the figure, measured or not.
     return () => ({ text: main().text });
   }, [dial, speech.length, speech.feet, speech.hand]);

@@ -26,16 +26,21 @@ const shown = (make: (setup: Setup) => Figure) => (): Figure => {
   return setup ? make(setup) : { text: '' };
 };
 
-/** What a row shows large; faintly while it was not measured. */
-export function mainFigure(dial: Dial | LoadDial | 'toeLine' | 'heelLine', speech: Speech): () => Figure {
+/** What a row shows large; faintly while it was not measured. At the desk there is no room for "about". */
+export function mainFigure(
+  dial: Dial | LoadDial | 'toeLine' | 'heelLine',
+  speech: Speech,
+  atDesk = false,
+): () => Figure {
   const name = dial === 'toeLine' ? 'stanceLine' : dial;
   return shown((setup) => {
     const measured = measuredOf(setup);
     const value = figureOf(setup, name, measured.measures)!;
-    const text =
+    const told =
       isPlaced(name) && FIGURES[name].unit === 'mm'
         ? lengthAsTaken(setup, name, value, speech.length)
         : figureText(name, value, speech);
+    const text = atDesk ? told.replace(/^about /, '') : told;
     return { text, faint: uncertaintyOf(measured, name) === null };
   });
 }
