@@ -34,7 +34,7 @@ function doing(): string {
   const rounds = roundsOn(today);
   const done = rounds === 0 ? '' : `<p>Today: ${rounds} ${rounds === 1 ? 'round' : 'rounds'} done.</p>`;
   if (hurtsToday(today))
-    return `<div class="card-doing"><p><b>Stop for today.</b> Your coach sees that it hurts. Ask before you go on.</p><button data-do="no pain">It does not hurt, I pressed by mistake</button></div>`;
+    return `<div class="card-doing"><p><b>Stop for today.</b> Your coach will see that it hurts. Ask before you go on.</p><button data-do="no pain">It does not hurt, I pressed by mistake</button></div>`;
   return `<div class="card-doing"><button class="card-main" data-do="round">Tick a round</button><button class="card-hurts" data-do="hurts">It hurts</button>${done}</div>`;
 }
 

@@ -147,10 +147,10 @@ const CARD_DEFAULTS: Pick<CardEntry, 'ladder'> = { ladder: null };
 /** A swing from before it had a path, and before it named the shot that it was. */
 export const SWING_DEFAULTS = { path: null, shot: null };
 
-/** Swings of any earlier shape in today's. */
 /** Swings on a mat were a club's before they were a shot's too. */
 const PRESSURE_DEFAULTS = { shot: 'full' } as const;
 
+/** Swings of any earlier shape in today's. */
 const upgradedPressure = (entry: PressureEntry): PressureEntry => ({
   ...PRESSURE_DEFAULTS,
   ...entry,

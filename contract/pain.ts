@@ -29,10 +29,11 @@ export interface PainTick {
 export const MOST_PAIN_TICKS = 10;
 
 /**
- * The newest word of pain that nobody has asked after.
+ * The newest word of pain that nobody has asked after: an answer goes for its tick and those before it, were that tick
+ * taken back since.
  * @param ticks newest first
  */
 export function painToAsk(ticks: readonly PainTick[] = []): PainTick | null {
-  const newest = ticks.find(({ takenBack }) => !takenBack);
-  return newest && !newest.answer ? newest : null;
+  const stands = ticks.find(({ takenBack, answer }) => answer || !takenBack);
+  return stands && !stands.answer ? stands : null;
 }

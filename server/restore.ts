@@ -47,6 +47,10 @@ async function replayErasures(client: Client, erasures: readonly ErasedStudent[]
   return replayed;
 }
 
+/** Empties the database of what was restored: its schema is again as PostgreSQL makes it in every new database. */
+const EMPTIED = `drop schema public cascade; create schema public authorization pg_database_owner;
+  grant usage on schema public to public; comment on schema public is 'standard public schema'`;
+
 /**
  * Restores a backup into an empty database: roles first, then the backup, then migrations that are newer than it, then
  * the erasures since. Run by the administrator; the server never holds these credentials.
@@ -69,7 +73,8 @@ async function main(): Promise<void> {
       say(`Restored${replayed > 0 ? `; erased again: ${replayed}` : ''}.`);
     } catch (error) {
       // All or nothing: an erased student does not stay, and the restore can be run again.
-      await client.query('rollback; drop schema public cascade; create schema public');
+      await client.query('rollback');
+      await client.query(EMPTIED);
       throw error;
     }
   } finally {

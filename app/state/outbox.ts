@@ -14,7 +14,7 @@ import {
   type SentBody,
   type Writing,
 } from './queuedWrite';
-import { withoutPicture } from './partedPicture';
+import { pictureApart } from './partedPicture';
 import { bodyToSend, letGoOfPicture } from './queuedPictures';
 import { keepAnswer, letGo, openRecords, showQueued, useRecords } from './records';
 import { tellTabs } from './tabs';
@@ -92,9 +92,8 @@ export async function post(
         const landed =
           each.writing.route === 'entry' && (await transaction.objectStore('entries').getKey([owner, id]));
         if (queued.has(id) || landed) continue;
-        const { writing, picture } = withoutPicture(owner, each.writing);
+        const writing = await pictureApart(transaction.objectStore('photos'), owner, each.writing);
         const write: QueuedWrite = { ...each, writing, owner, contract: CONTRACT_VERSION, refusal: null };
-        if (picture) await transaction.objectStore('photos').put(picture);
         await outbox.add(write);
         fresh.push(write);
       }

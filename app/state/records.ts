@@ -1,5 +1,6 @@
 import type { LogEntry, NewBuild, NewConsent, NewPainAnswer, NewScreen, Student } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core/method';
+import { consentCounts } from '@pedastance/contract/consentCounts';
 import { personAfter } from '@pedastance/contract/earlier';
 import { create } from 'zustand';
 import { sessionExpired } from './account';
@@ -65,14 +66,12 @@ const byId = <Value extends { id: string }>(values: readonly Value[]): Record<st
 /** Students with a word on consent, where it is the newest. */
 function consented(students: Record<string, Student>, consent: NewConsent): Partial<Written> {
   const student = students[consent.studentId];
-  // A yes counts where it was given knowing the newest answer, as the server has it.
-  const counts =
-    student && (!consent.given || [consent.id, consent.after].includes(student.consent?.id ?? null));
+  const counts = student && (consent.id === student.consent?.id || consentCounts(consent, student.consent));
   return counts ? { students: { ...students, [student.id]: { ...student, consent } } } : {};
 }
 
 /** Students with a word of pain that was asked after. */
-function answered(
+function painAsked(
   students: Record<string, Student>,
   { studentId, tickId, madeAt, found }: NewPainAnswer,
 ): Partial<Written> {
@@ -129,7 +128,7 @@ function applied({ students, builds, screens, methods }: Written, writing: Writi
     case 'consent':
       return consented(students, writing.body);
     case 'pain answer':
-      return answered(students, writing.body);
+      return painAsked(students, writing.body);
     case 'screen':
       return { screens: { ...screens, [writing.body.id]: writing.body } };
     case 'method': {

@@ -11,7 +11,7 @@ import {
   writeFor,
 } from './database';
 import { fromBase64, toBase64 } from '../domain/base64';
-import { withoutPicture } from './partedPicture';
+import { pictureApart } from './partedPicture';
 import type { QueuedWrite } from './queuedWrite';
 
 /**
@@ -114,8 +114,7 @@ export async function openSealed(owner: string): Promise<void> {
     await writeFor(owner, ['sealed', 'outbox', 'drafts', 'photos'], async (transaction) => {
       if ((await transaction.objectStore('sealed').getKey(sequence!)) === undefined) return;
       for (const queued of outbox) {
-        const { writing, picture } = withoutPicture(owner, queued.writing);
-        if (picture) void transaction.objectStore('photos').put(picture);
+        const writing = await pictureApart(transaction.objectStore('photos'), owner, queued.writing);
         void transaction.objectStore('outbox').put({ ...queued, writing });
       }
       for (const value of drafts)

@@ -12,7 +12,7 @@ import { triesKey } from '../domain/fieldTests';
 import { partKey, type LessonDraft } from '../domain/lessonDraft';
 import type { PressureDraft } from '../domain/pressure';
 import { NOTHING_ASKED } from '@pedastance/core/body/person';
-import { withoutPicture } from './partedPicture';
+import { pictureApart } from './partedPicture';
 import type { QueuedWrite } from './queuedWrite';
 import { upgradedSetup, type Setup, FEET_FIGURES, LOAD_FIGURES } from '@pedastance/core/setup';
 
@@ -109,8 +109,7 @@ export async function upgradeDevice(
   transaction: IDBPTransaction<Schema, StoreNames<Schema>[], 'versionchange'>,
 ): Promise<void> {
   for (let at = await transaction.objectStore('outbox').openCursor(); at; at = await at.continue()) {
-    const { writing, picture } = withoutPicture(at.value.owner, at.value.writing);
-    if (picture) await transaction.objectStore('photos').put(picture);
+    const writing = await pictureApart(transaction.objectStore('photos'), at.value.owner, at.value.writing);
     await at.update(upgradedWrite({ ...at.value, writing }));
   }
   for (let at = await transaction.objectStore('entries').openCursor(); at; at = await at.continue()) {

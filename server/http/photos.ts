@@ -37,7 +37,7 @@ export const photoPicture =
     const { academyId } = request.session.identity!;
     const id = idOf(request.params.photoId);
     const jpeg = await inAcademy(pool, academyId, (client) => pictureOf(client, id), 'read only');
-    if (!jpeg) throw new Refusal(404, 'not-found', 'This academy has no such photo');
+    if (!jpeg) throw new Refusal(404, 'not-found', 'There is no such photo to show');
     response.type('image/jpeg').send(jpeg);
   };
 

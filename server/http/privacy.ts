@@ -5,6 +5,7 @@ import {
   type NewConsent,
   type StudentPrivacy,
 } from '@pedastance/contract';
+import { allows, consentCounts } from '@pedastance/contract/consentCounts';
 import { isMinor } from '@pedastance/core/body';
 import type { RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
@@ -24,10 +25,6 @@ import type { Services } from './services';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 
-/** What an answer allows, step by step. */
-const allows = ({ given, photos, sharing }: Pick<NewConsent, 'given' | 'photos' | 'sharing'>): number =>
-  Number(given) + Number(photos) + Number(sharing);
-
 /**
  * Adds a word on consent: a no counts as it arrives, a yes to more where it was given knowing the newest answer.
  * @throws Refusal where a minor consents alone, or another answer came meanwhile
@@ -44,8 +41,7 @@ export async function checkedConsent(
   if (consent.given && consent.by === 'student' && (isMinor(student, consent.on) || isMinor(student, today)))
     throw badInput('by', 'a guardian, for a minor', 'the student alone');
   const newest = student.consent;
-  const more = allows(consent) > (newest ? allows(newest) : 0);
-  if (more && consent.after !== (newest?.id ?? null))
+  if (!consentCounts(consent, newest))
     throw new Refusal(409, 'consent-meanwhile', 'Another answer on consent was noted meanwhile', {
       detail: 'Ask again, and note what is said now.',
     });

@@ -43,17 +43,28 @@ async function* inBlocks(lines: AsyncIterable<string>): AsyncGenerator<string> {
 /** The other side has had enough. */
 const CLOSED_EARLY = 'ERR_STREAM_PREMATURE_CLOSE';
 
-/** Sends what a transaction reads, as it is read: one state of one academy, however long the other side takes. */
-const sendRead = (
-  pool: Pool,
-  { academyId, instructorId }: Identity,
-  response: Response,
-  read: (client: ClientBase) => AsyncIterable<string>,
-): Promise<void> =>
-  inExportLane(instructorId, async () => {
+/** A file to be handed out. */
+interface Handed {
+  what: string;
+  ending: string;
+  type: string;
+  /** Notes that it was handed out. */
+  note: (client: ClientBase) => Promise<void>;
+  read: (client: ClientBase) => AsyncIterable<string>;
+}
+
+/**
+ * Hands out what a transaction reads, as it is read: one state of one academy, however long the other side takes. It is
+ * noted, and the answer a file, only once there is a place for it.
+ * @throws Refusal where there is none
+ */
+const handOut = (pool: Pool, identity: Identity, response: Response, file: Handed): Promise<void> =>
+  inExportLane(identity.instructorId, async () => {
+    await inAcademy(pool, identity.academyId, file.note);
+    asFile(response, identity, file);
     const stopWatching = endUnread(response);
     try {
-      await sendOpen(pool, academyId, response, read);
+      await sendOpen(pool, identity.academyId, response, file.read);
     } finally {
       stopWatching();
     }
@@ -84,13 +95,15 @@ async function sendOpen(
 const fileName = (identity: Identity, what: string, ending: string): string =>
   `${identity.academyName} ${what} ${new Date().toISOString().slice(0, 10)}.${ending}`;
 
-function asFile(response: Response, identity: Identity, what: string, ending: string): void {
+function asFile(response: Response, identity: Identity, { what, ending, type }: Handed): void {
   response.attachment(fileName(identity, what, ending));
+  response.type(type);
   // Packing a large file takes longer than sending it; no-store as every answer.
   response.setHeader('cache-control', 'no-store, no-transform');
 }
 
-const RECORDS_TYPE = 'application/x-ndjson; charset=utf-8';
+const RECORDS = { ending: 'jsonl', type: 'application/x-ndjson; charset=utf-8' };
+const TABLE = { ending: 'csv', type: 'text/csv; charset=utf-8' };
 
 /** The academy's records as a file, for its owners. */
 export const exportAcademy =
@@ -98,12 +111,12 @@ export const exportAcademy =
   async (request, response) => {
     const identity = request.session.identity!;
     await ownersOnly(pool, identity);
-    await inAcademy(pool, identity.academyId, (client) => noteAct(client, identity, 'academy exported'));
-    asFile(response, identity, 'records', 'jsonl');
-    response.type(RECORDS_TYPE);
-    await sendRead(pool, identity, response, (client) =>
-      recordLines(client, 'academy', identity.academyName, new Date()),
-    );
+    await handOut(pool, identity, response, {
+      ...RECORDS,
+      what: 'records',
+      note: (client) => noteAct(client, identity, 'academy exported'),
+      read: (client) => recordLines(client, 'academy', identity.academyName, new Date()),
+    });
   };
 
 /** All of one student's records as a file, to be handed over. */
@@ -111,16 +124,18 @@ export const exportStudent =
   ({ pool }: Services): RequestHandler =>
   async (request, response) => {
     const identity = request.session.identity!;
-    const { id } = await inAcademy(pool, identity.academyId, async (client) => {
-      const student = await findStudent(client, studentInPath(request));
-      await noteAct(client, identity, 'student exported', { student: student.id });
-      return student;
-    });
-    asFile(response, identity, 'one student', 'jsonl');
-    response.type(RECORDS_TYPE);
-    await sendRead(pool, identity, response, (client) =>
-      recordLines(client, { studentId: id }, identity.academyName, new Date()),
+    const { id } = await inAcademy(
+      pool,
+      identity.academyId,
+      (client) => findStudent(client, studentInPath(request)),
+      'read only',
     );
+    await handOut(pool, identity, response, {
+      ...RECORDS,
+      what: 'one student',
+      note: (client) => noteAct(client, identity, 'student exported', { student: id }),
+      read: (client) => recordLines(client, { studentId: id }, identity.academyName, new Date()),
+    });
   };
 
 const tableOf = (request: Request): TableName => {
@@ -144,18 +159,18 @@ export const exportTable =
     const { student } = request.query;
     const studentId = student === undefined ? null : idOf(student);
     if (!studentId) await ownersOnly(pool, identity);
-    await inAcademy(pool, identity.academyId, async (client) => {
-      if (studentId) await findStudent(client, studentId);
-      await noteAct(client, identity, studentId ? 'student exported' : 'table exported', {
-        ...(studentId && { student: studentId }),
-      });
-    });
-    asFile(response, identity, table, 'csv');
-    response.type('text/csv; charset=utf-8');
+    else await inAcademy(pool, identity.academyId, (client) => findStudent(client, studentId), 'read only');
     const scope = studentId ? { studentId } : ('academy' as const);
-    await sendRead(pool, identity, response, (client) =>
-      tableLines(recordLines(client, scope, identity.academyName, new Date()), table, decimal),
-    );
+    await handOut(pool, identity, response, {
+      ...TABLE,
+      what: table,
+      note: (client) =>
+        noteAct(client, identity, studentId ? 'student exported' : 'table exported', {
+          ...(studentId && { student: studentId }),
+        }),
+      read: (client) =>
+        tableLines(recordLines(client, scope, identity.academyName, new Date()), table, decimal),
+    });
   };
 
 /** One file is read at a time: reading a large one takes this process for a while. */

@@ -3,6 +3,9 @@ import type { ClientBase } from 'pg';
 import { insertRow, madeBy, type Made, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
 
+/** Words on consent, the newest first; within a query of `consent`. */
+export const NEWEST_CONSENT_FIRST = 'consent.place desc, consent.received_at desc, consent.id desc';
+
 /** A consent as PostgreSQL writes it to JSON. */
 export interface ConsentRow {
   id: string;
@@ -73,7 +76,7 @@ const MOST_LISTED = 100;
 export async function listConsents(client: ClientBase, studentId: string): Promise<NewConsent[]> {
   const { rows } = await client.query<{ consent: ConsentRow }>(
     `select to_jsonb(consent) as consent from consent where academy_id = current_academy() and student_id = $1
-     order by place desc, received_at desc, id desc limit $2`,
+     order by ${NEWEST_CONSENT_FIRST} limit $2`,
     [studentId, MOST_LISTED],
   );
   return rows.map(({ consent }) => consentFromRow(consent));

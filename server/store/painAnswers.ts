@@ -8,6 +8,10 @@ export const TAKEN_BACK = `exists (
   select from card_tick as back where back.academy_id = tick.academy_id and back.card_id = tick.card_id
     and back.ticked_on = tick.ticked_on and back.takes_back and back.id > tick.id)`;
 
+/** Whether a coach asked after a word of pain; within a query of `tick`. */
+export const ASKED = `exists (
+  select from pain_answer as answer where answer.academy_id = tick.academy_id and answer.tick_id = tick.id)`;
+
 /** The newest words of pain of a student as JSON, newest first; null for none. Within a query of `student`. */
 export const PAIN_TICKS_AS_JSON = `
   select jsonb_agg(jsonb_build_object('tickId', tick.id, 'on', tick.ticked_on, 'takenBack', ${TAKEN_BACK}, 'answer', (

@@ -1,6 +1,7 @@
 import type { NewPhoto, PhotoListed } from '@pedastance/contract';
 import { MOST_PHOTOS_A_LESSON } from '@pedastance/contract/photoLimits';
 import type { ClientBase } from 'pg';
+import { NEWEST_CONSENT_FIRST } from './consents';
 import { insertRows, madeBy, type Made, type Writer } from './rows';
 import { scrubbedJpeg } from './scrubbedJpeg';
 
@@ -95,7 +96,7 @@ export async function pictureOf(client: ClientBase, id: string): Promise<Buffer 
   const { rows } = await client.query<{ jpeg: Buffer }>(
     `select jpeg from photo where academy_id = current_academy() and id = $1 and coalesce((
        select photos from consent where consent.academy_id = photo.academy_id and consent.student_id = photo.student_id
-       order by place desc, received_at desc, id desc limit 1), false)`,
+       order by ${NEWEST_CONSENT_FIRST} limit 1), false)`,
     [id],
   );
   return rows[0]?.jpeg ?? null;

@@ -3,7 +3,7 @@ import type { CautionFact } from '@pedastance/core/body';
 import { searchText, wordsOf } from '@pedastance/contract/search';
 import type { ClientBase } from 'pg';
 import { buildFromRow, type BuildRow } from './builds';
-import { consentFromRow, type ConsentRow } from './consents';
+import { consentFromRow, NEWEST_CONSENT_FIRST, type ConsentRow } from './consents';
 import { behind, cursorAt, type Cursor } from './cursor';
 import { PAIN_TICKS_AS_JSON } from './painAnswers';
 import { insertRows, type Writer } from './rows';
@@ -67,7 +67,7 @@ const withBuilds = (students: string): string => `
   left join lateral (
     select to_jsonb(consent) as consent from consent
     where consent.academy_id = student.academy_id and consent.student_id = student.id
-    order by consent.place desc, consent.received_at desc, consent.id desc limit 1
+    order by ${NEWEST_CONSENT_FIRST} limit 1
   ) as word on true
   left join lateral (${PAIN_TICKS_AS_JSON}) as hurting on true`;
 

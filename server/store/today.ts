@@ -3,8 +3,9 @@ import { isMinor, outgrewBy, stillGrows, type CautionFact } from '@pedastance/co
 import { clubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
 import { changeHeld, FIGURE_WORDS, movedFigures } from '@pedastance/core/setup';
 import type { ClientBase } from 'pg';
+import { NEWEST_CONSENT_FIRST } from './consents';
 import { ENTRY_AS_JSON } from './entryJson';
-import { TAKEN_BACK } from './painAnswers';
+import { ASKED, TAKEN_BACK } from './painAnswers';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 
@@ -162,7 +163,7 @@ async function withoutConsent(client: ClientBase, now: Date): Promise<Today['con
      from student
      left join lateral (
        select given from consent where consent.academy_id = student.academy_id and consent.student_id = student.id
-       order by place desc, received_at desc, id desc limit 1
+       order by ${NEWEST_CONSENT_FIRST} limit 1
      ) as word on true
      where student.academy_id = current_academy() and word.given is not true and student.birth_year >= $1
      order by student.last_entry_at desc nulls last, student.id limit $2`,
@@ -172,18 +173,17 @@ async function withoutConsent(client: ClientBase, now: Date): Promise<Today['con
   return rows.filter((born) => isMinor(born, day)).map(({ studentId, name }) => ({ studentId, name }));
 }
 
-/** Whose newest word of pain nobody has asked after yet. */
+/** Whose newest word of pain nobody has asked after yet: as `painToAsk` has it. */
 async function hurting(client: ClientBase): Promise<NonNullable<Today['hurts']>> {
   const { rows } = await client.query(
     `select newest.student_id as "studentId", student.name, newest.ticked_on as "on"
      from (
-       select distinct on (tick.student_id) * from card_tick as tick
-       where tick.academy_id = current_academy() and tick.hurts and not ${TAKEN_BACK}
+       select distinct on (tick.student_id) tick.*, ${ASKED} as asked from card_tick as tick
+       where tick.academy_id = current_academy() and tick.hurts and (${ASKED} or not ${TAKEN_BACK})
        order by tick.student_id, tick.received_at desc, tick.id desc
      ) as newest
      join student on student.academy_id = newest.academy_id and student.id = newest.student_id
-     where not exists (select from pain_answer as answer
-       where answer.academy_id = newest.academy_id and answer.tick_id = newest.id)
+     where not newest.asked
      order by newest.received_at desc limit $1`,
     [MOST_LISTED],
   );

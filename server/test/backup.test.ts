@@ -65,6 +65,14 @@ async function everything(adminUrl: string): Promise<Record<string, string[]>> {
   return all;
 }
 
+/** Who owns the schema of the tables, and who may do what in it. */
+const schemaOf = (adminUrl: string) =>
+  asAdmin(
+    adminUrl,
+    `select nspowner::regrole::text as owner, nspacl::text as grants, obj_description(oid) as said
+     from pg_namespace where nspname = 'public'`,
+  );
+
 beforeAll(async () => {
   [world, elsewhere] = await Promise.all([openWorld(), emptyCluster()]);
   folder = mkdtempSync(join(tmpdir(), 'pedastance-backup-'));
@@ -119,9 +127,19 @@ test('a backup is restored in an empty cluster, every row of it, and whom it bri
   }
   writeFileSync(kept, whole.replace(later.id.slice(0, 4), 'ffff'));
   await expect(erasuresIn(kept)).rejects.toThrow('line');
-  writeFileSync(kept, whole);
   await asAdmin(elsewhere.url, 'create database again');
   const again = elsewhere.url.replace(/postgres$/, 'again');
+  // One that cannot be replayed: nobody erased comes back with the rest, and the schema is a new one's.
+  const untouched = await schemaOf(again);
+  writeFileSync(
+    kept,
+    `${JSON.stringify({ academy: stays.student.id, student: stays.student.id, erasedAt: 'never' })}\n`,
+  );
+  const failed = await command('restore.mjs', file, again);
+  expect([failed.code, failed.output]).toEqual([1, expect.stringContaining('The backup was not restored')]);
+  expect(await everything(again)).toEqual({});
+  expect(await schemaOf(again)).toEqual(untouched);
+  writeFileSync(kept, whole);
   expect((await command('restore.mjs', file, again)).output).toContain('erased again: 1');
   const left = await everything(again);
   expect(JSON.stringify(left)).not.toContain(record.address.id);

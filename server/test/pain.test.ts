@@ -62,6 +62,20 @@ test('an answer goes for the days before it, and for none after it, were it of t
   expect(await toAsk(id)).toMatchObject({ tickId: again });
 });
 
+test('an answer goes for the days before it, were its own tick taken back since', async () => {
+  const { id, send, asked } = await atHome();
+  await send({ hurts: true }, '2026-05-02');
+  const wrong = await send({ hurts: true });
+  await asked(wrong);
+  await send({ takesBack: true });
+  expect(await toAsk(id)).toBeNull();
+  expect(await today()).not.toContain(id);
+  // Only what comes after it is asked after.
+  const again = await send({ hurts: true }, '2026-05-04');
+  expect(await toAsk(id)).toMatchObject({ tickId: again });
+  expect(await today()).toContain(id);
+});
+
 test('a wrong tap is taken back: the card goes on, the day and the page are quiet, and both taps stay', async () => {
   const { id, token, send } = await atHome();
   const hurtOn = async () =>

@@ -5,6 +5,7 @@ import Papa from 'papaparse';
 import { v7 as uuidv7 } from 'uuid';
 import { runErasures } from '../store/erasures';
 import { laddersSchema, recordsSchema } from '../transfer/recordsSchema';
+import { inExportLane } from '../http/exportLane';
 import { addAccount } from '../store/accounts';
 import { hashPassword } from '../accounts/passwords';
 import {
@@ -234,6 +235,27 @@ describe('a file of records', () => {
     expect((await imported(world.colleague, '', 'preview')).status).toBe(403);
     expect((await world.colleague.ask('GET', `/api/exports/students/${record.student.id}`)).status).toBe(200);
     await asAdmin(world.adminUrl, `update instructor set role = 'owner' where email = 'bo@test.example'`);
+  });
+
+  test('that finds no place is refused in words, is no file, and is not noted as handed out', async () => {
+    const acts = async () => (await world.lantern.ask('GET', '/api/privacy')).body.audit.length;
+    const before = await acts();
+    let finish = () => undefined as void;
+    const held = new Promise<void>((resolve) => (finish = resolve));
+    const open = [1, 2].map(() => inExportLane(world.lantern.identity.instructorId, () => held));
+    try {
+      for (const path of ['academy', `students/${record.student.id}`, 'tables/students']) {
+        const refused = await world.lantern.ask('GET', `/api/exports/${path}`);
+        expect([refused.status, refused.headers.get('content-disposition')]).toEqual([429, null]);
+        expect(refused.headers.get('content-type')).toContain('application/problem+json');
+      }
+      expect(await acts()).toBe(before);
+    } finally {
+      finish();
+    }
+    await Promise.all(open);
+    await exported(world.lantern);
+    expect(await acts()).toBe(before + 1);
   });
 
   test('carries methods of one’s own with all their versions', async () => {

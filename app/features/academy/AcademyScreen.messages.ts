@@ -67,7 +67,7 @@ export const messages = {
     'password reset': 'set a new password by a link',
     'recovery codes made': 'made recovery codes',
     'recovery code used': 'came back by a recovery code',
-    'consent withdrawn': 'noted a no to records or photos of',
+    'consent withdrawn': 'noted a yes taken back for',
   },
   aStudent: 'a student',
   dataInAndOut: 'Records in and out',

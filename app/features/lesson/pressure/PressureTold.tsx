@@ -89,9 +89,9 @@ function Remedy({ told }: { told: PatternTold }) {
 /** Degrees of path for ten percent of drift. */
 const degrees = (slope: number): string => angleFigure(10 * slope, 1);
 
-/** How this student's drift and path go together, once enough swings have a path. */
 type Played = { club: ClubId; shot: ShotType };
 
+/** How this student's drift and path go together, once enough swings have a path. */
 function DriftTold({ swings, source, club, shot }: Pick<PressureDraft, 'swings' | 'source'> & Played) {
   const { student } = useLessonContext();
   const entries = useRecords((state) => state.entries);
