@@ -325,6 +325,27 @@ const LESSONS = 12;
 
 const isLine = (figure: string): Item => (figure === 'setback' ? 'stanceLine' : (figure as Item));
 
+/** The first figure that a lesson moves against the way it was moved before; notes the ways of the others. */
+function takenBack(
+  { things, setup, leadHeelLift }: Judgement,
+  taken: Setup,
+  agreed: AgreedFigure[],
+  ways: Map<string, number>,
+): string | null {
+  for (const { figure, from, to } of things.flatMap((thing) => thing.moves)) {
+    const item = isLine(figure);
+    const known = agreed.find((each) => each.item === item);
+    const ends = figure === 'leadHeelLift' ? leadHeelLift : figureOf(setup, item)!;
+    // A foot that is set so that the line stays where it was takes nothing anywhere.
+    if (figure === 'setback' && Math.abs(ends - figureOf(taken, 'stanceLine')!) < 1) continue;
+    // Brought back to what was agreed is not taken back.
+    if (known && Math.abs(ends - known.to) <= doseOf(item)) continue;
+    if ((ways.get(figure) ?? 0) * (to - from) < 0) return figure;
+    ways.set(figure, Math.sign(to - from));
+  }
+  return null;
+}
+
 /** 6. Done, measured again within its ±, kept, and judged in the next lesson: nothing is taken back, and it ends. */
 export function lessonAfterLesson(random: Random, judging: Judging = JUDGED): string | null {
   const first = drawnJudged(random);
@@ -341,17 +362,8 @@ export function lessonAfterLesson(random: Random, judging: Judging = JUDGED): st
     const judgement = judging(given);
     log.push(told(judgement));
     const moves = judgement.things.flatMap((thing) => thing.moves);
-    for (const { figure, from, to } of moves) {
-      const known = agreed.find((each) => each.item === isLine(figure));
-      // Brought back to what was agreed is not taken back.
-      const ends = figure === 'leadHeelLift' ? to : figureOf(judgement.setup, isLine(figure))!;
-      // A foot that is set so that the line stays where it was takes nothing anywhere.
-      if (figure === 'setback' && Math.abs(ends - figureOf(taken, 'stanceLine')!) < 1) continue;
-      const back = known && Math.abs(ends - known.to) <= doseOf(isLine(figure));
-      if (!back && (way.get(figure) ?? 0) * (to - from) < 0)
-        return `takes back ${figure}: ${log.join(' | ')}`;
-      if (!back) way.set(figure, Math.sign(to - from));
-    }
+    const wrong = takenBack(judgement, taken, agreed, way);
+    if (wrong) return `takes back ${wrong}: ${log.join(' | ')}`;
     if (moves.length === 0) return null;
     const lift = { from: given.leadHeelLift, to: judgement.leadHeelLift };
     const made = agreedFigures(taken, judgement.setup, lift, false);
