@@ -1,4 +1,5 @@
 import { downDrift, routeOfTrace, type SwingTrace } from '@pedastance/core/balance';
+import { sameClubAndShot } from '@pedastance/core/club';
 import type { PathShot } from '@pedastance/core/path';
 import type { LogEntry } from './lessons';
 import { isSimulated, ownShots } from './ownShots';
@@ -30,10 +31,9 @@ function driftsOf(entries: readonly LogEntry[], studentId: string): Drifted {
   const addresses = standingOf(entries, 'address', studentId).filter(({ standing }) => standing === 'today');
   const ofShots = new Map<string, { drift: number; entryId: string }>();
   const alone: Drifted['alone'] = [];
-  for (const { id, lessonId, club, shot, source, swings } of standingOf(entries, 'pressure', studentId)) {
-    const address = addresses.findLast(
-      (each) => each.lessonId === lessonId && each.club === club && each.shot === shot,
-    );
+  for (const kept of standingOf(entries, 'pressure', studentId)) {
+    const { id, lessonId, source, swings } = kept;
+    const address = addresses.findLast((each) => each.lessonId === lessonId && sameClubAndShot(each, kept));
     for (const swing of swings) {
       if (swing.path === null) continue;
       const drift = driftOf(swing);

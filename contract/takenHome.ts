@@ -1,4 +1,5 @@
 import type { AgreedClub, FoundOnLadder, TakenHome } from '@pedastance/core/card';
+import { sameClubAndShot } from '@pedastance/core/club';
 import { LADDER_NAMES, LADDERS, thresholdOf } from '@pedastance/core/ladder';
 import { isMinor, type Born } from '@pedastance/core/body/person';
 import type { LengthUnit } from '@pedastance/core/units';
@@ -42,8 +43,7 @@ export function standingCards(log: Log): Found[] {
   return found.filter((each, at) => found.findIndex((other) => sameShot(other, each)) === at);
 }
 
-const sameShot = (a: Found, b: Found): boolean =>
-  a.agreed.club === b.agreed.club && a.agreed.shot === b.agreed.shot;
+const sameShot = (a: Found, b: Found): boolean => sameClubAndShot(a.agreed, b.agreed);
 
 const clubOf = ({ card, change, from, agreed }: Found): AgreedClub => ({
   club: agreed.club,
@@ -146,7 +146,5 @@ function standingCardOf(log: Log, cardId: string): Found | undefined {
   const wanted = log.filter(isKind('card')).find(({ id }) => id === cardId);
   const change = log.filter(isKind('change')).find(({ id }) => id === wanted?.changeId);
   const agreed = log.filter(isKind('address')).find(({ id }) => id === change?.toAddressId);
-  return standingCards(log).find(
-    (each) => each.agreed.club === agreed?.club && each.agreed.shot === agreed?.shot,
-  );
+  return agreed && standingCards(log).find((each) => sameClubAndShot(each.agreed, agreed));
 }

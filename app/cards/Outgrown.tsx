@@ -1,6 +1,6 @@
 import { useRecords } from '../state/records';
 import { Notice } from '../ui/Notice';
-import type { LogRecord } from '../domain/records';
+import type { LogRecord } from '@pedastance/contract/records';
 import { outgrown } from '../domain/outgrown';
 import { messages } from './Outgrown.messages';
 

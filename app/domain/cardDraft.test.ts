@@ -3,7 +3,7 @@ import { proposeCard } from '@pedastance/core/card';
 import { withFigure } from '@pedastance/core/setup';
 import { setup as exampleSetup } from '../../core/test/example';
 import { agreementOf, cardOf, composedDraft, draftOf, entryOf, isAgreed, looksSince } from './cardDraft';
-import { recordsOf } from './records';
+import { recordsOf } from '@pedastance/contract/records';
 
 const TODAY = '2026-05-20';
 const student = {

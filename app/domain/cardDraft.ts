@@ -2,11 +2,12 @@ import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
 import { standingCards, takenHome } from '@pedastance/contract/takenHome';
 import { isKind } from '@pedastance/contract/trialLog';
 import { composeCard, type Agreement, type Card, type CardDraft } from '@pedastance/core/card';
+import { sameClubAndShot } from '@pedastance/core/club';
 import type { HouseMethod } from '@pedastance/core/method';
 import type { FootName, PressurePattern } from '@pedastance/core/setup';
 import type { LengthUnit } from '@pedastance/core/units';
-import { heldOf } from './agreements';
-import type { LogRecord } from './records';
+import { heldOf } from '@pedastance/contract/agreements';
+import type { LogRecord } from '@pedastance/contract/records';
 
 /** A record that something was agreed in. */
 export type AgreedRecord = LogRecord & {
@@ -19,9 +20,10 @@ export const isAgreed = (record: LogRecord): record is AgreedRecord =>
 
 /** How each look at what a record agreed on ended, oldest first; looks at which nothing of it was measured do not count. */
 export function looksSince(records: readonly LogRecord[], record: AgreedRecord): ('held' | 'drifted')[] {
-  const { club, shot, madeAt } = record.address;
   return records
-    .filter(({ address }) => address.club === club && address.shot === shot && address.madeAt > madeAt)
+    .filter(
+      ({ address }) => sameClubAndShot(address, record.address) && address.madeAt > record.address.madeAt,
+    )
     .reverse()
     .flatMap(({ address }) => {
       const verdicts = heldOf(record, address.setup).map(({ verdict }) => verdict);

@@ -12,6 +12,16 @@ export function measuredOf(setup: Setup): MeasuredSetup {
   return measured;
 }
 
-/** A length as it was taken: what an eye saw is said no finer than it sees. */
+const isByEye = (setup: Setup, name: PlacedFigure): boolean => setup.measured[name]?.way === 'by eye';
+
+/** A length's figure, no finer than it was taken: an eye sees whole centimetres at best. */
+export const lengthFigureAsTaken = (
+  setup: Setup,
+  name: PlacedFigure,
+  mm: number,
+  length: LengthUnit,
+): string => (isByEye(setup, name) ? saidLength(mm, length) : lengthWithUnit(mm, length));
+
+/** The same as it is said: what an eye saw is "about" so much. */
 export const lengthAsTaken = (setup: Setup, name: PlacedFigure, mm: number, length: LengthUnit): string =>
-  setup.measured[name]?.way === 'by eye' ? `about ${saidLength(mm, length)}` : lengthWithUnit(mm, length);
+  `${isByEye(setup, name) ? 'about ' : ''}${lengthFigureAsTaken(setup, name, mm, length)}`;

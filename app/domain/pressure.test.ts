@@ -139,7 +139,7 @@ describe('swings on a mat and shots of the log', () => {
     shots: [{ path: -3, mishit: false }, { mishit: true }, { path: -1, mishit: false }],
   };
   const log = [address, shots];
-  const ofLesson = { studentId: 's', lessonId: 'lesson', club: '7-iron' as const };
+  const ofLesson = { studentId: 's', lessonId: 'lesson', club: '7-iron' as const, shot: 'full' as const };
   const swings = [swing(600), swing(550), swing(500)];
 
   test('are the same in order, and can be parted again', () => {
@@ -153,6 +153,7 @@ describe('swings on a mat and shots of the log', () => {
     ]);
     expect(parted(both)).toEqual(swings);
     expect(shotsOfLesson(log, { ...ofLesson, club: 'driver' })).toEqual([]);
+    expect(shotsOfLesson(log, { ...ofLesson, shot: 'pitch' })).toEqual([]);
     expect(shotsOfLesson(log, { ...ofLesson, lessonId: 'other' })).toEqual([]);
   });
 

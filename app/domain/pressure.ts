@@ -11,7 +11,7 @@ import {
   type SwingMark,
   type SwingTrace,
 } from '@pedastance/core/balance';
-import type { ClubId, ShotType } from '@pedastance/core/club';
+import { sameClubAndShot, type ClubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
 import { answerFor, type BandException, type HouseMethod } from '@pedastance/core/method';
 import { PRESSURE_ROUTES, type PatternSeen, type PressureRoute, type Setup } from '@pedastance/core/setup';
 import { newestTest, triesIn, type TestTries, type TryOf } from './fieldTests';
@@ -31,19 +31,15 @@ export function taughtRoute(method: HouseMethod, club: ClubId, shot: ShotType): 
   return PRESSURE_ROUTES.find((route) => wanted.includes(route)) ?? 'centred';
 }
 
-/** Whether swings are those of a club and shot. */
-export const isOf = (
-  swings: Pick<PressureEntry, 'club' | 'shot'>,
-  { club, shot }: Pick<PressureEntry, 'club' | 'shot'>,
-): boolean => swings.club === club && swings.shot === shot;
-
 /** The pressure that was kept last of a student with a club and shot; null where none was. */
 export function lastPressure(
   entries: readonly LogEntry[],
   studentId: string,
-  played: Pick<PressureEntry, 'club' | 'shot'>,
+  played: ClubAndShot,
 ): Logged<PressureEntry> | null {
-  return standingOf(entries, 'pressure', studentId).findLast((entry) => isOf(entry, played)) ?? null;
+  return (
+    standingOf(entries, 'pressure', studentId).findLast((entry) => sameClubAndShot(entry, played)) ?? null
+  );
 }
 
 /** What was seen of a student's weight with a club, as a judgement takes it. */
@@ -109,7 +105,7 @@ export function weightSeen(looked: WeightLooked): WeightSeen {
   const tells = ({ swings, source }: Pick<PressureDraft, 'swings' | 'source'>) =>
     swings.length >= LEAST_SWINGS && (madeUp || source !== 'simulated mat');
   const kept = standingOf(entries, 'pressure', studentId).findLast(
-    (entry) => isOf(entry, looked) && tells(entry) && isFresh(entry, now),
+    (entry) => sameClubAndShot(entry, looked) && tells(entry) && isFresh(entry, now),
   );
   const onMat = draft?.pressure && tells(draft.pressure) ? draft.pressure : kept;
   const stripes = triesOf('stripe', looked);

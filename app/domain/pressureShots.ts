@@ -1,5 +1,4 @@
-import type { ClubId } from '@pedastance/core/club';
-import { isOf } from './pressure';
+import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
 import type { LogEntry, PressureEntry } from '@pedastance/contract';
 import { ownShots } from '@pedastance/contract/ownShots';
 import { driftOf } from '@pedastance/contract/pathShots';
@@ -16,11 +15,14 @@ export interface LessonShot {
 /** The shots that a student hit in a lesson with a club, in time. */
 export function shotsOfLesson(
   entries: readonly LogEntry[],
-  { studentId, lessonId, club }: { studentId: string; lessonId: string; club: ClubId },
+  { studentId, lessonId, ...played }: { studentId: string; lessonId: string } & ClubAndShot,
 ): LessonShot[] {
   const addresses = addressesIn(entries.filter((entry) => entry.studentId === studentId));
   return ownShots(entries, studentId)
-    .shots.filter((entry) => entry.lessonId === lessonId && addresses.get(entry.addressId)?.club === club)
+    .shots.filter((entry) => {
+      const address = addresses.get(entry.addressId);
+      return entry.lessonId === lessonId && address && sameClubAndShot(address, played);
+    })
     .flatMap(({ id, shots }) => shots.map(({ path }, at) => ({ entryId: id, at, path })));
 }
 
@@ -41,7 +43,7 @@ export const pairsKept = (
   { studentId, source, ...played }: { studentId: string } & Pick<PressureEntry, 'club' | 'shot' | 'source'>,
 ): DriftAndPath[] =>
   standingOf(entries, 'pressure', studentId)
-    .filter((entry) => isOf(entry, played) && entry.source === source)
+    .filter((entry) => sameClubAndShot(entry, played) && entry.source === source)
     .flatMap(({ swings }) => pairsIn(swings));
 
 /** Drift and path of the swings that have a path. */

@@ -10,13 +10,13 @@ const common = (id: string, madeAt: string) => ({
   replaces: null,
   madeAt,
 });
-const address = (id: string, club: '7-iron' | 'driver'): LogEntry => ({
+const address = (id: string, club: '7-iron' | 'driver', shot: 'full' | 'pitch' = 'full'): LogEntry => ({
   ...common(id, '2026-05-01T09:00:00Z'),
   kind: 'address',
   standing: 'today',
   club,
   clubLengthInches: 37,
-  shot: 'full',
+  shot,
   setup: setup(),
 });
 type ShotsEntry = Extract<LogEntry, { kind: 'shots' }>;
@@ -35,6 +35,7 @@ const shots = (id: string, madeAt: string, over: Partial<ShotsEntry>): LogEntry 
 const log: LogEntry[] = [
   address('iron', '7-iron'),
   address('wood', 'driver'),
+  address('pitch', '7-iron', 'pitch'),
   shots('1', '2026-05-01T10:00:00Z', { shots: [{ path: -4, clubSpeed: 36, mishit: false }] }),
   shots('2', '2026-05-01T10:05:00Z', {
     shots: [
@@ -43,6 +44,8 @@ const log: LogEntry[] = [
     ],
   }),
   shots('3', '2026-05-08T10:00:00Z', { shots: [{ path: -1, mishit: false }] }),
+  // A pitch is no slow full shot.
+  shots('5', '2026-05-08T10:30:00Z', { addressId: 'pitch', shots: [{ path: 9, mishit: false }] }),
   shots('4', '2026-05-08T11:00:00Z', { addressId: 'wood', shots: [{ path: 3, mishit: false }] }),
 ];
 
@@ -50,6 +53,7 @@ test('the mean of each day’s shots, day by day, where there are two days', () 
   expect(shotCoursesOf(log, 's')).toEqual([
     {
       club: '7-iron',
+      shot: 'full',
       figure: 'path',
       simulated: false,
       points: [

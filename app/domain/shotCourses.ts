@@ -1,5 +1,5 @@
 import type { LogEntry } from '@pedastance/contract';
-import type { ClubId } from '@pedastance/core/club';
+import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
 import { ownShots } from '@pedastance/contract/ownShots';
 import { addressesIn } from '@pedastance/contract/standing';
 
@@ -7,9 +7,8 @@ import { addressesIn } from '@pedastance/contract/standing';
 export const FOLLOWED = { path: { noticeable: 1 }, clubSpeed: { noticeable: 0.5 } } as const;
 export type Followed = keyof typeof FOLLOWED;
 
-/** A figure of the shots with a club, day by day, oldest first. */
-export interface ShotCourse {
-  club: ClubId;
+/** A figure of the shots with a club, full ones or pitches, day by day, oldest first. */
+export interface ShotCourse extends ClubAndShot {
   figure: Followed;
   simulated: boolean;
   /** The mean of the day's shots. */
@@ -30,30 +29,32 @@ function noteShot(points: Points, madeAt: string, value: number): void {
   }
 }
 
-/** A student's shots that count, one by one in time, with the club they were hit with. */
+/** A student's shots that count, one by one in time, with the club and shot they were hit with. */
 function countedShots(entries: readonly LogEntry[], studentId: string) {
   const addresses = addressesIn(entries.filter((entry) => entry.studentId === studentId));
   const { shots, simulated } = ownShots(entries, studentId);
   const counted = shots.flatMap(({ addressId, madeAt, place, shots: hit }) => {
-    const club = addresses.get(addressId)?.club;
-    if (!club || place?.warmUp) return [];
-    return hit.flatMap((shot) => (shot.mishit ? [] : [{ club, madeAt, shot }]));
+    const address = addresses.get(addressId);
+    if (!address || place?.warmUp) return [];
+    const played = { club: address.club, shot: address.shot };
+    return hit.flatMap((figures) => (figures.mishit ? [] : [{ played, madeAt, figures }]));
   });
   return { counted, simulated };
 }
 
-/** How a student's shots went from day to day with each club, where there are two days at least; the newest club first. */
+/** How a student's shots went from day to day with each club and shot, where there are two days at least; the newest first. */
 export function shotCoursesOf(entries: readonly LogEntry[], studentId: string): ShotCourse[] {
   const { counted, simulated } = countedShots(entries, studentId);
-  const clubs = [...new Set(counted.map(({ club }) => club))];
-  const courses = clubs.flatMap((club) =>
+  const all = counted.map(({ played }) => played);
+  const different = all.filter((each, at) => all.findIndex((other) => sameClubAndShot(other, each)) === at);
+  const courses = different.flatMap((played) =>
     FIGURES_FOLLOWED.map((figure): ShotCourse => {
       const points: Points = [];
-      for (const { club: own, madeAt, shot } of counted) {
-        const value = shot[figure];
-        if (own === club && value !== undefined) noteShot(points, madeAt, value);
+      for (const { played: own, madeAt, figures } of counted) {
+        const value = figures[figure];
+        if (sameClubAndShot(own, played) && value !== undefined) noteShot(points, madeAt, value);
       }
-      return { club, figure, simulated, points };
+      return { ...played, figure, simulated, points };
     }),
   );
   return courses

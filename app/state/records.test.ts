@@ -1,4 +1,4 @@
-import type { LogEntry, NewBuild, NewStudent, Student } from '@pedastance/contract';
+import type { LogEntry, NewBuild, NewConsent, NewStudent, Student } from '@pedastance/contract';
 import { build as figures } from '../../core/test/example';
 import { useAccount } from './account';
 import type { LessonDraft } from '../domain/lessonDraft';
@@ -113,6 +113,49 @@ test('a list that left before the student was there does not lose the student', 
     name: 'Marl Testwick',
     build: { id: 'build' },
   });
+});
+
+test('a yes to less than the newest, given before it was known, is shown at once; a yes to more is not', async () => {
+  const consent = (id: string, over: object) => ({
+    ...{
+      id,
+      studentId: 'student',
+      madeAt: '2026-05-02T10:00:00Z',
+      given: true,
+      photos: true,
+      sharing: false,
+    },
+    ...{ by: 'student' as const, guardian: '', on: '2026-05-02', after: null, ...over },
+  });
+  const said = (body: NewConsent) => ({
+    subjectId: 'student',
+    label: '',
+    writing: { route: 'consent' as const, body },
+  });
+  const shown = () => useRecords.getState().students.student!.consent;
+  const newest = { ...consent('newest', {}) } as Student['consent'];
+  let letOut: () => void = () => undefined;
+  const waiting = new Promise<void>((resolve) => (letOut = resolve));
+  // The server keeps what is written waiting, so that the device alone decides what it shows.
+  globalThis.fetch = (async (_path: string, { method, body }: RequestInit) => {
+    if (method === 'GET')
+      return answering({
+        students: [landedStudent({ consent: newest })],
+        methods: [],
+        more: false,
+        through: '7',
+      });
+    await waiting;
+    return answering(JSON.parse(body as string), 201);
+  }) as typeof fetch;
+  await refreshStudents(OWNER);
+  expect(shown()).toMatchObject({ id: 'newest', photos: true });
+  await post([said(consent('more', { sharing: true }))]);
+  expect(shown()).toMatchObject({ id: 'newest', sharing: false });
+  await post([said(consent('less', { photos: false }))]);
+  expect(shown()).toMatchObject({ id: 'less', photos: false });
+  letOut();
+  await settle();
 });
 
 test('a list with an older version of a student does not undo a newer one', async () => {

@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid';
 import { currentOwner } from './account';
 import { keepDraft } from './drafts';
-import { lastShoulderGoal } from '../domain/records';
+import { lastShoulderGoal } from '@pedastance/contract/records';
 import { useRecords } from './records';
 import { newDraft, type LessonDraft, type Step } from '../domain/lessonDraft';
 

@@ -1,9 +1,9 @@
 import type { NewBuild } from '@pedastance/contract';
-import type { ClubId, ShotType } from '@pedastance/core/club';
+import { sameClubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
 import type { Setup } from '@pedastance/core/setup';
 import { useMemo } from 'react';
 import { outgrown } from '../domain/outgrown';
-import { recordsOf, type LogRecord } from '../domain/records';
+import { recordsOf, type LogRecord } from '@pedastance/contract/records';
 import { useRecords } from './records';
 
 /** The newest record of a club and shot, or of any, in the body a student has now; none from before it grew. */
@@ -26,7 +26,7 @@ export function useLastRecord(studentId: string, build: NewBuild | null): LastRe
         return (
           build !== null &&
           which(record) &&
-          (club === undefined || (address.club === club && address.shot === shot)) &&
+          (club === undefined || shot === undefined || sameClubAndShot(address, { club, shot })) &&
           !outgrown(builds[reading.buildId], build, student)
         );
       }) ?? null;

@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import { currentOwner } from './account';
 import { openStudent, refreshStudent, useRecords } from './records';
-import { recordsOf } from '../domain/records';
+import { recordsOf } from '@pedastance/contract/records';
 
 /**
  * Opens a student's part of the records, and brings it up to the server's. Answers whether it is open.

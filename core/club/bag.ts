@@ -20,6 +20,12 @@ export type ClubId =
 export type ClubFamily = 'wood' | 'hybrid' | 'iron' | 'wedge';
 export type ShotType = 'full' | 'pitch';
 
+/** A club with the shot played with it. */
+export interface ClubAndShot {
+  club: ClubId;
+  shot: ShotType;
+}
+
 export interface Club {
   id: ClubId;
   name: string;
@@ -107,3 +113,12 @@ export function checkedClubLength(lengthInches: number): number {
  */
 export const clubAndShot = (club: ClubId, shot: ShotType): string =>
   shot === 'pitch' ? `${clubById(club).name}, pitch` : clubById(club).name;
+
+/**
+ * Whether two are of one club and shot: feet, changes, shots and swings belong to both.
+ * @param one a club and shot, or what was done with them
+ * @param other another
+ * @returns whether they are
+ */
+export const sameClubAndShot = (one: ClubAndShot, other: ClubAndShot): boolean =>
+  one.club === other.club && one.shot === other.shot;

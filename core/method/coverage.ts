@@ -1,12 +1,6 @@
-import { BAG, canPitch, clubById, type ClubId, type ShotType } from '../club';
+import { BAG, canPitch, clubById, type ClubAndShot, type ClubId, type ShotType } from '../club';
 import { QUESTIONS, type Question } from './questions';
 import type { Answer, HouseMethod } from './types';
-
-/** A club with the shot played with it. */
-export interface ClubAndShot {
-  club: ClubId;
-  shot: ShotType;
-}
 
 /** What is played, with the club's own length. */
 export interface Played extends ClubAndShot {

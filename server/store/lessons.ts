@@ -1,7 +1,7 @@
 import type { LogEntry, NewEntry, NewLesson } from '@pedastance/contract';
 import type { ClientBase } from 'pg';
 import { cursorAt, type Cursor } from './cursor';
-import { ENTRY_AS_JSON } from './entryJson';
+import { ENTRY_AS_JSON, ENTRY_CORE_AS_JSON } from './entryJson';
 import { entryRows } from './entryRows';
 import { insertRow, insertRows, type Writer } from './rows';
 import { noteStudentChanged } from './studentChanged';
@@ -82,6 +82,14 @@ const partOf = (part: LogPart) => {
   return { condition, order, values: [number, id] };
 };
 
+const asLogged = (row: { entry: object; student_id: string; made_at: Date; received_at: Date }) =>
+  ({
+    ...row.entry,
+    madeAt: row.made_at.toISOString(),
+    studentId: row.student_id,
+    receivedAt: row.received_at.toISOString(),
+  }) as LogEntry;
+
 /** A page of the log of one student, in the order of landing; each entry in the shape it was sent in. */
 export async function listEntries(
   client: ClientBase,
@@ -104,16 +112,26 @@ export async function listEntries(
   const places = page.map(cursorAt);
   if (order === 'desc') places.reverse();
   return {
-    entries: page.map((row) => ({
-      ...row.entry,
-      madeAt: row.made_at.toISOString(),
-      studentId: row.student_id,
-      receivedAt: row.received_at.toISOString(),
-    })),
+    entries: page.map(asLogged),
     first: places[0] ?? null,
     last: places.at(-1) ?? null,
     more: rows.length > limit,
   };
+}
+
+/** Entries of some kinds of some students, readings without their findings. */
+export async function entriesOfKinds(
+  client: ClientBase,
+  studentIds: readonly string[],
+  kinds: readonly LogEntry['kind'][],
+): Promise<LogEntry[]> {
+  const { rows } = await client.query(
+    `select entry.student_id, entry.received_at, entry.made_at, ${ENTRY_CORE_AS_JSON} as entry
+     from log_entry as entry
+     where entry.academy_id = current_academy() and entry.student_id = any($1) and entry.kind = any($2)`,
+    [studentIds, kinds],
+  );
+  return rows.map(asLogged);
 }
 
 /** Entries of one student by their identifiers; those that this student's log does not have are missing. */

@@ -1,10 +1,13 @@
-import type { AddressEntry, Today } from '@pedastance/contract';
+import type { Today } from '@pedastance/contract';
+import { agreedWith } from '@pedastance/contract/agreed';
+import { agreementsOf, type Agreement, type LoggedAgreements } from '@pedastance/contract/agreements';
+import { recordsOf } from '@pedastance/contract/records';
 import { isMinor, outgrewBy, stillGrows, type CautionFact } from '@pedastance/core/body';
-import { clubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
-import { changeHeld, FIGURE_WORDS, movedFigures } from '@pedastance/core/setup';
+import { clubAndShot, sameClubAndShot, type ClubId, type ShotType } from '@pedastance/core/club';
+import { FIGURE_WORDS } from '@pedastance/core/setup';
 import type { ClientBase } from 'pg';
 import { NEWEST_CONSENT_FIRST } from './consents';
-import { ENTRY_AS_JSON } from './entryJson';
+import { entriesOfKinds } from './lessons';
 import { ASKED, TAKEN_BACK } from './painAnswers';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -24,9 +27,6 @@ interface Agreed {
   club: ClubId;
   shot: ShotType;
   made_at: Date;
-  from_id: string;
-  to_id: string;
-  today_id: string | null;
   /** When it was last measured. */
   today_at: Date | null;
   /** The newest card of the change, and the day it names. */
@@ -46,13 +46,12 @@ const daysBefore = (now: Date, days: number): Date => new Date(now.getTime() - d
 /** The newest change of each student and club, with the address that was measured after it and how tall the student was. */
 async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> {
   const { rows } = await client.query<Agreed>(
-    `select newest.*, student.name, later.id as today_id, later.made_at as today_at, build.height as height_now,
+    `select newest.*, student.name, later.made_at as today_at, build.height as height_now,
        build.shoe_length as shoe_now, student.birth_year, student.born_on, student.caution_facts,
        card.made_at as card_at, card.next_look
      from (
        select distinct on (change.student_id, agreed.club, agreed.shot)
-         change.student_id, change.id as change_id, agreed.club, agreed.shot, entry.made_at, change.from_address_id as from_id,
-         change.to_address_id as to_id, build.height as height_then,
+         change.student_id, change.id as change_id, agreed.club, agreed.shot, entry.made_at, build.height as height_then,
          build.shoe_length as shoe_then
        from change_entry as change
        join log_entry as entry on entry.academy_id = change.academy_id and entry.id = change.id
@@ -70,7 +69,7 @@ async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> 
        order by build.made_at desc, build.id desc limit 1
      ) as build on true
      left join lateral (
-       select address.id, entry.made_at from address_entry as address
+       select entry.made_at from address_entry as address
        join log_entry as entry on entry.academy_id = address.academy_id and entry.id = address.id
        where address.academy_id = student.academy_id and address.student_id = student.id and address.club = newest.club
          and address.shot = newest.shot and address.standing = 'today' and entry.made_at > newest.made_at
@@ -88,13 +87,18 @@ async function newestAgreed(client: ClientBase, since: Date): Promise<Agreed[]> 
   return rows;
 }
 
-async function setupsOf(client: ClientBase, ids: readonly string[]) {
-  const { rows } = await client.query<{ id: string; entry: AddressEntry }>(
-    `select entry.id, ${ENTRY_AS_JSON} as entry from log_entry as entry
-     where academy_id = current_academy() and id = any($1)`,
-    [ids],
-  );
-  return new Map(rows.map(({ id, entry }) => [id, entry.setup]));
+/** The kinds of entries that say what stands agreed, and what was measured since. */
+const TOLD_BY = ['address', 'reading', 'change', 'exception', 'trial', 'look'] as const;
+
+/** What stands agreed with each student and club, and how it was measured since: as their pages tell it. */
+async function standingAgreements(client: ClientBase, studentIds: readonly string[]): Promise<Agreement[]> {
+  const log = await entriesOfKinds(client, studentIds, TOLD_BY);
+  return studentIds.flatMap((studentId) => {
+    const entries = log.filter((entry) => entry.studentId === studentId);
+    const standingWith: LoggedAgreements['standingWith'] = (club, shot) =>
+      agreedWith({ entries, studentId, club, shot, lessonId: null }).agreed;
+    return agreementsOf({ records: recordsOf(entries, studentId), standingWith });
+  });
 }
 
 /** Whether an agreement is to be looked at again: on its card's day, where it has one, else after a week. */
@@ -115,26 +119,29 @@ function hasGrown(row: Agreed, now: Date): boolean {
 
 type OfAgreements = Pick<Today, 'due' | 'drifted' | 'outgrown'>;
 
+/** The figures of an agreement that have drifted, as a coach names them. */
+const driftedIn = ({ held }: Agreement): string[] =>
+  held.filter(({ verdict }) => verdict === 'drifted').map(({ figure }) => FIGURE_WORDS[figure].name);
+
 async function ofAgreements(client: ClientBase, now: Date): Promise<OfAgreements> {
   const all = await newestAgreed(client, daysBefore(now, AGREEMENTS_LAST_DAYS));
-  const ids = all.flatMap(({ from_id, to_id, today_id }) => [
-    from_id,
-    to_id,
-    ...(today_id ? [today_id] : []),
-  ]);
-  const setups = await setupsOf(client, ids);
+  const students = [...new Set(all.map(({ student_id }) => student_id))];
+  const standing = await standingAgreements(client, students);
   const day: OfAgreements = { due: [], drifted: [], outgrown: [] };
   for (const row of all) {
     const about = { studentId: row.student_id, name: row.name };
-    const ofClub = { ...about, club: clubAndShot(row.club, row.shot), agreedAt: row.made_at.toISOString() };
-    const [from, to] = [setups.get(row.from_id)!, setups.get(row.to_id)!];
-    const today = row.today_id ? setups.get(row.today_id)! : null;
-    const drifted = today ? changeHeld(from, to, today).filter(({ verdict }) => verdict === 'drifted') : [];
-    if (drifted.length > 0)
-      day.drifted.push({ ...ofClub, figures: drifted.map(({ figure }) => FIGURE_WORDS[figure].name) });
-    if (isDue(row, now) && movedFigures(from, to).length > 0) day.due.push(ofClub);
     const known = day.outgrown.some(({ studentId }) => studentId === about.studentId);
     if (!known && hasGrown(row, now)) day.outgrown.push(about);
+    const agreement = standing.find(
+      (each) => each.studentId === row.student_id && sameClubAndShot(each, row),
+    );
+    // All of it was let go of since, or dropped.
+    if (!agreement) continue;
+    const { agreedAt } = agreement;
+    const ofClub = { ...about, club: clubAndShot(row.club, row.shot), agreedAt };
+    const figures = driftedIn(agreement);
+    if (figures.length > 0) day.drifted.push({ ...ofClub, figures });
+    if (isDue(row, now)) day.due.push(ofClub);
   }
   day.due.reverse();
   return day;

@@ -1,3 +1,4 @@
+import { FIGURE_WORDS, movedFigures, type Setup } from '@pedastance/core/setup';
 import { v7 as uuidv7 } from 'uuid';
 import { inAcademy } from '../store/database';
 import { todayOf } from '../store/today';
@@ -7,8 +8,11 @@ import {
   newAddress,
   newBuild,
   newCard,
+  newChange,
   newConsent,
+  newException,
   newLook,
+  newReading,
   newStudent,
 } from './bodies';
 import { openWorld, type Coach, type World } from './world';
@@ -37,22 +41,64 @@ async function land(coach: Coach, path: string, body: object): Promise<void> {
 
 const about = (id: string) => expect.objectContaining({ studentId: id });
 
+/** An address with its reading, and a change of what it found where one was agreed. */
+async function landAgain(
+  { lesson, build }: Pick<Awaited<ReturnType<typeof landRecord>>, 'lesson' | 'build'>,
+  days: number,
+  setup: Setup,
+  agreed?: Setup,
+) {
+  const made = { madeAt: later(days).toISOString() };
+  const address = newAddress(lesson.id, { ...made, setup });
+  const reading = newReading(world, address, build, made);
+  for (const entry of [address, reading]) await land(world.lantern, '/api/entries', entry);
+  if (!agreed) return;
+  const to = newAddress(lesson.id, { ...made, standing: 'agreed', setup: agreed });
+  for (const entry of [to, newChange(reading, to.id, made)]) await land(world.lantern, '/api/entries', entry);
+}
+
 test('what was agreed is due after a week, until the club is measured again; then it held, or has drifted', async () => {
-  const { student, lesson, address, agreed } = await landRecord(world, world.lantern);
+  const record = await landRecord(world, world.lantern);
+  const { student, address, agreed } = record;
   expect((await on(6)).due).not.toContainEqual(about(student.id));
   expect((await on(8)).due).toContainEqual(
     expect.objectContaining({ studentId: student.id, name: student.name, club: agreed.club }),
   );
   expect((await on(200)).due).not.toContainEqual(about(student.id));
-  const again = { madeAt: later(9).toISOString(), lessonId: lesson.id };
-  await land(world.lantern, '/api/entries', newAddress(lesson.id, { ...again, setup: agreed.setup }));
+  await landAgain(record, 9, agreed.setup);
   const held = await on(20);
   expect(held.due).not.toContainEqual(about(student.id));
   expect(held.drifted).not.toContainEqual(about(student.id));
-  const back = { ...again, madeAt: later(12).toISOString(), setup: address.setup };
-  await land(world.lantern, '/api/entries', newAddress(lesson.id, back));
+  await landAgain(record, 12, address.setup);
   const drifted = (await on(20)).drifted.find(({ studentId }) => studentId === student.id)!;
   expect(drifted.figures.length).toBeGreaterThan(0);
+});
+
+test('what an older change agreed on drifts too; what was let go of is neither due nor drifted', async () => {
+  const record = await landRecord(world, world.lantern);
+  const { student, lesson, address, agreed } = record;
+  const moved = movedFigures(address.setup, agreed.setup);
+  expect(moved).toEqual(['stanceWidth']);
+  // A later change of the load alone leaves the feet agreed.
+  const { balance } = agreed.setup;
+  const loaded = { ...agreed.setup, balance: { ...balance, leadShare: balance.leadShare + 10 } };
+  await landAgain(record, 9, agreed.setup, loaded);
+  await landAgain(record, 12, { ...address.setup, balance: loaded.balance });
+  const told = (await on(20)).drifted.find(({ studentId }) => studentId === student.id)!;
+  expect(told.figures).toContain(FIGURE_WORDS.stanceWidth.name);
+  expect(told.figures).not.toContain(FIGURE_WORDS.leadShare.name);
+  // A band is ended by its figure; its numbers only have to be some that the figure can have.
+  for (const [item, value] of [
+    ['stanceWidth', 400],
+    ['leadShare', 60],
+  ] as const) {
+    const ended = { item, low: value, high: value, ended: true };
+    const gone = newException(lesson.id, { madeAt: later(13).toISOString(), ...ended });
+    await land(world.lantern, '/api/entries', gone);
+  }
+  const day = await on(20);
+  expect(day.drifted).not.toContainEqual(about(student.id));
+  expect(day.due).not.toContainEqual(about(student.id));
 });
 
 test('a card’s own day says when it is due', async () => {

@@ -14,7 +14,7 @@ import {
   isAgreed,
   type AgreedRecord,
 } from '../../domain/cardDraft';
-import type { LogRecord } from '../../domain/records';
+import type { LogRecord } from '@pedastance/contract/records';
 import { dayOf } from '../../domain/students';
 import { useDrills, useOwnLadders } from '../../state/ownThings';
 import { usePreferences } from '../../state/preferences';

@@ -13,7 +13,7 @@ import { StudentPage } from '../../ui/Page';
 import { Body } from '../../ui/Words';
 import { useHouseMethods } from '../../state/useHouseMethods';
 import { intakesOf } from '../../domain/intake';
-import type { LogRecord } from '../../domain/records';
+import type { LogRecord } from '@pedastance/contract/records';
 import { useStudentLog } from '../../state/useStudentLog';
 import { PRESET_METHODS } from '../../state/useVersions';
 import { day } from '../../domain/students';

@@ -7,11 +7,11 @@ import type { Setup } from '@pedastance/core/setup';
 import { goalOf, type Body as StudentBody } from '@pedastance/core/turn';
 import { useMemo } from 'react';
 import { caseOf } from '../../domain/case';
-import { ownWith } from '../../domain/agreed';
+import { ownWith } from '@pedastance/contract/agreed';
 import { cautionsToday } from '../../domain/facts';
 import { pathShotsOf } from '@pedastance/contract/pathShots';
 import { taughtRoute, weightSeen } from '../../domain/pressure';
-import { lastShoulderGoal } from '../../domain/records';
+import { lastShoulderGoal } from '@pedastance/contract/records';
 import { useMadeUp } from '../../state/account';
 import { useRecords } from '../../state/records';
 

@@ -10,7 +10,7 @@ import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
-import { nameOf } from '../../domain/agreed';
+import { nameOf } from '@pedastance/contract/agreed';
 import type { LessonDraft } from '../../domain/lessonDraft';
 import { day, dayOf } from '../../domain/students';
 import { changeDraft, lesson } from '../../state/lesson';

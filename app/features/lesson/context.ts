@@ -9,7 +9,7 @@ import { useStore } from 'zustand';
 import { lesson } from '../../state/lesson';
 import { usePreferences } from '../../state/preferences';
 import { useHouseMethods } from '../../state/useHouseMethods';
-import { NOTHING_OWN, ownWith, type OwnStanding } from '../../domain/agreed';
+import { NOTHING_OWN, ownWith, type OwnStanding } from '@pedastance/contract/agreed';
 import { measuredOf } from '../../domain/measured';
 import { useRecords } from '../../state/records';
 import type { VerdictOf } from '../../plan/drawing';

@@ -17,7 +17,7 @@ import type { Figure } from './LiveFigure';
 import { currentSetup, lesson, type Dial, type LoadDial } from '../../state/lesson';
 import type { Judge } from './context';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
-import { lengthAsTaken, measuredOf } from '../../domain/measured';
+import { lengthAsTaken, lengthFigureAsTaken, measuredOf } from '../../domain/measured';
 
 const measuresOf = (setup: Setup): AddressMeasures => measuredOf(setup).measures;
 
@@ -36,11 +36,11 @@ export function mainFigure(
   return shown((setup) => {
     const measured = measuredOf(setup);
     const value = figureOf(setup, name, measured.measures)!;
-    const told =
+    const lengthText = atDesk ? lengthFigureAsTaken : lengthAsTaken;
+    const text =
       isPlaced(name) && FIGURES[name].unit === 'mm'
-        ? lengthAsTaken(setup, name, value, speech.length)
+        ? lengthText(setup, name, value, speech.length)
         : figureText(name, value, speech);
-    const text = atDesk ? told.replace(/^about /, '') : told;
     return { text, faint: uncertaintyOf(measured, name) === null };
   });
 }

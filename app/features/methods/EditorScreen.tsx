@@ -1,6 +1,6 @@
 import { faultsIn } from '@pedastance/contract/methodFile';
 import type { Body as StudentBody } from '@pedastance/core/turn';
-import { clubById } from '@pedastance/core/club';
+import { clubById, type ClubAndShot } from '@pedastance/core/club';
 import {
   asPlayed,
   bandsFor,
@@ -8,7 +8,6 @@ import {
   QUESTIONS,
   partOf,
   type Answer,
-  type ClubAndShot,
   type HouseMethod,
   type MethodContents,
   type Question,

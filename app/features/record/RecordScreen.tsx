@@ -28,7 +28,7 @@ import { JudgementCard } from '../../cards/JudgementCard';
 import { CheckNotice } from '../../cards/CheckNotice';
 import { Outgrown } from '../../cards/Outgrown';
 import { common } from '../../domain/common.messages';
-import { hadThingsToDo, type LogRecord } from '../../domain/records';
+import { hadThingsToDo, type LogRecord } from '@pedastance/contract/records';
 import { tellAgreed } from '../../domain/sentences';
 import { useStudentLog } from '../../state/useStudentLog';
 import { useAllVersions } from '../../state/useVersions';

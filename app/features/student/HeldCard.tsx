@@ -5,15 +5,15 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { CourseChart } from '../../cards/CourseChart';
 import { HeldLines } from '../../cards/HeldLines';
-import { agreedWith } from '../../domain/agreed';
+import { agreedWith } from '@pedastance/contract/agreed';
 import {
   agreementsOf,
   coursesOf,
   leastSpan,
   type Agreement,
   type LoggedAgreements,
-} from '../../domain/agreements';
-import type { LogRecord } from '../../domain/records';
+} from '@pedastance/contract/agreements';
+import type { LogRecord } from '@pedastance/contract/records';
 import { figureName } from '../../domain/sentences';
 import { shortDay } from '../../domain/students';
 import { useRecords } from '../../state/records';

@@ -1,7 +1,6 @@
 import type { Logged, TestEntry } from '@pedastance/contract';
-import { clubAndShot, clubById, type ClubId } from '@pedastance/core/club';
+import { clubAndShot, clubById, sameClubAndShot, type ClubId } from '@pedastance/core/club';
 import { patternSentence, type Speech } from '@pedastance/core/phrases';
-import { isOf } from '../../domain/pressure';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { entryFound, testName } from '../../domain/fieldTestWords';
@@ -56,7 +55,7 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
     () =>
       standingOf(Object.values(entries), 'pressure', studentId)
         .reverse()
-        .filter((each, at, all) => all.findIndex((other) => isOf(other, each)) === at),
+        .filter((each, at, all) => all.findIndex((other) => sameClubAndShot(other, each)) === at),
     [entries, studentId],
   );
   if (told.length + tests.length + pressures.length === 0) return null;

@@ -10,7 +10,7 @@ import { day } from '../../domain/students';
 import { intakeWords } from '../../domain/intake';
 import { Outgrown } from '../../cards/Outgrown';
 import { common } from '../../domain/common.messages';
-import { hadThingsToDo, landed, type LogRecord } from '../../domain/records';
+import { hadThingsToDo, landed, type LogRecord } from '@pedastance/contract/records';
 import { changeFigure, figureName, findingBand, findingFigure, spoken } from '../../domain/sentences';
 import { VERDICT_SHAPES, verdictWords } from '../../domain/verdicts';
 import { messages } from './LogCard.messages';

@@ -1,4 +1,4 @@
-import { clubById } from '@pedastance/core/club';
+import { clubAndShot, sameClubAndShot } from '@pedastance/core/club';
 import { pathWords } from '@pedastance/core/phrases';
 import { SHOT_RANGES } from '@pedastance/core/trial';
 import { shotFigure, type Units } from '@pedastance/core/units';
@@ -16,16 +16,16 @@ const NAMES: Record<Followed, string> = { path: 'path', clubSpeed: 'club speed' 
 const say = (figure: Followed, value: number, units: Units): string =>
   figure === 'path' ? pathWords(value) : shotFigure(value, SHOT_RANGES.clubSpeed.unit, units);
 
-const titleOf = ({ club, figure, simulated }: ShotCourse): string =>
-  messages.dayByDay(clubById(club).name, NAMES[figure], simulated ? ', simulated' : '');
+const titleOf = ({ club, shot, figure, simulated }: ShotCourse): string =>
+  messages.dayByDay(clubAndShot(club, shot), NAMES[figure], simulated ? ', simulated' : '');
 
-/** How the shots of the newest club went from day to day: path and speed. */
+/** How the shots with the newest club and shot went from day to day: path and speed. */
 export function ShotsCard({ studentId }: { studentId: string }) {
   const entries = useRecords((state) => state.entries);
   const units = useUnits();
   const courses = useMemo(() => {
     const all = shotCoursesOf(Object.values(entries), studentId);
-    return all.filter(({ club }) => club === all[0]!.club);
+    return all.filter((each) => sameClubAndShot(each, all[0]!));
   }, [entries, studentId]);
   if (courses.length === 0) return null;
   return (

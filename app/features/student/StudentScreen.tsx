@@ -22,7 +22,7 @@ import { feetOf, useLastRecord } from '../../state/useLastRecord';
 import type { LessonDraft } from '../../domain/lessonDraft';
 import { trialsOf, type Trial } from '../../domain/trials';
 import { intakesOf } from '../../domain/intake';
-import type { LogRecord } from '../../domain/records';
+import type { LogRecord } from '@pedastance/contract/records';
 import { Waiting } from '../../ui/Waiting';
 import { BackTo } from '../../ui/Page';
 import { HeldCard } from './HeldCard';

@@ -10,7 +10,7 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { useBudgets } from '../../cards/turning';
 import { WhereItStops } from '../../cards/WhereItStops';
 import { day } from '../../domain/students';
-import { lastShoulderGoal, type LogRecord } from '../../domain/records';
+import { lastShoulderGoal, type LogRecord } from '@pedastance/contract/records';
 import { messages } from './TurnCard.messages';
 
 interface TurnCardProps {

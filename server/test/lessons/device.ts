@@ -9,8 +9,8 @@ import type { Coach, World } from '../world';
 async function loadApp() {
   return {
     account: await import('../../../app/state/account'),
-    agreed: await import('../../../app/domain/agreed'),
-    agreements: await import('../../../app/domain/agreements'),
+    agreed: await import('@pedastance/contract/agreed'),
+    agreements: await import('@pedastance/contract/agreements'),
     case: await import('../../../app/domain/case'),
     database: await import('../../../app/state/database'),
     draft: await import('../../../app/domain/lessonDraft'),
@@ -20,7 +20,7 @@ async function loadApp() {
     outbox: await import('../../../app/state/outbox'),
     record: await import('../../../app/state/writes/record'),
     records: await import('../../../app/state/records'),
-    logged: await import('../../../app/domain/records'),
+    logged: await import('@pedastance/contract/records'),
     reasons: await import('../../../app/domain/reasons'),
     sentences: await import('../../../app/domain/sentences'),
     shots: await import('../../../app/state/writes/shots'),

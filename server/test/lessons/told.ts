@@ -6,7 +6,9 @@ import {
   differences,
   figureOf,
   FIGURES,
+  heldWithin,
   measureAddress,
+  type Held,
   type PlacedFigure,
   type Setup,
 } from '@pedastance/core/setup';
@@ -63,6 +65,13 @@ function agreedInLog(device: Device, log: readonly LogEntry[], studentId: string
 const near = (a: number | null, b: number | null): boolean =>
   a === null || b === null ? a === b : Math.abs(a - b) < 1e-6;
 
+/** Whether a verdict may be said of a figure that is so far off what was agreed; null where it was not measured. */
+function mayBeSaid(verdict: Held['verdict'], figure: PlacedFigure, off: number | null): boolean {
+  if (off === null || verdict === 'not measured') return off === null && verdict === 'not measured';
+  if (verdict === 'drifted') return off > FIGURES[figure].justNoticeable;
+  return verdict === 'held' ? off <= heldWithin(figure) : off > heldWithin(figure);
+}
+
 /** What is told of whether agreements held that the log does not have so. */
 function heldFalsely(device: Device, log: readonly LogEntry[], studentId: string) {
   const { agreed, agreements, logged } = device.app;
@@ -77,19 +86,16 @@ function heldFalsely(device: Device, log: readonly LogEntry[], studentId: string
   const faults = all.filter(({ club, shot, figure, agreed: was, today, verdict }) => {
     const truth = inLog.get(`${club} ${shot} ${figure}`);
     if (!truth || !near(truth.agreed, was) || !near(truth.today, today)) return true;
-    const off = today === null ? null : Math.abs(today - was);
-    const { justNoticeable } = FIGURES[figure];
-    if (off === null) return verdict !== 'not measured';
-    return off < justNoticeable / 2 ? verdict !== 'held' : off > 60 ? verdict === 'held' : false;
+    return !mayBeSaid(verdict, figure, today === null ? null : Math.abs(today - was));
   });
   return { held: all.length, faults: faults.map((each) => `held: ${JSON.stringify(each)}`) };
 }
 
 const NOBODY = { name: 'Somebody Drawn', birthYear: 1980, bornOn: null, facts: [] };
 
-type Record_ = ReturnType<Device['app']['logged']['recordsOf']>[number];
+type RecordedLook = ReturnType<Device['app']['logged']['recordsOf']>[number];
 
-function cardOf({ address, agreed, change }: Record_, hand: Speech['hand']) {
+function cardOf({ address, agreed, change }: RecordedLook, hand: Speech['hand']) {
   const { club, shot } = address;
   return composeCard({
     student: { ...NOBODY, hand },
@@ -127,7 +133,7 @@ function numbersOnCard(from: Setup, to: Setup, lift: number): Record<Said, numbe
 }
 
 /** The sentences of a record whose numbers are not those of its entries. */
-function saidFalsely(device: Device, record: Record_, speech: Speech) {
+function saidFalsely(device: Device, record: RecordedLook, speech: Speech) {
   const { address, agreed, change, reading } = record;
   const { shoe } = address.setup.address;
   const { judgement } = reading;

@@ -2,7 +2,7 @@ import type { ExceptionEntry } from '@pedastance/contract';
 import { useState } from 'react';
 import { useStore } from 'zustand';
 import { common } from '../../../domain/common.messages';
-import { standingExceptions } from '../../../domain/exceptions';
+import { standingExceptions } from '@pedastance/contract/exceptions';
 import type { OwnBand } from '../../../domain/ladders';
 import { outgrown } from '../../../domain/outgrown';
 import { lesson } from '../../../state/lesson';

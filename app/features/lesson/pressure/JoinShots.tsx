@@ -1,5 +1,5 @@
 import type { SwingTrace } from '@pedastance/core/balance';
-import type { ClubId } from '@pedastance/core/club';
+import type { ClubId, ShotType } from '@pedastance/core/club';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
@@ -12,14 +12,20 @@ import { Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { messages } from './PressureStep.messages';
 
+interface JoinShotsProps {
+  swings: readonly SwingTrace[];
+  club: ClubId;
+  shot: ShotType;
+}
+
 /** The shots of today's lesson with the swings of a recording: as many of the one as of the other are the same, in order. */
-export function JoinShots({ swings, club }: { swings: readonly SwingTrace[]; club: ClubId }) {
+export function JoinShots({ swings, club, shot: played }: JoinShotsProps) {
   const { student } = useLessonContext();
   const lessonId = useStore(lesson, (state) => state.draft?.id ?? '');
   const entries = useRecords((state) => state.entries);
   const shots = useMemo(
-    () => shotsOfLesson(Object.values(entries), { studentId: student.id, lessonId, club }),
-    [entries, student.id, lessonId, club],
+    () => shotsOfLesson(Object.values(entries), { studentId: student.id, lessonId, club, shot: played }),
+    [entries, student.id, lessonId, club, played],
   );
   if (swings.some(({ shot }) => shot))
     return (

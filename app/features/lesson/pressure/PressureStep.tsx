@@ -149,7 +149,7 @@ function Swings({
     <>
       <WhichSwing count={swings.length} chosen={chosen} onChoose={onChoose} />
       {chosen !== null && <OneSwing key={chosen} at={chosen} trace={swings[chosen]!} />}
-      {source === 'file' && <JoinShots swings={swings} club={club} />}
+      {source === 'file' && <JoinShots swings={swings} club={club} shot={shot} />}
       <PressureTold
         pressure={pressure}
         club={club}

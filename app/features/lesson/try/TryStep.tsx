@@ -1,3 +1,4 @@
+import { sameClubAndShot } from '@pedastance/core/club';
 import { useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { lesson, openStep, replaceAgreed } from '../../../state/lesson';
@@ -15,14 +16,18 @@ import { decided, nextIn, trialsOf, type Trial } from '../../../domain/trials';
 import { common } from '../../../domain/common.messages';
 import { messages } from './TryStep.messages';
 
-/** The newest trial with the lesson's club, whichever lesson declared it. */
+/** The newest trial with the lesson's club and shot, whichever lesson declared it. */
 function useTrial(): Trial | undefined {
   const { student } = useLessonContext();
   const entries = useRecords((state) => state.entries);
-  const club = useStore(lesson, (state) => state.draft?.club ?? null);
+  const club = useStore(lesson, (state) => state.draft?.club ?? undefined);
+  const shot = useStore(lesson, (state) => state.draft?.shot);
   return useMemo(
-    () => trialsOf(Object.values(entries), student.id).find(({ addresses }) => addresses.A.club === club),
-    [entries, student.id, club],
+    () =>
+      trialsOf(Object.values(entries), student.id).find(
+        ({ addresses: { A } }) => club && shot && sameClubAndShot(A, { club, shot }),
+      ),
+    [entries, student.id, club, shot],
   );
 }
 

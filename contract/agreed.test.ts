@@ -1,6 +1,6 @@
-import type { LogEntry } from '@pedastance/contract';
+import type { LogEntry } from './lessons';
 import { setupAsTaken, type Setup } from '@pedastance/core';
-import { setup as example } from '../../core/test/example';
+import { setup as example } from '../core/test/example';
 import { agreedWith, ownWith } from './agreed';
 
 const STUDENT = 'student';

@@ -1,6 +1,6 @@
-import type { ExceptionEntry, LogEntry, Logged } from '@pedastance/contract';
+import type { ExceptionEntry, LogEntry, Logged } from './lessons';
 import type { ClubId } from '@pedastance/core/club';
-import { standingOf } from '@pedastance/contract/standing';
+import { standingOf } from './standing';
 
 /** A student's exceptions that stand, oldest first: those that nothing replaced and nobody ended. */
 export function standingExceptions(

@@ -1,4 +1,4 @@
-import type { LogEntry } from '@pedastance/contract';
+import type { LogEntry } from './lessons';
 import { exceptionsWith, standingExceptions } from './exceptions';
 
 const exception = (id: string, minute: number, over: object = {}): LogEntry =>

@@ -1,3 +1,4 @@
+import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
 import { itemReadFor } from '@pedastance/core/method';
 import {
   changeHeld,
@@ -76,10 +77,8 @@ export interface LoggedAgreements {
 }
 
 /** A student's records with one club and shot. */
-export const ofShot = (
-  records: readonly LogRecord[],
-  { club, shot }: Pick<LogRecord['address'], 'club' | 'shot'>,
-): LogRecord[] => records.filter(({ address }) => address.club === club && address.shot === shot);
+export const ofShot = (records: readonly LogRecord[], played: ClubAndShot): LogRecord[] =>
+  records.filter(({ address }) => sameClubAndShot(address, played));
 
 /** One agreement for each club and shot that has one, the newest first, against what was measured after it. */
 export function agreementsOf({ records, standingWith }: LoggedAgreements): Agreement[] {

@@ -1,12 +1,13 @@
-import type { ChangeEntry, ExceptionEntry, LogEntry, Logged, TrialEntry } from '@pedastance/contract';
-import { isKind } from '@pedastance/contract/trialLog';
+import type { ChangeEntry, ExceptionEntry, LogEntry, Logged } from './lessons';
+import type { TrialEntry } from './trials';
+import { isKind } from './trialLog';
 import type { Remedy } from '@pedastance/core/body';
-import type { ClubId, ShotType } from '@pedastance/core/club';
+import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
 import { agreedFigures, type AgreedFigure } from '@pedastance/core/method';
 import type { Setup } from '@pedastance/core/setup';
 import { exceptionsWith, standingExceptions } from './exceptions';
 import { recordsOf } from './records';
-import { standingOf } from '@pedastance/contract/standing';
+import { standingOf } from './standing';
 
 /** A figure that was agreed with a student, and when. */
 export interface Agreed extends AgreedFigure {
@@ -19,19 +20,17 @@ interface Dropped extends Remedy {
 }
 
 /** Whose agreements with which club are asked for, and in which lesson. */
-export interface AgreedWith {
+export interface AgreedWith extends ClubAndShot {
   entries: readonly LogEntry[];
   studentId: string;
-  club: ClubId;
-  shot: ShotType;
   lessonId: string | null;
 }
 
 /** Every figure that was agreed with the club, oldest first. */
-function everAgreed({ entries, studentId, club, shot, lessonId }: AgreedWith): Agreed[] {
+function everAgreed({ entries, studentId, lessonId, ...played }: AgreedWith): Agreed[] {
   let lift = 0;
   return recordsOf(entries, studentId)
-    .filter(({ address }) => address.club === club && address.shot === shot)
+    .filter(({ address }) => sameClubAndShot(address, played))
     .reverse()
     .flatMap(({ address, agreed, change }): Agreed[] => {
       if (!agreed || !change) return [];
@@ -44,10 +43,10 @@ function everAgreed({ entries, studentId, club, shot, lessonId }: AgreedWith): A
 }
 
 /** What trials with the club had dropped: the way in which the feet tried differ from those before. */
-function dropped({ entries, studentId, club, shot }: AgreedWith): Dropped[] {
+function dropped({ entries, studentId, ...played }: AgreedWith): Dropped[] {
   const setups = new Map(
     entries.flatMap((entry): [string, Setup][] =>
-      entry.kind === 'address' && entry.club === club && entry.shot === shot ? [[entry.id, entry.setup]] : [],
+      entry.kind === 'address' && sameClubAndShot(entry, played) ? [[entry.id, entry.setup]] : [],
     ),
   );
   const trials = new Map(entries.filter(isKind('trial')).map((trial) => [trial.id, trial as TrialEntry]));

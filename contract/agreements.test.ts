@@ -1,6 +1,6 @@
 import type { Setup } from '@pedastance/core';
 import { setupAsTaken } from '@pedastance/core';
-import { setup as example } from '../../core/test/example';
+import { setup as example } from '../core/test/example';
 import { itemReadFor } from '@pedastance/core/method';
 import type { Agreed } from './agreed';
 import { agreementsOf, coursesOf, heldOf, heldToday, ofShot, standingFigures } from './agreements';

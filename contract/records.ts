@@ -1,4 +1,4 @@
-import type { AddressEntry, ChangeEntry, LogEntry, Logged, ReadingEntry } from '@pedastance/contract';
+import type { AddressEntry, ChangeEntry, LogEntry, Logged, ReadingEntry } from './lessons';
 import { USUAL_GOAL } from '@pedastance/core/turn';
 
 /** One look at a student: the address, what was read in it, and the change that came of it. */

@@ -1,6 +1,6 @@
-import type { LogEntry } from '@pedastance/contract';
+import type { LogEntry } from './lessons';
 import { readSetup } from '@pedastance/core';
-import { build, method, setup } from '../../core/test/example';
+import { build, method, setup } from '../core/test/example';
 import { landed, recordsOf } from './records';
 
 const base = (id: string, minute: number) => ({
