@@ -57,7 +57,7 @@ import type { Writer } from '../store/rows';
 import { addScreen } from '../store/screens';
 import { addStudent } from '../store/students';
 import { addConsent } from '../store/consents';
-import { addPhoto } from '../store/photos';
+import { addPhoto, withEncodedPicture } from '../store/photos';
 import { addDemoCard } from './card';
 import { idAt } from './ids';
 import { turnsUp } from './ladder';
@@ -273,8 +273,10 @@ async function addLessonWithEntries(
     await addEntry(client, ladder, land);
   }
   await addEntry(client, today, land);
-  if (lesson.photo)
-    await addPhoto(client, demoPhoto(lesson.photo, { ...entry(11), studentId }, today.id), land);
+  if (lesson.photo) {
+    const photo = demoPhoto(lesson.photo, { ...entry(11), studentId }, today.id);
+    await addPhoto(client, await withEncodedPicture(photo), land);
+  }
   await addEntry(client, read, land);
 
   const { leadHeelLift } = judgement;

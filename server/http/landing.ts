@@ -18,6 +18,8 @@ interface Landing<Shape extends z.ZodType<{ id: string }>> {
   schema: Shape;
   /** Whose records it adds to, from the answer; the answer's own `studentId` where nothing is given. */
   studentOf?(answer: object): string;
+  /** Makes a body ready before the database is asked: what takes its time holds no connection meanwhile. */
+  ready?(body: z.output<Shape>): Promise<z.output<Shape>>;
   /** Does the write and answers the record it made. */
   add(client: ClientBase, body: z.output<Shape>, writer: Writer): Promise<object>;
   /** The answer to the same write when it is sent again; the body itself where nothing is given. */
@@ -69,12 +71,13 @@ const studentIdOf = (answer: object): string | null =>
 export const landing =
   <Shape extends z.ZodType<{ id: string }>>({ pool }: Services, landable: Landing<Shape>): RequestHandler =>
   async (request: Request, response: Response) => {
-    const { route, schema, add, again, studentOf = studentIdOf } = landable;
+    const { route, schema, ready, add, again, studentOf = studentIdOf } = landable;
     const { asMade, today } = ofAnyVersion(route, request.body);
-    const body = parsedBody(schema, today);
+    const parsed = parsedBody(schema, today);
     const { academyId, instructorId } = request.session.identity!;
     const writer = { academyId, instructorId, receivedAt: new Date() };
-    refuseClockAhead(body, writer.receivedAt);
+    refuseClockAhead(parsed, writer.receivedAt);
+    const body = ready ? await ready(parsed) : parsed;
     const { first, answer } = await inAcademy(pool, academyId, async (client) => {
       let added: object = body;
       const write = { ...writer, id: body.id, route, body: asMade, names: namesIn(body) };

@@ -20,11 +20,13 @@ import type { RequestHandler } from 'express';
 import { simulateShots } from '../devices/simulateShots';
 import { addCheckedEntry } from '../recompute/check';
 import { addBuild } from '../store/builds';
+import { withEncodedPictures } from '../store/cards';
 import { addMatSession } from '../store/matSessions';
 import { addOwn, standingOwn } from '../store/ownThings';
 import { addLesson, landedEntry } from '../store/lessons';
 import { addMethodVersion } from '../store/methods';
 import { addPainAnswer } from '../store/painAnswers';
+import { withEncodedPicture } from '../store/photos';
 import { addScreen } from '../store/screens';
 import { addStudent, editStudent, findStudent } from '../store/students';
 import {
@@ -202,6 +204,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       handler: landing(services, {
         route: 'card link',
         schema: NewCardLink,
+        ready: withEncodedPictures,
         add: checkedCardLink,
         again: async (_client, { id, studentId }) => ({ id, studentId }),
       }),
@@ -251,6 +254,7 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
       handler: landing(services, {
         route: 'photo',
         schema: NewPhoto,
+        ready: withEncodedPicture,
         add: checkedPhoto,
         again: async (_client, { jpeg: _kept, ...listed }) => listed,
       }),

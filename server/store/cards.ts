@@ -9,13 +9,13 @@ import {
   type Tick,
   type TickRecord,
 } from '@pedastance/contract';
-import { CARD_PICTURE_PX } from '@pedastance/contract/cardLimits';
+import { CARD_PICTURE_PX, LONGEST_CARD_PICTURE } from '@pedastance/contract/cardLimits';
 import { takenHome } from '@pedastance/contract/takenHome';
 import { composeCard, type Card } from '@pedastance/core/card';
 import type { ClientBase, Pool } from 'pg';
+import { encodedJpeg } from './encodedJpeg';
 import { ENTRY_AS_JSON } from './entryJson';
 import { insertRow, type Writer } from './rows';
-import { scrubbedJpeg } from './scrubbedJpeg';
 import { findStudent } from './students';
 
 /** What cards of a student rest on: the cards, the changes, the addresses those go between, and the ladders. */
@@ -58,15 +58,16 @@ export async function composedCard(client: ClientBase, wanted: Wanted, today: st
 
 const dayOf = (at: Date): string => at.toISOString().slice(0, 10);
 
-/** Pictures without anything that a program may have written into them. @throws NotAJpeg */
-function scrubbed({ earlier, later, measures }: CardPictures): CardPictures {
-  const alone = ({ on, jpeg }: CardPictures['earlier']) => ({
-    on,
-    jpeg: scrubbedJpeg(Buffer.from(jpeg, 'base64'), CARD_PICTURE_PX.width, CARD_PICTURE_PX.height).toString(
-      'base64',
-    ),
-  });
-  return { earlier: alone(earlier), later: alone(later), measures };
+/** A link with its pictures encoded anew: nothing that a program may have written into them is left. @throws NotAJpeg */
+export async function withEncodedPictures(link: NewCardLink): Promise<NewCardLink> {
+  if (!link.pictures) return link;
+  const { earlier, later, measures } = link.pictures;
+  const wanted = { ...CARD_PICTURE_PX, mostBytes: (LONGEST_CARD_PICTURE / 4) * 3 };
+  const anew = async ({ on, jpeg }: CardPictures['earlier']) => {
+    const bytes = await encodedJpeg(Buffer.from(jpeg, 'base64'), wanted);
+    return { on, jpeg: bytes.toString('base64') };
+  };
+  return { ...link, pictures: { earlier: await anew(earlier), later: await anew(later), measures } };
 }
 
 /** Takes the pictures off every card of a student. */
@@ -91,7 +92,7 @@ export async function addCardLink(
     token_hash: Buffer.from(link.tokenHash, 'base64url'),
     whole_bag: link.wholeBag,
     length: link.length,
-    pictures: link.pictures && JSON.stringify(scrubbed(link.pictures)),
+    pictures: link.pictures && JSON.stringify(link.pictures),
     contents: JSON.stringify(card),
     ends_on: link.endsOn,
     made_by: instructorId,

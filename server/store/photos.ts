@@ -1,9 +1,9 @@
 import type { NewPhoto, PhotoListed } from '@pedastance/contract';
-import { MOST_PHOTOS_A_LESSON } from '@pedastance/contract/photoLimits';
+import { MOST_PHOTO_BYTES, MOST_PHOTOS_A_LESSON } from '@pedastance/contract/photoLimits';
 import type { ClientBase } from 'pg';
 import { NEWEST_CONSENT_FIRST } from './consents';
+import { encodedJpeg } from './encodedJpeg';
 import { insertRows, madeBy, type Made, type Writer } from './rows';
-import { scrubbedJpeg } from './scrubbedJpeg';
 
 /** The lesson has as many photos as a lesson can have. */
 export class TooManyPhotos extends Error {
@@ -32,10 +32,17 @@ const listedFrom = (row: PhotoRow): PhotoListed => ({
   sight: row.sight,
 });
 
-/** A photo's row, its picture scrubbed. @throws NotAJpeg */
+/** A photo with its picture encoded anew, as it is kept. @throws NotAJpeg */
+export async function withEncodedPicture(photo: NewPhoto): Promise<NewPhoto> {
+  const { width, height } = photo;
+  const bytes = Buffer.from(photo.jpeg, 'base64');
+  const jpeg = await encodedJpeg(bytes, { width, height, mostBytes: MOST_PHOTO_BYTES });
+  return { ...photo, jpeg: jpeg.toString('base64') };
+}
+
+/** The row of a photo whose picture was encoded anew. */
 export function photoRow(photo: NewPhoto, writer: Writer): Record<string, unknown> {
   const { width, height } = photo;
-  const jpeg = scrubbedJpeg(Buffer.from(photo.jpeg, 'base64'), width, height);
   return {
     academy_id: writer.academyId,
     student_id: photo.studentId,
@@ -47,14 +54,14 @@ export function photoRow(photo: NewPhoto, writer: Writer): Record<string, unknow
     received_at: writer.receivedAt,
     width,
     height,
-    jpeg: `\\x${jpeg.toString('hex')}`,
+    jpeg: `\\x${Buffer.from(photo.jpeg, 'base64').toString('hex')}`,
     sight: photo.sight,
   };
 }
 
 /**
- * Keeps a photo with its address. Photos of one lesson take turns, so that their number holds.
- * @throws NotAJpeg, TooManyPhotos; the database's own error where the address is not this student's
+ * Keeps a photo whose picture was encoded anew, with its address. Photos of one lesson take turns, so that their number holds.
+ * @throws TooManyPhotos; the database's own error where the address is not this student's
  */
 export async function addPhoto(client: ClientBase, photo: NewPhoto, writer: Writer): Promise<PhotoListed> {
   const row = photoRow(photo, writer);

@@ -10,6 +10,8 @@ import {
   type LineOf,
 } from '@pedastance/contract/recordsFile';
 import { CONTRACT_VERSION } from '@pedastance/contract/wire';
+import { NotAJpeg } from '../store/encodedJpeg';
+import { withEncodedPicture } from '../store/photos';
 import { fileLines, Unreadable } from './fileLines';
 import { referenceFaults } from './references';
 import type { StudentGroup } from './studentGroup';
@@ -120,7 +122,7 @@ class RecordsFile {
 
   async take(value: unknown, at: number): Promise<void> {
     if (this.ended) return this.fault(at, 'line', 'nothing after the end', 'another line');
-    const line = this.lineOf(value, at);
+    const line = await this.withPicture(this.lineOf(value, at), at);
     if (!line) return;
     const ahead = this.checked ? null : datedAhead(line, Date.now());
     if (ahead) this.fault(at, ahead.field, 'a moment before tomorrow', ahead.found);
@@ -137,6 +139,18 @@ class RecordsFile {
     const [fault] = faultsOf(parsed.error, value);
     this.fault(at, fault!.field, fault!.expected, fault!.found);
     return null;
+  }
+
+  /** A photo with its picture encoded anew, as it is kept. */
+  private async withPicture(line: RecordsLine | null, at: number): Promise<RecordsLine | null> {
+    if (this.checked || line?.kind !== 'photo') return line;
+    try {
+      return { ...line, record: await withEncodedPicture(line.record) };
+    } catch (error) {
+      if (!(error instanceof NotAJpeg)) throw error;
+      this.fault(at, 'record.jpeg', error.expected, error.found);
+      return null;
+    }
   }
 
   private async sort(line: RecordsLine, at: number): Promise<void> {

@@ -1,6 +1,5 @@
 import type { NewEntry } from '@pedastance/contract';
 import type { LineFault } from '@pedastance/contract/recordsFile';
-import { NotAJpeg, scrubbedJpeg } from '../store/scrubbedJpeg';
 import type { StudentGroup } from './studentGroup';
 
 type Kind = NewEntry['kind'] | 'build' | 'screen' | 'lesson' | 'tick';
@@ -90,19 +89,6 @@ function ownFaults({ at, line }: Part, studentId: string, twice: boolean): LineF
   return faults;
 }
 
-/** What is wrong with a photo's picture. */
-function pictureFaults({ at, line }: Part): LineFault[] {
-  if (line.kind !== 'photo') return [];
-  const { jpeg, width, height } = line.record;
-  try {
-    scrubbedJpeg(Buffer.from(jpeg, 'base64'), width, height);
-    return [];
-  } catch (error) {
-    if (!(error instanceof NotAJpeg)) throw error;
-    return [{ line: at, field: 'record.jpeg', expected: error.expected, found: error.found }];
-  }
-}
-
 function wantedBy(line: Part['line']): Reference[] {
   switch (line.kind) {
     case 'entry':
@@ -127,7 +113,7 @@ export function referenceFaults(group: StudentGroup, methods: ReadonlySet<string
   const faults: LineFault[] = [];
   for (const part of group.parts) {
     const { id } = part.line.record;
-    faults.push(...ownFaults(part, studentId, kinds.has(id)), ...pictureFaults(part));
+    faults.push(...ownFaults(part, studentId, kinds.has(id)));
     kinds.set(id, kindOf(part));
   }
   for (const { at, line } of group.parts) {
