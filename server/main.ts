@@ -6,6 +6,7 @@ import pino from 'pino';
 import { openAttempts } from './accounts/attempts';
 import { readSettings, type Settings } from './config/settings';
 import { createApp } from './http/app';
+import { openMatFeed } from './http/matFeed';
 import { openShotFeed } from './http/shotFeed';
 import { startHousekeeping } from './store/housekeeping';
 import { openDatabase } from './store/database';
@@ -31,8 +32,10 @@ async function main(): Promise<void> {
 
   const pool = await openDatabase(settings.databaseUrl);
   const shotFeed = openShotFeed(pool, log);
+  const matFeed = openMatFeed(pool, log);
   const stopHousekeeping = startHousekeeping(pool, log, settings.erasuresFile);
-  const services = { pool, attempts: openAttempts(pool), shotFeed, standInPaceMs: settings.standInPaceMs };
+  const { standInPaceMs } = settings;
+  const services = { pool, attempts: openAttempts(pool), shotFeed, matFeed, standInPaceMs };
   const server = listener(settings, createApp(settings, services, log));
   server.requestTimeout = REQUEST_TIMEOUT_MS;
   await listening(server, settings);
@@ -46,6 +49,7 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     shotFeed.close();
+    matFeed.close();
     const houseKept = stopHousekeeping();
     // No request comes in any more; those in hand are answered, and what takes too long is given up.
     server.close(() => void houseKept.then(() => pool.end()).then(() => process.exit(0)));

@@ -54,14 +54,18 @@ export const OFF_GROUND = 4;
  */
 export function centreOf(cells: readonly (readonly number[])[]): UnderFoot {
   let [load, along, across] = [0, 0, 0];
-  for (const [row, columns] of cells.entries())
-    for (const [column, cell] of columns.entries()) {
+  // By index: this is done for every frame of every mat that is looked at.
+  for (let row = 0; row < cells.length; row += 1) {
+    const columns = cells[row]!;
+    for (let column = 0; column < columns.length; column += 1) {
+      const cell = columns[column]!;
       if (!(cell >= 0) || !Number.isFinite(cell))
         throw new InputError('cell', 'a load of 0 or more', String(cell));
       load += cell;
       along += (cell * (row + 0.5)) / cells.length;
       across += (cell * (column + 0.5)) / columns.length;
     }
+  }
   if (load === 0) return { load, along: 50, across: 50 };
   return { load, along: (100 * along) / load, across: (100 * across) / load };
 }

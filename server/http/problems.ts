@@ -147,7 +147,7 @@ function ofLoad(error: unknown): Refusal | undefined {
     });
   }
   if (error instanceof TooManyStreams) {
-    return new Refusal(429, 'too-many-streams', 'This sign-in listens to shots in too many places already');
+    return new Refusal(429, 'too-many-streams', 'Too many places listen already: close one of them');
   }
   return undefined;
 }

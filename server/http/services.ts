@@ -1,5 +1,6 @@
 import type { Pool } from 'pg';
 import type { Attempts } from '../accounts/attempts';
+import type { MatFeed } from './matFeed';
 import type { ShotFeed } from './shotFeed';
 
 /** What the routes work with. */
@@ -7,6 +8,7 @@ export interface Services {
   pool: Pool;
   attempts: Attempts;
   shotFeed: ShotFeed;
+  matFeed: MatFeed;
   /** The time between two swings of the simulated student, ms. */
   standInPaceMs: number;
 }

@@ -9,9 +9,12 @@ import {
   SWING_EVERY_MS,
   swingTruth,
 } from '../devices/mat/simulatedMat';
+import pino from 'pino';
 import { whoStands } from '../devices/mat/whoStands';
 import { landRecord, newMatSession } from './bodies';
 import { momentsFound, onTheMat, patternsOf, patternsTold, recordingOf, swingOf } from './mats';
+import { openMatFeed, STREAMS_PER_ACADEMY, type MatFeed, type MatListener } from '../http/matFeed';
+import { STREAMS_PER_SESSION, TooManyStreams } from '../http/shotFeed';
 import { openWorld, type World } from './world';
 
 const ROUTES = Object.keys(MAT_ROUTES) as MatRouteName[];
@@ -128,6 +131,77 @@ describe('the live mat', () => {
     ends.abort();
     return read;
   }
+
+  const listen = (feed: MatFeed, over: Partial<MatListener> = {}) => {
+    const events: MatFrames[] = [];
+    const listener: MatListener = {
+      academyId: 'academy',
+      token: Buffer.from('token'),
+      session: {
+        ...{ id: 'session', studentId: 'student', route: 'centred', leadShare: 50, along: 50 },
+        startedAt: new Date(Date.now() - 60_000),
+      },
+      next: 0,
+      send: (event) => events.push(JSON.parse(event.split('data: ')[1]!) as MatFrames),
+      end: () => undefined,
+      ...over,
+    };
+    return { events, leave: feed.listen(listener) };
+  };
+  const quiet = pino({ level: 'silent' });
+  const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+  test('whoever listens to a mat gets the same frames, without a gap, from the newest 15 s on', async () => {
+    const feed = openMatFeed(world.pool, quiet);
+    const one = listen(feed);
+    const heard = () => one.events.reduce((sum, { frames }) => sum + frames.length, 0);
+    while (heard() < 1400) await pause(40);
+    const other = listen(feed);
+    // Who asks for what is still to come takes nothing from the others.
+    listen(feed, { next: 2 ** 31 - 1 });
+    await pause(300);
+    feed.close();
+    const all = ({ events }: typeof one) =>
+      events.flatMap(({ from, frames }) => frames.map((frame, at) => [from + at, frame] as const));
+    const [first, second] = [all(one), all(other)];
+    expect(first.map(([number]) => number)).toEqual(first.map((_, at) => first[0]![0] + at));
+    expect(first[0]![0]).toBeGreaterThan(4400);
+    expect(second).toEqual(first.slice(-second.length));
+    expect(second.length).toBeGreaterThan(1400);
+  });
+
+  test('a sign-in and an academy may listen in so many places, and others still can', async () => {
+    const feed = openMatFeed(world.pool, quiet);
+    const from = (session: number, academyId = 'academy') =>
+      listen(feed, { academyId, token: Buffer.from([session]) });
+    const first = from(0);
+    for (let more = 1; more < STREAMS_PER_SESSION; more += 1) from(0);
+    expect(() => from(0)).toThrow(TooManyStreams);
+    first.leave();
+    from(0);
+    for (let more = STREAMS_PER_SESSION; more < STREAMS_PER_ACADEMY; more += 1) from(more);
+    expect(() => from(99)).toThrow(TooManyStreams);
+    expect(() => from(100, 'another')).not.toThrow();
+    feed.close();
+  });
+
+  test('a stream ends within two seconds of its session', async () => {
+    const { student } = await landRecord(world, world.lantern);
+    const session = newMatSession(student.id);
+    await world.lantern.ask('POST', '/api/mat-sessions', session);
+    const answer = await world.signIn(world.colleague.email);
+    const headers = {
+      ...world.colleague.headers,
+      cookie: answer.headers.get('set-cookie')!.split(';')[0]!,
+    };
+    const stream = await fetch(`${world.origin}/api/mat-sessions/${session.id}/frames`, { headers });
+    const text = stream.text();
+    await pause(100);
+    await world.ask('DELETE', '/api/session', undefined, headers);
+    const ended = Date.now();
+    expect(await text).toContain('event: frames');
+    expect(Date.now() - ended).toBeLessThan(2000);
+  });
 
   test('is cut, and goes on after the last frame without a gap; nobody of another academy hears it', async () => {
     const { student } = await landRecord(world, world.lantern);

@@ -15,6 +15,7 @@ import { openAttempts } from '../accounts/attempts';
 import { hashPassword } from '../accounts/passwords';
 import { applicationUrl } from '../config/settings';
 import { createApp } from '../http/app';
+import { openMatFeed } from '../http/matFeed';
 import { openShotFeed } from '../http/shotFeed';
 import { addAccount } from '../store/accounts';
 import { inAcademy, openDatabase } from '../store/database';
@@ -160,6 +161,7 @@ export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}
   writeFileSync(join(webRoot, 'index.html'), '<!doctype html><title>shell</title>');
   const log = pino({ level: 'silent' });
   const shotFeed = openShotFeed(pool, log);
+  const matFeed = openMatFeed(pool, log);
   const app = createApp(
     {
       webRoot,
@@ -167,7 +169,7 @@ export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}
       publicOrigin,
       trustedProxies: publicOrigin ? ['loopback'] : [],
     },
-    { pool, attempts: openAttempts(pool), shotFeed, standInPaceMs: 30 },
+    { pool, attempts: openAttempts(pool), shotFeed, matFeed, standInPaceMs: 30 },
     log,
   );
   const server = await new Promise<Server>((resolve) => {
@@ -200,6 +202,7 @@ export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}
     signIn,
     close: async () => {
       shotFeed.close();
+      matFeed.close();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await pool.end();

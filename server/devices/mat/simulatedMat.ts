@@ -1,3 +1,4 @@
+import { seeded } from '@pedastance/core/statistics';
 import { bell, chanceFrom } from '../chance';
 import { routeOf, type MatHabit, type MatMoment, type MatRouteName } from './habits';
 import type { MatFrame, PressureMat } from './types';
@@ -144,13 +145,20 @@ function placeAt(on: OnTheMat, swing: Swing, at: number): { moment: MatMoment; w
 function cellsOf(load: number, along: number, across: number, noise: () => number): number[] {
   const { rows, columns } = MAT_GRID;
   const [middle, side] = [(along / 100) * rows - 0.5, (across / 100) * columns - 0.5];
-  const raw = Array.from({ length: rows * columns }, (_, cell) => {
-    const [row, column] = [Math.floor(cell / columns), cell % columns];
-    return Math.exp(-(((row - middle) / 2.6) ** 2) - ((column - side) / 1.7) ** 2);
-  });
-  const sum = raw.reduce((total, each) => total + each, 0);
-  return raw.map((each) => Math.max(0, Math.round((load * each) / sum + 0.4 * noise())));
+  const [rowShares, columnShares] = [slope(rows, middle, 2.6), slope(columns, side, 1.7)];
+  const whole = total(rowShares) * total(columnShares);
+  const cells: number[] = [];
+  for (const row of rowShares)
+    for (const column of columnShares)
+      cells.push(Math.max(0, Math.round((load * row * column) / whole + 0.4 * noise())));
+  return cells;
 }
+
+/** How the load falls off to both sides of a middle, cell by cell. */
+const slope = (cells: number, middle: number, wide: number): number[] =>
+  Array.from({ length: cells }, (_, cell) => Math.exp(-(((cell - middle) / wide) ** 2)));
+
+const total = (values: readonly number[]): number => values.reduce((sum, each) => sum + each, 0);
 
 const FULL_LOAD = 8000;
 
@@ -208,16 +216,17 @@ export function simulatedMat(on: OnTheMat): PressureMat {
     grid: MAT_GRID,
     frame(number): MatFrame {
       const at = (1000 * number) / MAT_RATE;
-      const chance = chanceFrom('mat frame', on.seed, number);
+      // Hundreds of draws a frame, a hundred frames a second, for every mat that is looked at: a hash seeds them.
+      const chance = seeded(Math.floor(2 ** 32 * chanceFrom('mat frame', on.seed, number)()));
       const { moment, weight } = placeAt(on, swingOf(numberAt(at)), at);
-      const total = FULL_LOAD * weight * (1 + 0.008 * bell(chance));
-      const lead = (total * (moment.lead + 0.5 * bell(chance))) / 100;
+      const load = FULL_LOAD * weight * (1 + 0.008 * bell(chance));
+      const lead = (load * (moment.lead + 0.5 * bell(chance))) / 100;
       const noise = (): number => chance() - 0.5;
       return {
         number,
         at,
         lead: cellsOf(lead, moment.leadAlong, moment.leadAcross, noise),
-        trail: cellsOf(total - lead, moment.trailAlong, moment.trailAcross, noise),
+        trail: cellsOf(load - lead, moment.trailAlong, moment.trailAcross, noise),
       };
     },
   };
