@@ -7,6 +7,7 @@ import { openAttempts } from './accounts/attempts';
 import { readSettings, type Settings } from './config/settings';
 import { createApp } from './http/app';
 import { openMatFeed } from './http/matFeed';
+import { sweepUploads } from './http/upload';
 import { openShotFeed } from './http/shotFeed';
 import { startHousekeeping } from './store/housekeeping';
 import { openDatabase } from './store/database';
@@ -32,6 +33,7 @@ async function main(): Promise<void> {
 
   const pool = await openDatabase(settings.databaseUrl);
   const shotFeed = openShotFeed(pool, log);
+  await sweepUploads();
   const matFeed = openMatFeed(pool, log);
   const stopHousekeeping = startHousekeeping(pool, log, settings.erasuresFile);
   const { standInPaceMs } = settings;

@@ -1,12 +1,10 @@
 import { once } from 'node:events';
 import { createReadStream, createWriteStream } from 'node:fs';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Readable, Transform, type Writable } from 'node:stream';
+import { Readable, type Writable } from 'node:stream';
 import { finished, pipeline } from 'node:stream/promises';
 import type { Identity } from '@pedastance/contract';
-import { LARGEST_RECORDS_FILE, type ImportAnswer } from '@pedastance/contract/recordsFile';
+import type { ImportAnswer } from '@pedastance/contract/recordsFile';
 import type { Request, RequestHandler, Response } from 'express';
 import limit from 'p-limit';
 import type { ClientBase, Pool } from 'pg';
@@ -21,6 +19,7 @@ import { endUnread, inExportLane } from './exportLane';
 import { badInput, Refusal } from './problems';
 import { idOf, studentInPath } from './reads';
 import type { Services } from './services';
+import { SENT, withUpload } from './upload';
 
 /** Only an owner moves all of an academy's data. @throws Refusal */
 const ownersOnly = (pool: Pool, { academyId, instructorId }: Identity): Promise<void> =>
@@ -177,22 +176,6 @@ export const exportTable =
 const lane = limit(1);
 const MOST_WAITING = 4;
 
-/** What was sent, in a folder of the request's own. */
-const SENT = 'sent.jsonl';
-
-/** Keeps a body on disk while it comes. @throws Refusal where it is larger than a file may be */
-async function spooled(request: Request, file: string): Promise<void> {
-  let bytes = 0;
-  const counted = new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      bytes += chunk.length;
-      const tooLarge = bytes > LARGEST_RECORDS_FILE;
-      done(tooLarge ? badInput('file', 'at most 2 GiB', 'more') : null, chunk);
-    },
-  });
-  await pipeline(request, counted, createWriteStream(file, { mode: 0o600 }));
-}
-
 const stepOf = (request: Request): 'preview' | 'take' => {
   const { step } = request.query;
   if (step === 'preview' || step === 'take') return step;
@@ -213,14 +196,9 @@ export const importRecords =
       throw new Refusal(503, 'busy', 'Many files are being read just now', {
         detail: 'Try again in a minute.',
       });
-    const folder = await mkdtemp(join(tmpdir(), 'pedastance-import-'));
-    try {
-      // However slowly it comes: only reading it takes a turn.
-      await spooled(request, join(folder, SENT));
-      response.json(await lane(() => readSpooled(pool, folder, identity, step)));
-    } finally {
-      await rm(folder, { recursive: true, force: true });
-    }
+    // However slowly it comes: only reading it takes a turn.
+    const read = (folder: string) => lane(() => readSpooled(pool, folder, identity, step));
+    response.json(await withUpload(request, identity.academyId, read));
   };
 
 async function readSpooled(
