@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import { keep, keptCard, letGo, letGoOfEnded, localDay, type Kept } from './kept';
 import { cardHtml, escaped, spokenDay, type LadderTicks } from './render';
 import { startRoutine } from './routine';
-import { Away, calendarFile, Closed, countSeen, fetchPictures, openCard, sendTicks } from './server';
+import { Away, calendarFile, Closed, countSeen, fetchPictures, Full, openCard, sendTicks } from './server';
 
 const CLOSED = 'This card is not open. Ask your coach for a new one.';
 const NO_CONNECTION = 'No connection. Open it again where there is one.';
@@ -14,6 +14,8 @@ const token = location.hash.slice(1);
 const root = document.getElementById('card')!;
 let kept: Kept | null = null;
 let away = false;
+/** Some of what was ticked found no room. */
+let full = false;
 
 /** Rounds of a day, with those that wait to be sent. */
 function roundsOn(day: string): number {
@@ -51,6 +53,7 @@ function told({ changedOn }: OpenedCard): string {
   const lines = [
     ...(away ? ['No connection. This is the card as your phone keeps it.'] : []),
     ...(changedOn ? [`Your coach brought this up to date on ${spokenDay(changedOn)}.`] : []),
+    ...(full ? ['This card has all the rounds it can keep. Ask your coach for a new one.'] : []),
     ...(kept!.waiting.length > 0 ? ['What you ticked goes out with the next connection.'] : []),
   ];
   return lines.map((line) => `<p class="card-told">${escaped(line)}</p>`).join('');
@@ -73,7 +76,10 @@ function close(): void {
 async function send(): Promise<void> {
   const batch = kept?.waiting.slice(0, MOST_TICKS_AT_ONCE) ?? [];
   if (!kept || batch.length === 0) return;
-  await sendTicks(token, batch);
+  await sendTicks(token, batch).catch((error) => {
+    if (!(error instanceof Full)) throw error;
+    full = true;
+  });
   const sent = new Set(batch.map(({ id }) => id));
   kept.waiting = kept.waiting.filter(({ id }) => !sent.has(id));
   keep(token, kept);

@@ -3,6 +3,8 @@ import type { CardPictures, OpenedCard, Tick } from '@pedastance/contract';
 
 /** The link is not open: revoked, ended, or never one. */
 export class Closed extends Error {}
+/** The card has all the rounds it can keep: what was sent has been looked at, and need not be sent again. */
+export class Full extends Error {}
 /** The server cannot be reached, or not just now. */
 export class Away extends Error {}
 
@@ -20,6 +22,7 @@ async function ask(path: string, body: object): Promise<Response> {
     throw new Away();
   }
   if (response.status === 410) throw new Closed();
+  if (response.status === 409) throw new Full();
   if (!response.ok) throw new Away();
   return response;
 }

@@ -124,7 +124,12 @@ export const takeTicks =
   async (request, response) => {
     const hash = hashIn(request);
     const { ticks } = parsedBody(SendTicks, request.body);
-    if (!(await addTicks(pool, hash, ticks, new Date()))) throw closed();
+    const cameTo = await addTicks(pool, hash, ticks, new Date());
+    if (cameTo === 'closed') throw closed();
+    if (cameTo === 'full')
+      throw new Refusal(409, 'card-full', 'This card has all the rounds it can keep', {
+        detail: 'Ask your coach for a new one.',
+      });
     response.status(204).end();
   };
 

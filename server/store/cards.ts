@@ -199,11 +199,11 @@ export async function addTicks(
   tokenHash: Buffer,
   ticks: readonly Tick[],
   at: Date,
-): Promise<boolean> {
-  const { rows } = await pool.query('select card_tick_add($1, $2, $3) as added', [
+): Promise<'taken' | 'full' | 'closed'> {
+  const { rows } = await pool.query('select card_ticks_take($1, $2, $3) as came_to', [
     tokenHash,
     JSON.stringify(ticks),
     at,
   ]);
-  return rows[0].added;
+  return rows[0].came_to;
 }

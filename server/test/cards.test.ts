@@ -376,6 +376,28 @@ describe('what comes back', () => {
     expect((await open(token)).body.ticked).toContainEqual({ on: today, rounds: 1, hurts: true });
   });
 
+  test('a full card says so, and still hears that it hurts', async () => {
+    const other = await landRecord(world, world.lantern);
+    const { token } = await landCard(world, world.lantern, other);
+    await asAdmin(
+      world.adminUrl,
+      `insert into card_tick (academy_id, id, student_id, card_id, ticked_on, rounds, hurts, received_at)
+       select academy_id, gen_random_uuid(), student_id, card_id, current_date, 1, false, now()
+       from card_link, generate_series(1, 1998) where student_id = $1`,
+      [other.student.id],
+    );
+    const tick = (over: object) => ({ id: uuidv7(), on: '2026-05-03', rounds: 1, hurts: false, ...over });
+    const [last, beyond, pain] = [tick({}), tick({}), tick({ rounds: 0, hurts: true })];
+    const send = (...ticks: object[]) => world.ask('POST', '/api/card/ticks', { token, ticks });
+    const answer = await send(last, beyond, pain);
+    expect([answer.status, answer.body.type]).toEqual([409, 'about:pedastance/card-full']);
+    const { ticks: kept } = (await world.lantern.ask('GET', `/api/students/${other.student.id}/cards`)).body;
+    const ids = kept.map(({ id }: { id: string }) => id);
+    expect([last, beyond, pain].map(({ id }) => ids.includes(id))).toEqual([true, false, true]);
+    // Sent again, as after an answer that was lost, what is there is taken.
+    expect((await send(last, pain)).status).toBe(204);
+  });
+
   test('a bad tick names its field, and none of those with it is taken', async () => {
     const { token } = await linked();
     const good = { id: uuidv7(), on: '2026-05-03', rounds: 1, hurts: false };
