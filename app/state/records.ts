@@ -446,6 +446,8 @@ export async function refreshVersions(owner: string, methodId: string): Promise<
     if (useRecords.getState().owner !== owner) return;
     useRecords.setState(({ methods }) => ({ methods: withVersions(methods, versions) }));
   } catch (error) {
+    // A method that still waits to be sent has no versions there.
+    if (error instanceof Refused && error.problem.status === 404) return;
     noteFailure(error);
   }
 }

@@ -7,7 +7,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { sessions } from '../accounts/sessions';
 import { boundedBody } from './bounds';
-import { httpsOnly, instructorOnly, ownerNamed, sameOrigin, thisMachineOnly } from './guards';
+import { begunInApp, httpsOnly, instructorOnly, ownerNamed, sameOrigin, thisMachineOnly } from './guards';
 import { problems, Refusal } from './problems';
 import { routes, type Route } from './routes';
 import type { Services } from './services';
@@ -114,6 +114,7 @@ const guards = (services: Services): Record<Route['access'], RequestHandler[]> =
   anyone: [],
   instructor: [instructorOnly(services), ownerNamed],
   stream: [instructorOnly(services)],
+  download: [instructorOnly(services), begunInApp],
 });
 
 /** The Express app: guards first, then every route with its own access, then the web app. */

@@ -52,6 +52,16 @@ export const ownerNamed: RequestHandler = (request, _response, next) => {
   throw badInput(OWNER_HEADER, 'the owner the request is made for', 'nothing');
 };
 
+/**
+ * Lets only the app itself begin a download, which is noted in the coach's name: a browser opens it without headers of ours, but
+ * says where it was begun (Fetch Metadata Request Headers, W3C, section 2.3), and a link elsewhere cannot say the app.
+ */
+export const begunInApp: RequestHandler = (request, _response, next) => {
+  if (request.get('sec-fetch-site') === 'same-origin' || request.get(OWNER_HEADER) !== undefined)
+    return next();
+  throw new Refusal(403, 'other-origin', 'A file is saved from the app itself');
+};
+
 /** What proxies add, and what some of them write in its place. */
 const FORWARDED = [
   ...['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-forwarded-proto', 'via', 'x-real-ip'],

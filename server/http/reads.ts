@@ -11,7 +11,7 @@ import { changedMethods, listVersions } from '../store/methods';
 import { listScreens } from '../store/screens';
 import { changedStudents, findStudent, listStudents, newestStudents, NoSuchStudent } from '../store/students';
 import { todayOf } from '../store/today';
-import { badInput } from './problems';
+import { badInput, Refusal } from './problems';
 import type { Services } from './services';
 
 export type Read = (client: ClientBase, request: Request) => Promise<unknown>;
@@ -106,4 +106,8 @@ export const studentWithLog: Read = async (client, request) => {
 export const today: Read = (client) => todayOf(client, new Date());
 
 /** The versions of a house method, newest first. */
-export const methodVersions: Read = (client, request) => listVersions(client, idInPath(request, 'methodId'));
+export const methodVersions: Read = async (client, request) => {
+  const versions = await listVersions(client, idInPath(request, 'methodId'));
+  if (versions.length === 0) throw new Refusal(404, 'not-found', 'There is no such method');
+  return versions;
+};

@@ -70,7 +70,7 @@ import { exportAcademy, exportStudent, exportTable, importRecords } from './tran
 export interface Route {
   method: 'get' | 'post' | 'put' | 'delete';
   path: string;
-  access: 'anyone' | 'instructor' | 'stream';
+  access: 'anyone' | 'instructor' | 'stream' | 'download';
   handler: RequestHandler;
 }
 
@@ -280,17 +280,17 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
     { method: 'post', path: '/api/card/ticks', access: anyone, handler: takeTicks(services) },
     { method: 'post', path: '/api/card/calendar', access: anyone, handler: cardCalendar(services) },
     { method: 'get', path: '/api/today', access: instructor, handler: reading(services, today) },
-    { method: 'get', path: '/api/exports/academy', access: 'stream', handler: exportAcademy(services) },
+    { method: 'get', path: '/api/exports/academy', access: 'download', handler: exportAcademy(services) },
     {
       method: 'get',
       path: '/api/exports/students/:studentId',
-      access: 'stream',
+      access: 'download',
       handler: exportStudent(services),
     },
     {
       method: 'get',
       path: '/api/exports/tables/:table',
-      access: 'stream',
+      access: 'download',
       handler: exportTable(services),
     },
     { method: 'post', path: '/api/imports', access: instructor, handler: importRecords(services) },

@@ -156,7 +156,7 @@ const LISTED: Record<string, Listed> = {
   'GET /api/sessions': { path: '/api/sessions' },
   'DELETE /api/sessions': { path: '/api/sessions' },
   'GET /api/changes': { path: '/api/changes', toOtherAcademy: nothingOf },
-  'GET /api/methods/:methodId': { path: '/api/methods/:methodId' },
+  'GET /api/methods/:methodId': { path: '/api/methods/:methodId', toOtherAcademy: notFound },
   'POST /api/methods': { path: '/api/methods', body: () => newMethod() },
   'GET /api/students': { path: '/api/students', toOtherAcademy: nothingOf },
   'GET /api/students/:studentId': { path: '/api/students/:studentId', toOtherAcademy: notFound },
@@ -457,7 +457,7 @@ describe('house methods', () => {
     await post(world.lantern, first);
     const { body } = await world.harbour.ask('GET', '/api/changes');
     expect(body.methods.some((each: { id: string }) => each.id === first.methodId)).toBe(false);
-    expect((await world.harbour.ask('GET', `/api/methods/${first.methodId}`)).body).toEqual([]);
+    expect((await world.harbour.ask('GET', `/api/methods/${first.methodId}`)).status).toBe(404);
     const next = await post(world.harbour, newMethod({ methodId: first.methodId, version: 2 }));
     expect(next).toMatchObject({ status: 409, body: { current: null } });
   });

@@ -254,6 +254,22 @@ describe('a file of records', () => {
     await asAdmin(world.adminUrl, `update instructor set role = 'owner' where email = 'bo@test.example'`);
   });
 
+  test('is begun in the app: a link elsewhere begins none, and nothing is noted', async () => {
+    const acts = async () => (await world.lantern.ask('GET', '/api/privacy')).body.audit.length;
+    const before = await acts();
+    const { cookie } = world.lantern.headers;
+    const from = (site: string | null, path: string) =>
+      fetch(`${world.origin}/api/exports/${path}`, {
+        headers: { cookie: cookie!, ...(site !== null && { 'sec-fetch-site': site }) },
+      });
+    for (const path of ['academy', `students/${record.student.id}`, 'tables/students'])
+      for (const site of ['cross-site', 'same-site', 'none', null])
+        expect((await from(site, path)).status).toBe(403);
+    expect(await acts()).toBe(before);
+    const own = await from('same-origin', 'academy');
+    expect([own.status, (await own.text()).length > 0]).toEqual([200, true]);
+  });
+
   test('that finds no place is refused in words, is no file, and is not noted as handed out', async () => {
     const acts = async () => (await world.lantern.ask('GET', '/api/privacy')).body.audit.length;
     const before = await acts();
