@@ -25,5 +25,11 @@ const plain = (room, more = {}) => ({
 });
 
 module.exports = {
-  projects: [plain('core'), plain('contract'), plain('card'), plain('server'), '<rootDir>/app'],
+  projects: [
+    plain('core'),
+    plain('contract'),
+    plain('card'),
+    plain('server', { setupFilesAfterEnv: [`${__dirname}/server/test/patience.ts`] }),
+    '<rootDir>/app',
+  ],
 };

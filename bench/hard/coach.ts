@@ -1,6 +1,7 @@
 /** A coach who asks the running product over HTTP, as the app does. */
 import { OWNER_HEADER, ownerOf, type Identity } from '@pedastance/contract';
 import type { HouseMethod } from '@pedastance/core';
+import { sessionCookie } from '../../server/test/sessionCookie';
 import type { Answer, Coach } from '../../server/test/world';
 
 export const ORIGIN = process.env.ORIGIN!;
@@ -40,7 +41,7 @@ export async function signedIn(
   const answer = await ask('POST', '/api/session', { email, password }, {});
   if (answer.status !== 201) throw new Error(`sign-in: ${answer.status} ${JSON.stringify(answer.body)}`);
   const identity = answer.body.identity as Identity;
-  const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
+  const cookie = sessionCookie(answer.headers).split(';')[0]!;
   const headers = { cookie, [OWNER_HEADER]: ownerOf(identity) };
   const coach: Coach = {
     identity,

@@ -3,6 +3,7 @@
  * identifiers until there are as many, so that the mix of kinds is the demo's; then the file that came out is read into
  * another academy.
  */
+import { sessionCookie } from '../../server/test/sessionCookie';
 import { createReadStream, createWriteStream, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
@@ -46,7 +47,7 @@ async function newAcademy(name: string): Promise<Record<string, string>> {
   const { identity } = (await response.json()) as { identity: Identity };
   return {
     origin: ORIGIN,
-    cookie: response.headers.get('set-cookie')!.split(';')[0]!,
+    cookie: sessionCookie(response.headers).split(';')[0]!,
     [OWNER_HEADER]: ownerOf(identity),
   };
 }

@@ -8,42 +8,60 @@ export class LaneFull extends Error {
   }
 }
 
+/** Sources with something waiting, in the order of their turns. */
+class Turns {
+  private readonly bySource = new Map<string, Waiting>();
+  private waiting = 0;
+
+  constructor(
+    private readonly mostOfOne: number,
+    private readonly most: number,
+  ) {}
+
+  /** @throws LaneFull where a source has as many waiting as it may, or all have together */
+  add(source: string, start: () => void): void {
+    const own = this.bySource.get(source) ?? [];
+    if (own.length >= this.mostOfOne || this.waiting >= this.most) throw new LaneFull();
+    own.push(start);
+    this.waiting += 1;
+    this.bySource.set(source, own);
+  }
+
+  /** What is to be started next; its source is behind the others again, where more of it waits. */
+  take(): (() => void) | undefined {
+    const [first] = this.bySource;
+    if (!first) return undefined;
+    const [source, own] = first;
+    const start = own.shift()!;
+    this.waiting -= 1;
+    this.bySource.delete(source);
+    if (own.length > 0) this.bySource.set(source, own);
+    return start;
+  }
+}
+
 /**
  * A lane in which one piece of work is done at a time, and sources take turns: however many one of them sends, another's
- * first is next but one.
+ * first is next but one. Those ahead have places of their own, and go before the others.
  * @param mostOfOne so many of one source wait at most
- * @param most so many wait at most in all
+ * @param most so many wait at most in all, and as many ahead
  * @returns does work of a source when its turn comes; rejects with LaneFull
  */
 export function fairLane(mostOfOne: number, most: number) {
-  /** Sources with something waiting, in the order of their turns. */
-  const turns = new Map<string, Waiting>();
+  const [ahead, others] = [new Turns(mostOfOne, most), new Turns(mostOfOne, most)];
   let busy = false;
 
   const next = (): void => {
-    const [first] = turns;
-    busy = first !== undefined;
-    if (!first) return;
-    const [source, waiting] = first;
-    const start = waiting.shift()!;
-    // Behind the others again, where more of it waits.
-    turns.delete(source);
-    if (waiting.length > 0) turns.set(source, waiting);
-    start();
+    const start = ahead.take() ?? others.take();
+    busy = start !== undefined;
+    start?.();
   };
 
-  const turn = (source: string): Promise<void> =>
-    new Promise((resolve, reject) => {
-      const waiting = turns.get(source) ?? [];
-      const all = [...turns.values()].reduce((sum, each) => sum + each.length, 0);
-      if (waiting.length >= mostOfOne || all >= most) return reject(new LaneFull());
-      waiting.push(resolve);
-      turns.set(source, waiting);
+  return async <Result>(source: string, work: () => Promise<Result>, isAhead = false): Promise<Result> => {
+    await new Promise<void>((resolve) => {
+      (isAhead ? ahead : others).add(source, resolve);
       if (!busy) next();
     });
-
-  return async <Result>(source: string, work: () => Promise<Result>): Promise<Result> => {
-    await turn(source);
     try {
       return await work();
     } finally {

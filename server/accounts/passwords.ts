@@ -6,8 +6,8 @@ const SETTINGS = { memoryCost: 64 * 1024, timeCost: 3, parallelism: 4 };
 
 /**
  * One sign-in is worked on at a time: a check takes one of the few threads that also read files, and 64 MiB.
- * Others wait, addresses taking turns, so that a crowd from one does not shut the sign-in for another; beyond a short queue
- * they are told to try again. Since guesses take turns, each knows of those before it.
+ * Others wait, addresses taking turns, so that a crowd from one does not shut the sign-in for another; known devices go before
+ * a crowd from many. Beyond a short queue they are told to try again. Since guesses take turns, each knows of those before it.
  */
 const MOST_OF_AN_ADDRESS = 20;
 const MOST_WAITING = 200;
@@ -31,10 +31,18 @@ export async function passwordMatches(kept: string | undefined, password: string
   return kept !== undefined && matches;
 }
 
-/** Works on a sign-in from an address when its turn comes. @throws SignInBusy when too many wait already */
-export async function inSignInLane<Result>(address: string, work: () => Promise<Result>): Promise<Result> {
+/**
+ * Works on a sign-in from an address when its turn comes, or before all others of a device that has signed in to the account
+ * before.
+ * @throws SignInBusy when too many wait already
+ */
+export async function inSignInLane<Result>(
+  address: string,
+  work: () => Promise<Result>,
+  isKnown = false,
+): Promise<Result> {
   try {
-    return await lane(address, work);
+    return await lane(address, work, isKnown);
   } catch (error) {
     throw error instanceof LaneFull ? new SignInBusy() : error;
   }

@@ -5,6 +5,7 @@ import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { knownDevices } from '../accounts/knownDevices';
 import { sessions } from '../accounts/sessions';
 import { boundedBody } from './bounds';
 import { begunInApp, httpsOnly, instructorOnly, ownerNamed, sameOrigin, thisMachineOnly } from './guards';
@@ -118,12 +119,18 @@ const guards = (services: Services): Record<Route['access'], RequestHandler[]> =
 });
 
 /** The Express app: guards first, then every route with its own access, then the web app. */
-export function createApp(settings: AppSettings, services: Services, log: Logger): Express {
+export function createApp(
+  settings: AppSettings,
+  given: Omit<Services, 'knownDevices'>,
+  log: Logger,
+): Express {
   const { publicOrigin } = settings;
+  const secure = publicOrigin !== undefined;
+  const services = { ...given, knownDevices: knownDevices(settings.sessionSecret, secure) };
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', settings.trustedProxies);
-  app.use(logged(log), securityHeaders(publicOrigin !== undefined), compression());
+  app.use(logged(log), securityHeaders(secure), compression());
   app.use(publicOrigin ? httpsOnly(publicOrigin) : thisMachineOnly);
   app.use('/api', (_request, response, next) => {
     response.setHeader('cache-control', 'no-store');
@@ -136,7 +143,7 @@ export function createApp(settings: AppSettings, services: Services, log: Logger
   app.use('/api/card-links', express.json({ limit: CARD_LINK_LIMIT }));
   app.use('/api/entries', express.json({ limit: ENTRY_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), boundedBody);
-  app.use('/api', sessions(services.pool, settings.sessionSecret, publicOrigin !== undefined));
+  app.use('/api', sessions(services.pool, settings.sessionSecret, secure));
   const before = guards(services);
   for (const { method, path, access, handler } of routes(services, publicOrigin === undefined)) {
     app[method](path, ...before[access], handler);

@@ -1,5 +1,6 @@
 import type { Pool } from 'pg';
 import type { Attempts } from '../accounts/attempts';
+import type { KnownDevices } from '../accounts/knownDevices';
 import type { MatFeed } from './matFeed';
 import type { ShotFeed } from './shotFeed';
 
@@ -9,6 +10,7 @@ export interface Services {
   attempts: Attempts;
   shotFeed: ShotFeed;
   matFeed: MatFeed;
+  knownDevices: KnownDevices;
   /** The time between two swings of the simulated student, ms. */
   standInPaceMs: number;
 }

@@ -53,12 +53,16 @@ export const signIn =
   (services: Services, demoAllowed: boolean): RequestHandler =>
   async (request, response) => {
     const given = parsedBody(SignIn, request.body);
-    const account = await inSignInLane(request.ip ?? '', () =>
-      checkedAccount(services, given, request.ip ?? ''),
+    const address = request.ip ?? '';
+    const account = await inSignInLane(
+      address,
+      () => checkedAccount(services, given, address),
+      services.knownDevices.isKnown(request, given.email),
     );
     if (account.demo && !demoAllowed) {
       throw new Refusal(403, 'demo-here-only', 'The demo accounts sign in on this machine only');
     }
+    services.knownDevices.remember(request, response, given.email);
     await openSession(services, account, request, response);
   };
 

@@ -2,11 +2,10 @@ import { OWNER_HEADER, ownerOf, type Identity } from '@pedastance/contract';
 import { PRESETS } from '@pedastance/core/method/presets';
 import { ACADEMIES_PER_ADDRESS, openAttempts, TooManyAttempts } from '../accounts/attempts';
 import { isCommonPassword } from '../accounts/commonPasswords';
+import { sessionCookie } from './sessionCookie';
 import { asAdmin, openWorld, type Answer, type World } from './world';
 
 // Passwords are hashed slowly on purpose.
-jest.setTimeout(30_000);
-
 let world: World;
 beforeAll(async () => (world = await openWorld()), 60_000);
 afterAll(() => world.close());
@@ -26,7 +25,7 @@ const starter = (over: object = {}) => ({
 function headersOf(answer: Answer): Record<string, string> {
   const identity = answer.body.identity as Identity;
   return {
-    cookie: answer.headers.get('set-cookie')!.split(';')[0]!,
+    cookie: sessionCookie(answer.headers).split(';')[0]!,
     [OWNER_HEADER]: ownerOf(identity),
   };
 }

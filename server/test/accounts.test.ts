@@ -1,6 +1,8 @@
 import { OWNER_HEADER, ownerOf } from '@pedastance/contract';
 import { FREE_GUESSES, waitAfter } from '../accounts/attempts';
 import { hashPassword } from '../accounts/passwords';
+import { knownDevices } from '../accounts/knownDevices';
+import { sessionCookie } from './sessionCookie';
 import { asAdmin, openWorld, type World } from './world';
 
 let world: World;
@@ -14,7 +16,7 @@ describe('signing in', () => {
     const answer = await world.signIn(world.lantern.email);
     expect(answer).toMatchObject({ status: 201, body: { identity: world.lantern.identity } });
     expect(Buffer.from(answer.body.deviceKey, 'base64')).toHaveLength(32);
-    expect(answer.headers.get('set-cookie')).toMatch(
+    expect(sessionCookie(answer.headers)).toMatch(
       /^pedastance=.*; Path=\/; Expires=.*; HttpOnly; SameSite=Lax$/,
     );
   });
@@ -27,8 +29,8 @@ describe('signing in', () => {
   });
 
   test('a new session at each sign-in; the token is kept as a hash alone', async () => {
-    const first = (await world.signIn(world.lantern.email)).headers.get('set-cookie')!;
-    const second = (await world.signIn(world.lantern.email)).headers.get('set-cookie')!;
+    const first = sessionCookie((await world.signIn(world.lantern.email)).headers);
+    const second = sessionCookie((await world.signIn(world.lantern.email)).headers);
     expect(first).not.toBe(second);
     const token = decodeURIComponent(/pedastance=([^;]+)/.exec(first)![1]!)
       .slice(2)
@@ -39,7 +41,7 @@ describe('signing in', () => {
   });
 
   test('signing out ends the session', async () => {
-    const cookie = (await world.signIn(world.colleague.email)).headers.get('set-cookie')!.split(';')[0]!;
+    const cookie = sessionCookie((await world.signIn(world.colleague.email)).headers).split(';')[0]!;
     const headers = { cookie, [OWNER_HEADER]: ownerOf(world.colleague.identity) };
     expect((await world.ask('GET', '/api/students', undefined, headers)).status).toBe(200);
     expect((await world.ask('DELETE', '/api/session', undefined, headers)).status).toBe(204);
@@ -48,7 +50,7 @@ describe('signing in', () => {
   });
 
   test('an expired session is no session', async () => {
-    const cookie = (await world.signIn(world.colleague.email)).headers.get('set-cookie')!.split(';')[0]!;
+    const cookie = sessionCookie((await world.signIn(world.colleague.email)).headers).split(';')[0]!;
     await asAdmin(world.adminUrl, "update session set expires_at = now() - interval '1 second'");
     expect((await world.ask('GET', '/api/students', undefined, { cookie })).status).toBe(401);
   });
@@ -88,7 +90,7 @@ test('with a public origin the demo accounts do not sign in, and all goes over H
       headers,
     );
     expect(coach.status).toBe(201);
-    expect(coach.headers.get('set-cookie')).toMatch(/; Secure/);
+    expect(sessionCookie(coach.headers)).toMatch(/; Secure/);
     expect(coach.headers.get('strict-transport-security')).toBeTruthy();
     const local = await outside.ask('POST', '/api/session', {
       email: 'ada@test.example',
@@ -104,3 +106,17 @@ test('with a public origin the demo accounts do not sign in, and all goes over H
     await outside.close();
   }
 }, 60_000);
+
+test('a device that has signed in is known by a cookie for that account alone, and by none that it made itself', async () => {
+  const answer = await world.signIn(world.lantern.email);
+  const cookie = answer.headers
+    .getSetCookie()
+    .find((each) => each.startsWith('pedastance-known='))!
+    .split(';')[0]!;
+  const { isKnown } = knownDevices('x'.repeat(40), false);
+  const from = (sent: string) => ({ get: () => sent }) as unknown as Parameters<typeof isKnown>[0];
+  expect(isKnown(from(cookie), world.lantern.email)).toBe(true);
+  expect(isKnown(from(cookie), world.colleague.email)).toBe(false);
+  for (const made of ['', 'pedastance-known=', 'pedastance-known=..', `${cookie.slice(0, -1)}!`])
+    expect(isKnown(from(made), world.lantern.email)).toBe(false);
+});

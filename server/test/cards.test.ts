@@ -16,8 +16,6 @@ import {
 } from './bodies';
 import { asAdmin, openWorld, type World } from './world';
 
-jest.setTimeout(60_000);
-
 let world: World;
 let record: Awaited<ReturnType<typeof landRecord>>;
 beforeAll(async () => {

@@ -48,3 +48,18 @@ test('all together wait no more than may wait', async () => {
   );
   expect((await Promise.all(answers)).filter((answer) => answer === 'full')).toHaveLength(3);
 });
+
+test('a known device goes before a crowd from everywhere, which fills no place of its own', async () => {
+  const lane = fairLane(5, 8);
+  const done: string[] = [];
+  const work = (name: string) => async () => {
+    await pause(2);
+    done.push(name);
+  };
+  const crowd = Array.from({ length: 30 }, (_one, at) =>
+    lane(`${at}`, work(`stranger ${at}`)).catch((error: unknown) => error),
+  );
+  await lane('0', work('coach'), true);
+  expect(done.indexOf('coach')).toBeLessThanOrEqual(1);
+  await Promise.all(crowd);
+});

@@ -18,6 +18,7 @@ import {
   newStandIn,
   newStudent,
 } from './bodies';
+import { sessionCookie } from './sessionCookie';
 import { APPLICATION_PASSWORD, asAdmin, openWorld, type World } from './world';
 
 let world: World;
@@ -141,7 +142,7 @@ describe('streams', () => {
   };
   const signedIn = async () => {
     const answer = await world.signIn(world.colleague.email);
-    const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
+    const cookie = sessionCookie(answer.headers).split(';')[0]!;
     return { ...world.colleague.headers, cookie };
   };
 
@@ -312,13 +313,13 @@ describe('what a request costs the database', () => {
       );
     await world.lantern.ask('GET', '/api/students');
     // Another database of the cluster may write at the same moment: the quietest of a few tries counts.
-    const moved: boolean[] = [];
-    for (let time = 0; time < 20; time += 1) {
+    let quiet = false;
+    for (let time = 0; time < 20 && !quiet; time += 1) {
       const before = await written();
       await world.lantern.ask('GET', '/api/students');
-      moved.push((await written()) !== before);
+      quiet = (await written()) === before;
     }
-    expect(moved).toContain(false);
+    expect(quiet).toBe(true);
   });
 });
 

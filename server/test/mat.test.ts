@@ -15,6 +15,7 @@ import { landRecord, newMatSession } from './bodies';
 import { momentsFound, onTheMat, patternsOf, patternsTold, recordingOf, swingOf } from './mats';
 import { openMatFeed, STREAMS_PER_ACADEMY, type MatFeed, type MatListener } from '../http/matFeed';
 import { STREAMS_PER_SESSION, TooManyStreams } from '../http/shotFeed';
+import { sessionCookie } from './sessionCookie';
 import { openWorld, type World } from './world';
 
 const ROUTES = Object.keys(MAT_ROUTES) as MatRouteName[];
@@ -192,7 +193,7 @@ describe('the live mat', () => {
     const answer = await world.signIn(world.colleague.email);
     const headers = {
       ...world.colleague.headers,
-      cookie: answer.headers.get('set-cookie')!.split(';')[0]!,
+      cookie: sessionCookie(answer.headers).split(';')[0]!,
     };
     const stream = await fetch(`${world.origin}/api/mat-sessions/${session.id}/frames`, { headers });
     const text = stream.text();

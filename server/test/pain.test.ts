@@ -3,8 +3,6 @@ import { v7 as uuidv7 } from 'uuid';
 import { landCard, landRecord, newAddress, newPainAnswer } from './bodies';
 import { asAdmin, openWorld, type World } from './world';
 
-jest.setTimeout(60_000);
-
 let world: World;
 beforeAll(async () => (world = await openWorld()), 60_000);
 afterAll(() => world.close());

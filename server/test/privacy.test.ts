@@ -16,8 +16,6 @@ import { messages as keptMessages } from '../../app/features/privacy/KeptScreen.
 import { rowsOf, studentTables, WITHOUT_STUDENTS } from './catalogue';
 import { asAdmin, openWorld, type World } from './world';
 
-jest.setTimeout(60_000);
-
 let world: World;
 beforeAll(async () => (world = await openWorld()), 60_000);
 afterAll(() => world.close());

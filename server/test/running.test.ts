@@ -7,8 +7,6 @@ import { applicationUrl } from '../config/settings';
 import { newStudent } from './bodies';
 import { APPLICATION_PASSWORD, openWorld, type World } from './world';
 
-jest.setTimeout(60_000);
-
 let world: World;
 let server: ChildProcess;
 let output = '';

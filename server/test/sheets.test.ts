@@ -16,8 +16,6 @@ import type { Laid } from '../devices/camera/scene';
 import { greyOf, openReader, readCodes, seenOn, whereToTap } from './photographs';
 import { sceneOf, type Wanted } from './renderPhotographs';
 
-jest.setTimeout(60_000);
-
 /** Paper, mm: A4 of ISO 216, Letter of ANSI/ASME Y14.1 (8.5 by 11 inches). */
 const PAPER_MM = { A4: [210, 297], Letter: [215.9, 279.4] } as const;
 

@@ -2,8 +2,6 @@ import { request as httpRequest } from 'node:http';
 import { landRecord, newStudent } from './bodies';
 import { asAdmin, openWorld, type World } from './world';
 
-jest.setTimeout(60_000);
-
 let world: World;
 beforeAll(async () => (world = await openWorld()), 60_000);
 afterAll(() => world.close());

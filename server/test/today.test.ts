@@ -17,8 +17,6 @@ import {
 } from './bodies';
 import { openWorld, type Coach, type World } from './world';
 
-jest.setTimeout(60_000);
-
 let world: World;
 beforeAll(async () => (world = await openWorld()), 60_000);
 afterAll(() => world.close());

@@ -21,6 +21,7 @@ import {
 } from './bodies';
 import { rowsOf } from './catalogue';
 import { meanDifference } from './pictures';
+import { sessionCookie } from './sessionCookie';
 import { asAdmin, openWorld, PASSWORD, type Coach, type World } from './world';
 import { OWNER_HEADER, ownerOf } from '@pedastance/contract';
 import { Client } from 'pg';
@@ -70,7 +71,7 @@ async function emptyAcademy(): Promise<Coach> {
   const passwordHash = await hashPassword(PASSWORD);
   await addAccount(owner, { ...identity, email, passwordHash, demo: false }, new Date());
   await owner.end();
-  const cookie = (await world.signIn(email)).headers.get('set-cookie')!.split(';')[0]!;
+  const cookie = sessionCookie((await world.signIn(email)).headers).split(';')[0]!;
   const headers = { cookie, [OWNER_HEADER]: ownerOf(identity) };
   return {
     identity,

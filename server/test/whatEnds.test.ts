@@ -1,8 +1,7 @@
 import { tokenHash } from '../accounts/sessions';
 import { landCard, landRecord, newCardLink, newConsent, newPhoto } from './bodies';
+import { sessionCookie } from './sessionCookie';
 import { asAdmin, openWorld, PASSWORD, type Coach, type World } from './world';
-
-jest.setTimeout(90_000);
 
 let world: World;
 beforeAll(async () => (world = await openWorld()), 60_000);
@@ -15,7 +14,7 @@ const CODE = 'a'.repeat(43);
 async function asOf(email: string, password = PASSWORD): Promise<Record<string, string>> {
   const answer = await world.signIn(email, password);
   expect(answer.status).toBe(201);
-  return { cookie: answer.headers.get('set-cookie')!.split(';')[0]! };
+  return { cookie: sessionCookie(answer.headers).split(';')[0]! };
 }
 
 /** What somebody who knew the password made for later: codes, a session, an invitation, a link for a colleague. */

@@ -21,6 +21,7 @@ import { addAccount } from '../store/accounts';
 import { inAcademy, openDatabase } from '../store/database';
 import { addMethodVersion } from '../store/methods';
 import { migrate } from '../store/migrate';
+import { sessionCookie } from './sessionCookie';
 import { MIGRATED } from './templates';
 
 export const APPLICATION_PASSWORD = 'a password for tests alone';
@@ -183,7 +184,7 @@ export async function openWorld({ publicOrigin }: { publicOrigin?: string } = {}
     const { email, demo: _demo, ...identity } = accounts[index]!;
     if (publicOrigin) return { identity, email, ask, headers: {} };
     const answer = await signIn(email);
-    const cookie = answer.headers.get('set-cookie')!.split(';')[0]!;
+    const cookie = sessionCookie(answer.headers).split(';')[0]!;
     const headers = { cookie, [OWNER_HEADER]: ownerOf(identity) };
     return { identity, email, ask: asker(origin, headers), headers };
   };
