@@ -94,7 +94,6 @@ test('two coaches in two browsers: invited, both in, and access ended at once', 
   browser,
   product,
 }) => {
-  test.setTimeout(120_000);
   await startAcademy(page, product, 'host@windy.example');
   await openAcademy(page, product);
   const link = await linkOf(page);
@@ -120,7 +119,6 @@ test('two coaches in two browsers: invited, both in, and access ended at once', 
 });
 
 test('the password is changed, and other sessions end with it', async ({ page, browser, product }) => {
-  test.setTimeout(90_000);
   await startAcademy(page, product, 'keys@windy.example');
   const other = await browser.newContext();
   const elsewhere = await other.newPage();
@@ -148,7 +146,6 @@ test('a colleague who forgot the password sets a new one by the link an owner ha
   browser,
   product,
 }) => {
-  test.setTimeout(90_000);
   await startAcademy(page, product, 'helper@windy.example');
   await openAcademy(page, product);
   const other = await browser.newContext();
@@ -171,7 +168,6 @@ test('a colleague who forgot the password sets a new one by the link an owner ha
 });
 
 test('a coach who forgot the password comes back by a recovery code, once', async ({ page, product }) => {
-  test.setTimeout(90_000);
   await startAcademy(page, product, 'codes@windy.example');
   await openAcademy(page, product);
   await page.getByLabel('Your password, to make codes').fill(LONG);

@@ -43,7 +43,6 @@ test('a left-hander’s card is sent, read with no account, ticked, and hurts; t
   product,
   browser,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, product);
   await openCard(page, product, 'Ferris Quillon');
   await expect(page.getByTestId('card-view')).not.toContainText(/\b(lead|trail)\b/i);
@@ -128,7 +127,6 @@ test('before and after go on a card with the student’s own yes, and come off i
   product,
   browser,
 }) => {
-  test.setTimeout(90_000);
   await signIn(page, product);
   await openCard(page, product, 'Tamsin Wrenlow');
   await page.getByRole('checkbox', { name: 'Photos, before and after' }).click();
@@ -168,7 +166,6 @@ test('a coach’s choices stand on the card, are kept, and what the student hold
   product,
   browser,
 }) => {
-  test.setTimeout(90_000);
   const { link } = await sent(page, product, 'Gunnar Oxthwaite');
   const { context, phone } = await phoneOf(browser);
   await phone.goto(link);
@@ -192,7 +189,6 @@ test.describe('where the phone keeps it', () => {
     product,
     browser,
   }) => {
-    test.setTimeout(120_000);
     const { link, club } = await sent(page, product, 'Tamsin Wrenlow');
     const { context, phone } = await phoneOf(browser, { serviceWorkers: 'allow' });
     await phone.goto(link);
@@ -218,7 +214,6 @@ test.describe('where the phone keeps it', () => {
   });
 
   test('a browser that holds the app opens a card as a card', async ({ page, product, browser }) => {
-    test.setTimeout(90_000);
     const { link, club } = await sent(page, product, 'Odile Brandvold');
     const { context, phone } = await phoneOf(browser, { serviceWorkers: 'allow' });
     await context.addCookies([await product.sessionOf('coach@lanternhill.example')]);
@@ -250,7 +245,6 @@ test('on paper it is one side, A4 and Letter, for a left-hander and for a sore k
   product,
   browser,
 }) => {
-  test.setTimeout(150_000);
   await signIn(page, product);
   for (const name of ['Ferris Quillon', 'Bartolo Kettlesand']) {
     await openCard(page, product, name);
@@ -275,7 +269,6 @@ test('a drill of one’s own: written, offered where it fits, out as a file and 
   page,
   product,
 }) => {
-  test.setTimeout(90_000);
   await signIn(page, product);
   await page.goto(`${product.origin}/drills`);
   await press(page, 'Write a drill');

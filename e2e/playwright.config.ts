@@ -20,8 +20,9 @@ const wide = { viewport: { width: 1280, height: 800 } };
 export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  // Long, for a machine that is at work elsewhere: what passes does not wait.
+  timeout: 240_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   // Every test brings its own students or leaves the demo's as it found them.
   fullyParallel: true,
@@ -32,7 +33,7 @@ export default defineConfig({
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ? [['list'], ['json']] : [['list']],
   use: {
     launchOptions,
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     trace: process.env.TRACE ? 'retain-on-failure' : 'off',
     serviceWorkers: 'block',
   },

@@ -409,6 +409,10 @@ export async function takeFile(page: Page, name: string, text: string): Promise<
   await chooser.setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
 }
 
+/** A condition that keeps to one student's rows: other tests write to the same database. */
+export const ofStudent = (name: string): string =>
+  `student_id = (select id from student where name = '${name}')`;
+
 interface Agreed {
   student: string;
   reading: string;

@@ -244,7 +244,6 @@ async function inBothLights(page: Page, screen: string): Promise<void> {
 
 for (const [name, { screens, walk }] of Object.entries(WALKS)) {
   test(`no serious accessibility finding: ${name}`, async ({ page, product }) => {
-    test.setTimeout(180_000);
     if (!isWide(page)) await lightAsTheDevice(page, product);
     const visited = new Set<string>();
     await walk(page, product, async (route, path) => {

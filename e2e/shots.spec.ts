@@ -121,7 +121,6 @@ test('ten thousand shots from a file: on the device in under two seconds, and al
   page,
   product,
 }) => {
-  test.setTimeout(90_000);
   await signIn(page, product);
   await openShots(page, 'Odile Brandvold');
   const before = await countOf(page);

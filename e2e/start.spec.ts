@@ -66,7 +66,6 @@ test('a database that does not answer: said, and nothing is left running', async
 });
 
 test('DATABASE_URL is respected, a second start is up within 10 s, and Ctrl-C stops it', async () => {
-  test.setTimeout(120_000);
   const environment = { PORT: '47313', DATABASE_URL: process.env.TEST_DATABASE_URL! };
   await start(environment, /Ready at/);
   const second = await start(environment, /password:/);
@@ -78,7 +77,6 @@ test('DATABASE_URL is respected, a second start is up within 10 s, and Ctrl-C st
 });
 
 test('--empty starts with no demo, and what it does not know is named', async () => {
-  test.setTimeout(120_000);
   const strange = await start({ PORT: '47314' }, undefined, ['--full']);
   expect(strange.output).toContain('Expected --empty or nothing, found "--full".');
   const admin = new Client({ connectionString: process.env.TEST_DATABASE_URL! });

@@ -64,7 +64,6 @@ test.describe('with the shell kept', () => {
     page,
     product,
   }) => {
-    test.setTimeout(180_000);
     const name = 'Ruben Dandelisle';
     await signIn(page, product);
     await shellKept(page);
@@ -147,7 +146,6 @@ test('a trial by hand alone, left-handed: one tap for each thing, undo, and pain
   page,
   product,
 }) => {
-  test.setTimeout(120_000);
   const name = 'Ferris Quillon';
   await signIn(page, product);
   await agreeOnFlare(page, name, '8-iron');
@@ -227,7 +225,6 @@ test('several changes at once are taken apart, and what helped alone is agreed',
   page,
   product,
 }) => {
-  test.setTimeout(150_000);
   const name = 'Gunnar Oxthwaite';
   await signIn(page, product);
   await openLesson(page, name, '6-iron');
@@ -301,7 +298,6 @@ test('a quick try of five and five, typed from a monitor: dealt shot by shot, ev
   page,
   product,
 }) => {
-  test.setTimeout(120_000);
   const name = 'Ferris Quillon';
   await signIn(page, product);
   await agreeOnFlare(page, name, '9-iron');
@@ -356,7 +352,6 @@ test('a monitor’s file straight into A and B: one row for each shot hit, in th
   page,
   product,
 }) => {
-  test.setTimeout(120_000);
   const name = 'Gunnar Oxthwaite';
   await signIn(page, product);
   await agreeOnFlare(page, name, '5-iron');

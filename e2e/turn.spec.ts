@@ -146,7 +146,6 @@ test('a leg that hurts is not built upon, and its turn is not asked for; where n
 });
 
 test('the phone as a gauge: zero, turn, steady, taken; and wandering', async ({ page, product }) => {
-  test.setTimeout(120_000);
   const session = await page.context().newCDPSession(page);
   await turnPhone(session, 100);
   await signIn(page, product);
