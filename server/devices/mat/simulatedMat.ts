@@ -1,5 +1,4 @@
-import { seeded } from '@pedastance/core/statistics';
-import { bell, chanceFrom } from '../chance';
+import { bell, chanceFrom, quickChanceFrom } from '../chance';
 import { routeOf, type MatHabit, type MatMoment, type MatRouteName } from './habits';
 import type { MatFrame, PressureMat } from './types';
 
@@ -216,8 +215,7 @@ export function simulatedMat(on: OnTheMat): PressureMat {
     grid: MAT_GRID,
     frame(number): MatFrame {
       const at = (1000 * number) / MAT_RATE;
-      // Hundreds of draws a frame, a hundred frames a second, for every mat that is looked at: a hash seeds them.
-      const chance = seeded(Math.floor(2 ** 32 * chanceFrom('mat frame', on.seed, number)()));
+      const chance = quickChanceFrom('mat frame', on.seed, number);
       const { moment, weight } = placeAt(on, swingOf(numberAt(at)), at);
       const load = FULL_LOAD * weight * (1 + 0.008 * bell(chance));
       const lead = (load * (moment.lead + 0.5 * bell(chance))) / 100;
