@@ -111,6 +111,7 @@ export interface AcademyPeople {
 /** An open session of one's own. */
 export interface OwnSession {
   id: string;
+  /** The browser, as a coach knows it; empty where it did not say. */
   device: string;
   openedAt: string;
   expiresAt: string;

@@ -16,3 +16,4 @@ export * from './judgement';
 export * from './method';
 export * from './owner';
 export * from './limits';
+export * from './passkeys';

@@ -71,7 +71,9 @@ export type AuditAct =
   | 'password reset'
   | 'recovery codes made'
   | 'recovery code used'
-  | 'consent withdrawn';
+  | 'consent withdrawn'
+  | 'passkey made'
+  | 'passkey ended';
 
 /** What was done with data or access, by whom and when; the student's name while there is one. */
 export interface AuditEntry {

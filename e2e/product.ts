@@ -1,3 +1,4 @@
+import { sessionCookie } from '../server/test/sessionCookie';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
@@ -155,7 +156,7 @@ export class Product {
       headers: { origin: this.origin, 'content-type': 'application/json' },
       body: JSON.stringify({ email, password: PASSWORD }),
     });
-    const [name, value] = answer.headers.getSetCookie()[0]!.split(';')[0]!.split('=') as [string, string];
+    const [name, value] = sessionCookie(answer.headers).split(';')[0]!.split('=') as [string, string];
     const session = { name, value };
     this.sessions.set(email, session);
     return { ...session, url: this.origin };

@@ -98,6 +98,8 @@ async function start() {
           say(
             'For this machine alone: to be reached from elsewhere, or through a proxy, it needs PUBLIC_ORIGIN.',
           );
+        if (!process.env.PUBLIC_ORIGIN && host === '127.0.0.1')
+          say(`Passkeys need a name in the address: http://localhost:${port}`);
         if (demoSignIn && !process.env.PUBLIC_ORIGIN)
           say(`Demo sign-in: ${demoSignIn.email}  password: ${demoSignIn.password}`);
       },

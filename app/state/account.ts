@@ -102,6 +102,17 @@ async function enterBy(open: () => Promise<Session>): Promise<void> {
 
 export const signIn = (body: SignIn): Promise<void> => enterBy(() => api.signIn(body));
 
+/** Whether this browser has passkeys, and the site a name for them. */
+export const hasPasskeys = (): boolean =>
+  'PublicKeyCredential' in globalThis && !/^[\d.]+$|^\[/.test(location.hostname);
+
+/** Signs in by a passkey; the device's own dialog comes first, and holds nothing up. */
+export async function signInByPasskey(): Promise<void> {
+  const { askPasskey } = await import('./passkeys');
+  const answer = await askPasskey();
+  await enterBy(() => api.signInByPasskey(answer));
+}
+
 /** Begins an academy of one's own, and enters it. */
 export const startAcademy = (body: StartAcademy): Promise<void> => enterBy(() => api.startAcademy(body));
 

@@ -9,6 +9,7 @@ import type {
   NewInvite,
   NewMatSession,
   OwnSession,
+  PasskeySignIn,
   PhotoListed,
   ResetOf,
   StartAcademy,
@@ -86,8 +87,12 @@ async function exchange(method: string, path: string, owner: string | null, body
   }
 }
 
-const ask = async (method: string, path: string, owner: string | null, body?: unknown): Promise<Answer> =>
-  checkedAnswer(await exchange(method, path, owner, body));
+export const ask = async (
+  method: string,
+  path: string,
+  owner: string | null,
+  body?: unknown,
+): Promise<Answer> => checkedAnswer(await exchange(method, path, owner, body));
 
 /** An answer that is what was asked for. @throws ServerAway, ServerFailed or Refused */
 function checkedAnswer(answer: (Answer & { status: number }) | null): Answer {
@@ -101,7 +106,7 @@ function checkedAnswer(answer: (Answer & { status: number }) | null): Answer {
   throw answer.status >= 500 ? new ServerFailed(problem) : new Refused(problem);
 }
 
-const read = async <Value>(path: string, owner: string | null): Promise<Value> =>
+export const read = async <Value>(path: string, owner: string | null): Promise<Value> =>
   (await ask('GET', path, owner)).value as Value;
 
 /** A picture's bytes. @throws ServerAway, ServerFailed or Refused */
@@ -189,6 +194,8 @@ export const api = {
   resetOf: async (code: string) => (await ask('POST', '/api/reset', null, { code })).value as ResetOf,
   resetPassword: (code: string, password: string) => ask('PUT', '/api/reset', null, { code, password }),
   changePassword: (owner: string, body: ChangePassword) => ask('PUT', '/api/password', owner, body),
+  signInByPasskey: async (answer: PasskeySignIn) =>
+    (await ask('POST', '/api/session/passkey', null, answer)).value as Session,
   sessions: (owner: string) => read<OwnSession[]>('/api/sessions', owner),
   endSession: (owner: string, id: string) => ask('DELETE', '/api/sessions', owner, { id }),
   recoveryLeft: (owner: string) => read<{ left: number }>('/api/recovery-codes', owner),

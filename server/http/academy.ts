@@ -41,6 +41,7 @@ import { noteAct } from '../store/audit';
 import { inAcademy } from '../store/database';
 import { addMethodVersion } from '../store/methods';
 import { insertRow } from '../store/rows';
+import { deviceName } from './deviceName';
 import { parsedBody } from './guards';
 import { badInput, Refusal } from './problems';
 import type { Services } from './services';
@@ -272,7 +273,8 @@ export const newPassword =
 export const listSessions =
   ({ pool }: Services): RequestHandler =>
   async (request, response) => {
-    response.json(await ownSessions(pool, tokenOf(request), new Date()));
+    const own = await ownSessions(pool, tokenOf(request), new Date());
+    response.json(own.map((each) => ({ ...each, device: deviceName(each.device) })));
   };
 
 export const endSession =

@@ -5,6 +5,7 @@ import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { challengesBy } from '../accounts/challenges';
 import { knownDevices } from '../accounts/knownDevices';
 import { sessions } from '../accounts/sessions';
 import { boundedBody } from './bounds';
@@ -121,12 +122,17 @@ const guards = (services: Services): Record<Route['access'], RequestHandler[]> =
 /** The Express app: guards first, then every route with its own access, then the web app. */
 export function createApp(
   settings: AppSettings,
-  given: Omit<Services, 'knownDevices'>,
+  given: Omit<Services, 'knownDevices' | 'challenges'>,
   log: Logger,
 ): Express {
   const { publicOrigin } = settings;
   const secure = publicOrigin !== undefined;
-  const services = { ...given, knownDevices: knownDevices(settings.sessionSecret, secure) };
+  const { sessionSecret } = settings;
+  const services: Services = {
+    ...given,
+    knownDevices: knownDevices(sessionSecret, secure),
+    challenges: challengesBy(sessionSecret),
+  };
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', settings.trustedProxies);
@@ -143,7 +149,7 @@ export function createApp(
   app.use('/api/card-links', express.json({ limit: CARD_LINK_LIMIT }));
   app.use('/api/entries', express.json({ limit: ENTRY_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), boundedBody);
-  app.use('/api', sessions(services.pool, settings.sessionSecret, secure));
+  app.use('/api', sessions(services.pool, sessionSecret, secure));
   const before = guards(services);
   for (const { method, path, access, handler } of routes(services, publicOrigin === undefined)) {
     app[method](path, ...before[access], handler);

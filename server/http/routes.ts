@@ -56,6 +56,14 @@ import {
   startOwnAcademy,
   takeInviteBack,
 } from './academy';
+import {
+  keepPasskey,
+  listPasskeys,
+  passkeyChallenge,
+  passkeyOptions,
+  removePasskey,
+  signInByPasskey,
+} from './passkeys';
 import { checkedPhoto, photoPicture, removePhoto, studentPhotos } from './photos';
 import { recover, recoveryLeft, renewRecovery } from './recovery';
 import { academyPrivacy, askForErasure, checkedConsent, studentPrivacy, takeErasureBack } from './privacy';
@@ -116,6 +124,22 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
     { method: 'put', path: '/api/recovery', access: anyone, handler: recover(services) },
     { method: 'get', path: '/api/recovery-codes', access: instructor, handler: recoveryLeft(services) },
     { method: 'post', path: '/api/recovery-codes', access: instructor, handler: renewRecovery(services) },
+    {
+      method: 'post',
+      path: '/api/passkeys/options',
+      access: instructor,
+      handler: passkeyOptions(services),
+    },
+    { method: 'post', path: '/api/passkeys', access: instructor, handler: keepPasskey(services) },
+    { method: 'get', path: '/api/passkeys', access: instructor, handler: listPasskeys(services) },
+    { method: 'delete', path: '/api/passkeys', access: instructor, handler: removePasskey(services) },
+    {
+      method: 'post',
+      path: '/api/session/passkey/options',
+      access: anyone,
+      handler: passkeyChallenge(services),
+    },
+    { method: 'post', path: '/api/session/passkey', access: anyone, handler: signInByPasskey(services) },
     { method: 'get', path: '/api/sessions', access: instructor, handler: listSessions(services) },
     { method: 'delete', path: '/api/sessions', access: instructor, handler: endSession(services) },
     { method: 'get', path: '/api/changes', access: instructor, handler: reading(services, changes) },

@@ -1,5 +1,6 @@
 import type { Pool } from 'pg';
 import type { Attempts } from '../accounts/attempts';
+import type { Challenges } from '../accounts/challenges';
 import type { KnownDevices } from '../accounts/knownDevices';
 import type { MatFeed } from './matFeed';
 import type { ShotFeed } from './shotFeed';
@@ -11,6 +12,7 @@ export interface Services {
   shotFeed: ShotFeed;
   matFeed: MatFeed;
   knownDevices: KnownDevices;
+  challenges: Challenges;
   /** The time between two swings of the simulated student, ms. */
   standInPaceMs: number;
 }

@@ -17,6 +17,7 @@ export async function keepHouse(pool: Pool, now: Date, erasuresFile?: string): P
   const done = await Promise.allSettled([
     erasing(),
     pool.query('select sessions_clear($1)', [now]),
+    pool.query('select challenges_clear($1)', [now]),
     pool.query('delete from sign_in_attempts where expire < $1', [now.getTime()]),
     pool.query('select stand_in_shots_clear($1)', [shotsBefore]),
   ]);

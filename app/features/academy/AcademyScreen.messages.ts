@@ -29,7 +29,7 @@ export const messages = {
   newPassword: 'New password',
   changePassword: 'Change the password',
   passwordChanged:
-    'Changed. Every other session has ended, and so have recovery codes, links and invitations that you made. Make new codes.',
+    'Changed. Every other session has ended, and so have passkeys, recovery codes, links and invitations that you made. Make new codes.',
   sessions: 'Where you are signed in',
   thisOne: 'this one',
   opened: (day: string) => `opened ${day}`,
@@ -44,6 +44,16 @@ export const messages = {
   makeCodes: 'Make new codes',
   codesOnce: 'Write these down or print them. They are shown once; the old ones work no more.',
   copyCodes: 'Copy the codes',
+  passkeys: 'Passkeys',
+  passkeysWhy:
+    'Sign in with a finger, a face or the lock of this device. A passkey ends with a new password; keep recovery codes beside it.',
+  passkeysNotHere:
+    'Passkeys need a browser that has them, and an address with a name: https://…, or http://localhost.',
+  passkeyMade: (made: string, used: string | null) =>
+    used ? `made ${made}, last used ${used}` : `made ${made}, not used yet`,
+  endPasskey: 'End this passkey',
+  passwordForPasskey: 'Your password, to make a passkey',
+  makePasskey: 'Make a passkey',
   privacy: 'Students’ data',
   waiting: 'Waiting to be erased',
   waitsSince: (by: string, when: string) => `asked by ${by}, ${when}; erased a day later`,
@@ -68,6 +78,8 @@ export const messages = {
     'recovery codes made': 'made recovery codes',
     'recovery code used': 'came back by a recovery code',
     'consent withdrawn': 'noted a yes taken back for',
+    'passkey made': 'made a passkey',
+    'passkey ended': 'ended a passkey',
   },
   aStudent: 'a student',
   dataInAndOut: 'Records in and out',

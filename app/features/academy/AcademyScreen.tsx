@@ -5,6 +5,7 @@ import { Page } from '../../ui/Page';
 import { Body } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
 import { Keys } from './Keys';
+import { Passkeys } from './Passkeys';
 import { People } from './People';
 import { Privacy } from './Privacy';
 import { Recovery } from './Recovery';
@@ -19,6 +20,7 @@ export function AcademyScreen() {
       <Body className="text-lg font-semibold">{identity.academyName}</Body>
       <People identity={identity} />
       <Keys identity={identity} />
+      <Passkeys identity={identity} />
       <Recovery identity={identity} />
       <Sessions identity={identity} />
       {identity.role !== 'instructor' && <Privacy identity={identity} />}

@@ -9,10 +9,6 @@ import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
 import { useAsked } from '../../state/useAsked';
 
-/** What a browser calls itself, cut down to what a coach knows it by. */
-const deviceName = (device: string): string =>
-  /\(([^;)]+)/.exec(device)?.[1]?.trim() || messages.unknownDevice;
-
 /** Where one is signed in, with a way to end each other session. */
 export function Sessions({ identity }: { identity: Identity }) {
   const owner = ownerOf(identity);
@@ -24,7 +20,7 @@ export function Sessions({ identity }: { identity: Identity }) {
       {value?.map(({ id, device, openedAt, here }) => (
         <View key={id} className="flex-row items-center justify-between gap-2 border-b border-grid py-2">
           <View className="flex-1">
-            <Body>{deviceName(device)}</Body>
+            <Body>{device || messages.unknownDevice}</Body>
             <Quiet>{here ? messages.thisOne : messages.opened(dayAndTime(openedAt))}</Quiet>
           </View>
           {!here && (

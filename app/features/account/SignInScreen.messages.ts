@@ -15,5 +15,6 @@ export const messages = {
   password: 'Password',
   signingIn: 'Signing in …',
   signIn: 'Sign in',
+  byPasskey: 'Sign in with a passkey',
   coachingSupportNotMedicalAdvice: 'Coaching support, not medical advice.',
 };

@@ -1,7 +1,7 @@
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { signIn, useAccount } from '../../state/account';
+import { hasPasskeys, signIn, signInByPasskey, useAccount } from '../../state/account';
 import { troubleWords } from './troubleWords';
 import { Button } from '../../ui/Button';
 import { Field } from '../../ui/Field';
@@ -16,18 +16,22 @@ export function SignInScreen() {
   const [busy, setBusy] = useState(false);
   const expiredFor = useAccount((state) => (state.status === 'expired' ? state.identity : null));
 
-  const submit = async () => {
-    if (!email.includes('@')) return setTrouble(messages.eMailAddressExpectedName(email));
-    if (!password) return setTrouble(messages.passwordExpectedOneFoundNothing);
+  const enter = async (by: () => Promise<void>) => {
     setBusy(true);
     setTrouble('');
     try {
-      await signIn({ email, password });
+      await by();
     } catch (error) {
       setTrouble(troubleWords(error));
     } finally {
       setBusy(false);
     }
+  };
+
+  const submit = async () => {
+    if (!email.includes('@')) return setTrouble(messages.eMailAddressExpectedName(email));
+    if (!password) return setTrouble(messages.passwordExpectedOneFoundNothing);
+    await enter(() => signIn({ email, password }));
   };
 
   return (
@@ -66,6 +70,14 @@ export function SignInScreen() {
           disabled={busy}
           onPress={() => void submit()}
         />
+        {hasPasskeys() && (
+          <Button
+            look="plain"
+            words={messages.byPasskey}
+            disabled={busy}
+            onPress={() => void enter(signInByPasskey)}
+          />
+        )}
         <Link href="/recover" className="min-h-[48px] py-3">
           <Body tone="lagoon" className="font-semibold underline">
             {messages.forgot}
