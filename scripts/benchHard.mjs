@@ -167,16 +167,43 @@ async function transfer(figure, environment, product) {
   }
 }
 
+const CROWDS = {
+  alone: 'by themselves',
+  thirty: 'beside 30 live mats',
+  hundred: 'beside 100 live mats over ten academies',
+  line: 'beside a line of 400 MB',
+  signIns: 'beside thirty sign-ins at once, again and again',
+  unread: 'beside twelve exports that nobody reads',
+};
+
+/** Twenty coaches at work beside what others take. */
+async function crowded(figure, environment, product) {
+  const { kinds, late } = await measured('crowded.ts', {
+    ...environment,
+    SERVER_PROCESS: String(await product.restart()),
+  });
+  for (const [kind, { median, p95, failed, memory }] of Object.entries(kinds))
+    figure(
+      `Twenty coaches at work ${CROWDS[kind]}, 95%`,
+      `${ms(p95)}, ${failed} failed; server ${Math.round(memory)} MB`,
+      'at most 250 ms, 0; under 400 MB',
+      p95 <= 250 && failed === 0 && memory < 400,
+      `median ${ms(median)}`,
+    );
+  figure('… the newest frame of 100 mats late by, 95%', ms(late.p95), 'at most 200 ms', late.p95 <= 200);
+}
+
 /** All of it; `figure` takes a row of the table. `only` names one part. */
 export async function benchHard(figure, only) {
   const wanted = (part) => !only || only === part;
   if (wanted('kills')) await kills(figure);
-  if (!['bodies', 'coaches', 'large', 'transfer'].some(wanted)) return;
+  if (!['bodies', 'coaches', 'crowded', 'large', 'transfer'].some(wanted)) return;
   const product = await serveForNow();
   const environment = { ORIGIN: product.origin, ADMIN_URL: product.adminUrl };
   try {
     if (wanted('bodies')) await badBodies(figure, environment);
     if (wanted('coaches')) await coaches(figure, environment);
+    if (wanted('crowded')) await crowded(figure, environment, product);
     if (wanted('transfer')) await transfer(figure, environment, product);
     if (wanted('large')) await large(figure, environment, product.origin);
   } finally {
