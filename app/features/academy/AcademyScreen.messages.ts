@@ -8,6 +8,7 @@ export const messages = {
   you: 'you',
   since: (day: string) => `since ${day}`,
   ended: (day: string) => `access ended ${day}`,
+  onlyOwner: 'You are the only owner. A second one could let you back in, should password and codes be lost.',
   makeOwner: (name: string) => `Make ${name} an owner`,
   makeInstructor: (name: string) => `Make ${name} an instructor`,
   endAccess: (name: string) => `End access of ${name}`,

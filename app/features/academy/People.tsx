@@ -105,6 +105,7 @@ export function People({ identity }: { identity: Identity }) {
   const [link, setLink] = useState<MadeLink | null>(null);
   const me = value?.colleagues.find(({ id }) => id === identity.instructorId);
   const mayChange = me?.role === 'owner';
+  const owners = value?.colleagues.filter(({ role, endedAt }) => role === 'owner' && !endedAt) ?? [];
   const invite = (role: Role) =>
     doing(async () => {
       const { code } = await api.invite(owner, { role });
@@ -130,6 +131,7 @@ export function People({ identity }: { identity: Identity }) {
           }
         />
       ))}
+      {mayChange && owners.length === 1 && <Quiet>{messages.onlyOwner}</Quiet>}
       {trouble !== '' && (
         <Notice kind="trouble" live>
           {trouble}
