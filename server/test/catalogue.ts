@@ -9,6 +9,8 @@ export const WITHOUT_STUDENTS: Record<string, string> = {
   invite: 'coaches',
   reset_link: 'coaches',
   recovery_code: 'coaches',
+  passkey: 'coaches',
+  answered_challenge: 'hashes of challenges that passkeys answered',
   house_method: 'what an academy teaches',
   drill: 'what an academy teaches',
   own_ladder: 'what an academy teaches',
