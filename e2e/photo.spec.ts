@@ -11,7 +11,18 @@ import {
   STANDING,
   whereToTap,
 } from '../server/test/photographs';
-import { expect, openLesson, press, shellKept, signIn, step, student, test, type Product } from './product';
+import {
+  expect,
+  ofStudent,
+  openLesson,
+  press,
+  shellKept,
+  signIn,
+  step,
+  student,
+  test,
+  type Product,
+} from './product';
 
 /** As Ferris Quillon of the demo stands here: left-handed, in shoes of that build. */
 const FERRIS = { ...STANDING, hand: 'left' as const, shoe: { length: 305, breadth: 112 } };
@@ -208,8 +219,23 @@ test('what is no photo to measure by is told, and nothing is lost', async ({ pag
   await expect(page.getByRole('alert')).toContainText('These corners make no sheet');
 });
 
+/** How many photos of a student the server has, with their readings. */
+async function photosKept(product: Product, name: string): Promise<number> {
+  const [row] = await product.sql<{ count: number }>(
+    `select count(*)::int as count from photo join reading_entry using (academy_id, student_id, address_id)
+     where ${ofStudent(name)}`,
+  );
+  return row!.count;
+}
+
 /** Measures a photo whose sheet is found, and records what was read. */
-async function measureAndRecord(page: Page, file: Buffer, at: ReturnType<typeof whereToTap>): Promise<void> {
+async function measureAndRecord(
+  page: Page,
+  product: Product,
+  file: Buffer,
+  at: ReturnType<typeof whereToTap>,
+): Promise<void> {
+  const before = await photosKept(product, 'Ruben Dandelisle');
   // What is being sent stands above the photo, and moves it while it is tapped.
   await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
   await step(page, 'photo');
@@ -221,6 +247,8 @@ async function measureAndRecord(page: Page, file: Buffer, at: ReturnType<typeof 
   await step(page, 'keep');
   await press(page, /^Record/);
   await expect(page.getByText(/Recorded: /)).toBeVisible();
+  // What was recorded earlier in the lesson stands there too: this one is done when it has arrived.
+  await expect.poll(() => photosKept(product, 'Ruben Dandelisle'), { timeout: 60_000 }).toBe(before + 1);
 }
 
 test('before and after: two photos at one scale beside each other and one over the other, then one is deleted', async ({
@@ -244,12 +272,12 @@ test('before and after: two photos at one scale beside each other and one over t
   await allowPhotos(page, product, 'Ruben Dandelisle');
   await openLesson(page, 'Ruben Dandelisle', '7-iron');
   const lesson = page.url();
-  await measureAndRecord(page, await photos[0]!.file, photos[0]!.at);
+  await measureAndRecord(page, product, await photos[0]!.file, photos[0]!.at);
   await page.goto(lesson);
   await step(page, 'club');
   await page.getByRole('radio', { name: '7-iron', exact: true }).click();
   await press(page, 'Place the feet');
-  await measureAndRecord(page, await photos[1]!.file, photos[1]!.at);
+  await measureAndRecord(page, product, await photos[1]!.file, photos[1]!.at);
   await expect(page.getByTestId('status-strip')).toBeEmpty({ timeout: 20_000 });
   await page.goto(`${product.origin}/students`);
   await student(page, 'Ruben Dandelisle').click();
