@@ -42,7 +42,8 @@ class Turns {
 
 /**
  * A lane in which one piece of work is done at a time, and sources take turns: however many one of them sends, another's
- * first is next but one. Those ahead have places of their own, and go before the others.
+ * first is next but one. Those ahead have places of their own, and go before the others, but never two of them while others
+ * wait: a crowd of them does not keep the others out either.
  * @param mostOfOne so many of one source wait at most
  * @param most so many wait at most in all, and as many ahead
  * @returns does work of a source when its turn comes; rejects with LaneFull
@@ -50,9 +51,13 @@ class Turns {
 export function fairLane(mostOfOne: number, most: number) {
   const [ahead, others] = [new Turns(mostOfOne, most), new Turns(mostOfOne, most)];
   let busy = false;
+  let wasAhead = false;
 
   const next = (): void => {
-    const start = ahead.take() ?? others.take();
+    const [first, second] = wasAhead ? [others, ahead] : [ahead, others];
+    const ofFirst = first.take();
+    const start = ofFirst ?? second.take();
+    wasAhead = (ofFirst ? first : second) === ahead;
     busy = start !== undefined;
     start?.();
   };

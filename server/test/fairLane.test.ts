@@ -63,3 +63,16 @@ test('a known device goes before a crowd from everywhere, which fills no place o
   expect(done.indexOf('coach')).toBeLessThanOrEqual(1);
   await Promise.all(crowd);
 });
+
+test('a crowd of known devices keeps nobody from their turn', async () => {
+  const lane = fairLane(20, 200);
+  const done: string[] = [];
+  const work = (name: string) => async () => {
+    await pause(2);
+    done.push(name);
+  };
+  const crowd = Array.from({ length: 15 }, (_one, at) => lane('known', work(`known ${at}`), true));
+  await lane('coach', work('coach'));
+  expect(done.indexOf('coach')).toBeLessThanOrEqual(2);
+  await Promise.all(crowd);
+});
