@@ -1,5 +1,6 @@
 import type { AcceptInvite, SignIn, StartAcademy } from '@pedastance/contract';
 import { ownerOf, type Identity } from '@pedastance/contract/owner';
+import { hasName } from '@pedastance/contract/passkeySite';
 import { create } from 'zustand';
 import { api, isSignedOut, Refused, type Session } from './api';
 import { deviceDatabase, KEPT_IDENTITY } from './database';
@@ -103,8 +104,7 @@ async function enterBy(open: () => Promise<Session>): Promise<void> {
 export const signIn = (body: SignIn): Promise<void> => enterBy(() => api.signIn(body));
 
 /** Whether this browser has passkeys, and the site a name for them. */
-export const hasPasskeys = (): boolean =>
-  'PublicKeyCredential' in globalThis && !/^[\d.]+$|^\[/.test(location.hostname);
+export const hasPasskeys = (): boolean => 'PublicKeyCredential' in globalThis && hasName(location.hostname);
 
 /** Signs in by a passkey; the device's own dialog comes first, and holds nothing up. */
 export async function signInByPasskey(): Promise<void> {

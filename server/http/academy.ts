@@ -41,7 +41,7 @@ import { noteAct } from '../store/audit';
 import { inAcademy } from '../store/database';
 import { addMethodVersion } from '../store/methods';
 import { insertRow } from '../store/rows';
-import { deviceName } from './deviceName';
+import { withDeviceNames } from './deviceName';
 import { parsedBody } from './guards';
 import { badInput, Refusal } from './problems';
 import type { Services } from './services';
@@ -273,8 +273,7 @@ export const newPassword =
 export const listSessions =
   ({ pool }: Services): RequestHandler =>
   async (request, response) => {
-    const own = await ownSessions(pool, tokenOf(request), new Date());
-    response.json(own.map((each) => ({ ...each, device: deviceName(each.device) })));
+    response.json(withDeviceNames(await ownSessions(pool, tokenOf(request), new Date())));
   };
 
 export const endSession =

@@ -1,5 +1,6 @@
 import { AskForPasskey, EndPasskey, NewPasskey, PasskeySignIn } from '@pedastance/contract';
 import { MOST_PASSKEYS } from '@pedastance/contract/passkeys';
+import { hasName } from '@pedastance/contract/passkeySite';
 import {
   generateAuthenticationOptions,
   generateRegistrationOptions,
@@ -12,7 +13,7 @@ import { tokenHash } from '../accounts/sessions';
 import { accountByEmail, ownAccount } from '../store/accounts';
 import { addPasskey, endPasskey, findPasskey, notePasskeyUse, ownPasskeys } from '../store/passkeys';
 import { countedAttempt } from './academy';
-import { deviceName } from './deviceName';
+import { withDeviceNames } from './deviceName';
 import { parsedBody } from './guards';
 import { badInput, Refusal } from './problems';
 import type { Services } from './services';
@@ -27,9 +28,9 @@ function siteOf(request: Request): { id: string; origin: string } {
   // Every write has been found to come from the site itself before, whatever a proxy calls the server.
   const origin = request.get('origin')!;
   const { hostname } = new URL(origin);
-  if (/^[\d.]+$|^\[/.test(hostname))
+  if (!hasName(hostname))
     throw new Refusal(409, 'no-name', 'Passkeys need a name in the address', {
-      detail: `On this machine open http://localhost instead of http://${hostname}.`,
+      detail: 'On the server’s own machine that is http://localhost.',
     });
   return { id: hostname, origin };
 }
@@ -110,8 +111,7 @@ export const keepPasskey =
 export const listPasskeys =
   ({ pool }: Services): RequestHandler =>
   async (request, response) => {
-    const own = await ownPasskeys(pool, tokenHash(request.sessionID), new Date());
-    response.json(own.map((each) => ({ ...each, device: deviceName(each.device) })));
+    response.json(withDeviceNames(await ownPasskeys(pool, tokenHash(request.sessionID), new Date())));
   };
 
 export const removePasskey =
@@ -140,12 +140,14 @@ const notKnown = (): Refusal =>
     detail: 'It may have ended. Sign in with the password.',
   });
 
-/** Whether a passkey answered a challenge of this server's, for the first time. */
-async function answered(services: Services, request: Request, given: PasskeySignIn) {
+/** The account of a passkey that answered a challenge of this server's, for the first time. @throws Refusal */
+async function answeredFor(services: Services, request: Request, given: PasskeySignIn) {
   const { pool, challenges } = services;
   const { id: expectedRPID, origin: expectedOrigin } = siteOf(request);
   const passkey = await findPasskey(pool, given.id);
-  if (!passkey) throw notKnown();
+  // As it is before the answer counts: a password that is set meanwhile ends the passkey, and opens no session by the old one.
+  const account = passkey && (await accountByEmail(pool, passkey.email));
+  if (!account) throw notKnown();
   let challenge = '';
   const { verified, authenticationInfo } = await verifyAuthenticationResponse({
     response: given as Parameters<typeof verifyAuthenticationResponse>[0]['response'],
@@ -163,7 +165,7 @@ async function answered(services: Services, request: Request, given: PasskeySign
   const ends = new Date(Date.now() + challenges.lastsMs);
   if (!verified || !(await notePasskeyUse(pool, used, { hash: tokenHash(challenge), ends }, new Date())))
     throw notKnown();
-  return passkey;
+  return { account, email: passkey.email };
 }
 
 /** Signs in by a passkey: its device has seen to it that its owner is there. */
@@ -171,9 +173,7 @@ export const signInByPasskey =
   (services: Services): RequestHandler =>
   async (request, response) => {
     const given = parsedBody(PasskeySignIn, request.body);
-    const { email } = await answered(services, request, given);
-    const account = await accountByEmail(services.pool, email);
-    if (!account) throw notKnown();
+    const { account, email } = await answeredFor(services, request, given);
     services.knownDevices.remember(request, response, email);
     await openSession(services, account, request, response);
   };
