@@ -2,6 +2,7 @@ import type { MatFrames } from '@pedastance/contract';
 import type { Pool } from 'pg';
 import type { Logger } from 'pino';
 import type { MatSession } from '../store/matSessions';
+import { eventText } from './eventStream';
 import { LiveMat } from './liveMat';
 import { STREAMS_PER_SESSION, TooManyStreams } from './shotFeed';
 
@@ -41,8 +42,7 @@ interface Listened {
 }
 
 /** Frames as a server-sent event; its id is the number of the last of them. */
-const eventOf = (data: MatFrames): string =>
-  `id: ${data.from + data.frames.length - 1}\nevent: frames\ndata: ${JSON.stringify(data)}\n\n`;
+const eventOf = (data: MatFrames): string => eventText(data.from + data.frames.length - 1, 'frames', data);
 
 /**
  * Sends the frames of all mats that somebody listens to: made once a mat, for so long in one go, the mats in turns. While the
