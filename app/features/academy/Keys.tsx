@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { api } from '../../state/api';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { NewPasswordField, newPasswordFault } from '../../ui/NewPasswordField';
 import { Notice } from '../../ui/Notice';
 import { Heading } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
+import { PasswordNow } from './PasswordNow';
 import { troubleOf } from '../../state/useAsked';
 
 /** Changing one's password, which ends every other session. */
@@ -33,13 +33,7 @@ export function Keys({ identity }: { identity: Identity }) {
   return (
     <View className="gap-3" testID="keys">
       <Heading>{messages.keys}</Heading>
-      <Field
-        label={messages.passwordNow}
-        value={before}
-        onChangeText={setBefore}
-        secureTextEntry
-        autoComplete="current-password"
-      />
+      <PasswordNow label={messages.passwordNow} value={before} onChangeText={setBefore} />
       <NewPasswordField label={messages.newPassword} value={after} onChangeText={setAfter} />
       {trouble !== '' && (
         <Notice kind="trouble" live>

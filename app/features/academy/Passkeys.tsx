@@ -5,10 +5,10 @@ import { dayAndTime } from '../../domain/students';
 import { hasPasskeys } from '../../state/account';
 import { useAsked } from '../../state/useAsked';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
+import { PasswordNow } from './PasswordNow';
 
 /** Loaded by itself, as the sign-in has it too: what two parts share would load with the list. */
 const passkeys = () => import('../../state/passkeys');
@@ -42,13 +42,7 @@ export function Passkeys({ identity }: { identity: Identity }) {
         </View>
       ))}
       {hasPasskeys() && (
-        <Field
-          label={messages.passwordForPasskey}
-          value={password}
-          onChangeText={setPassword}
-          secureTextEntry
-          autoComplete="current-password"
-        />
+        <PasswordNow label={messages.passwordForPasskey} value={password} onChangeText={setPassword} />
       )}
       {trouble !== '' && (
         <Notice kind="trouble" live>

@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { api } from '../../state/api';
 import { useAsked } from '../../state/useAsked';
 import { Button } from '../../ui/Button';
-import { Field } from '../../ui/Field';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
+import { PasswordNow } from './PasswordNow';
 import { ShownOnce } from './ShownOnce';
 
 /** The codes as they were made. */
@@ -41,13 +41,7 @@ export function Recovery({ identity }: { identity: Identity }) {
       <Heading>{messages.recovery}</Heading>
       <Body>{messages.recoveryWhy}</Body>
       {value && <Quiet>{messages.recoveryLeft(value.left)}</Quiet>}
-      <Field
-        label={messages.passwordForCodes}
-        value={password}
-        onChangeText={setPassword}
-        secureTextEntry
-        autoComplete="current-password"
-      />
+      <PasswordNow label={messages.passwordForCodes} value={password} onChangeText={setPassword} />
       {trouble !== '' && (
         <Notice kind="trouble" live>
           {trouble}
