@@ -6,7 +6,7 @@ import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
 import { agreedFigures, type AgreedFigure } from '@pedastance/core/method';
 import type { Setup } from '@pedastance/core/setup';
 import { exceptionsWith, standingExceptions } from './exceptions';
-import { recordsOf } from './records';
+import { ofShot, recordsOf } from './records';
 import { standingOf } from './standing';
 
 /** A figure that was agreed with a student, and when. */
@@ -29,8 +29,7 @@ export interface AgreedWith extends ClubAndShot {
 /** Every figure that was agreed with the club, oldest first. */
 function everAgreed({ entries, studentId, lessonId, ...played }: AgreedWith): Agreed[] {
   let lift = 0;
-  return recordsOf(entries, studentId)
-    .filter(({ address }) => sameClubAndShot(address, played))
+  return ofShot(recordsOf(entries, studentId), played)
     .reverse()
     .flatMap(({ address, agreed, change }): Agreed[] => {
       if (!agreed || !change) return [];

@@ -3,8 +3,8 @@ import { setupAsTaken } from '@pedastance/core';
 import { setup as example } from '../core/test/example';
 import { itemReadFor } from '@pedastance/core/method';
 import type { Agreed } from './agreed';
-import { agreementsOf, coursesOf, heldOf, heldToday, ofShot, standingFigures } from './agreements';
-import type { LogRecord } from './records';
+import { agreementsOf, coursesOf, heldOf, heldToday, standingFigures } from './agreements';
+import { ofShot, type LogRecord } from './records';
 
 const stand = (trailFlare: number, stanceWidth = 500): Setup =>
   setupAsTaken(example(), { trailFlare, stanceWidth }, 'tape');

@@ -1,4 +1,4 @@
-import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
+import { firstOfEachClubAndShot } from '@pedastance/core/club';
 import { itemReadFor } from '@pedastance/core/method';
 import {
   changeHeld,
@@ -12,7 +12,7 @@ import {
   type Setup,
 } from '@pedastance/core/setup';
 import type { Agreed } from './agreed';
-import type { LogRecord } from './records';
+import { ofShot, type LogRecord } from './records';
 
 /** What stands agreed with a club, and how it stood when it was next measured. */
 export interface Agreement {
@@ -76,15 +76,10 @@ export interface LoggedAgreements {
   standingWith: (club: LogRecord['address']['club'], shot: LogRecord['address']['shot']) => readonly Agreed[];
 }
 
-/** A student's records with one club and shot. */
-export const ofShot = (records: readonly LogRecord[], played: ClubAndShot): LogRecord[] =>
-  records.filter(({ address }) => sameClubAndShot(address, played));
-
 /** One agreement for each club and shot that has one, the newest first, against what was measured after it. */
 export function agreementsOf({ records, standingWith }: LoggedAgreements): Agreement[] {
-  const shots = new Map(records.map(({ address }) => [`${address.club} ${address.shot}`, address]));
-  return [...shots.values()]
-    .flatMap(({ club, shot }): Agreement[] => {
+  return firstOfEachClubAndShot(records, ({ address }) => address)
+    .flatMap(({ address: { club, shot } }): Agreement[] => {
       const own = ofShot(records, { club, shot });
       const standing = standingFigures(own, standingWith(club, shot));
       const newest = own.find((record) => standing.some((each) => each.record === record));

@@ -1,4 +1,5 @@
 import type { AddressEntry, ChangeEntry, LogEntry, Logged, ReadingEntry } from './lessons';
+import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
 import { USUAL_GOAL } from '@pedastance/core/turn';
 
 /** One look at a student: the address, what was read in it, and the change that came of it. */
@@ -46,6 +47,10 @@ export function recordsOf(entries: readonly LogEntry[], studentId: string): LogR
     })
     .sort((a, b) => b.reading.madeAt.localeCompare(a.reading.madeAt));
 }
+
+/** A student's records with one club and shot. */
+export const ofShot = (records: readonly LogRecord[], played: ClubAndShot): LogRecord[] =>
+  records.filter(({ address }) => sameClubAndShot(address, played));
 
 /** Whether a record's judgement had something to do, whatever came of it. */
 export const hadThingsToDo = ({ reading }: Pick<LogRecord, 'reading'>): boolean =>

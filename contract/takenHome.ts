@@ -1,5 +1,5 @@
 import type { AgreedClub, FoundOnLadder, TakenHome } from '@pedastance/core/card';
-import { sameClubAndShot } from '@pedastance/core/club';
+import { firstOfEachClubAndShot, sameClubAndShot } from '@pedastance/core/club';
 import { LADDER_NAMES, LADDERS, thresholdOf } from '@pedastance/core/ladder';
 import { isMinor, type Born } from '@pedastance/core/body/person';
 import type { LengthUnit } from '@pedastance/core/units';
@@ -40,7 +40,7 @@ export function standingCards(log: Log): Found[] {
     ];
     return change && from && agreed ? [{ card: card as Logged<CardEntry>, change, from, agreed }] : [];
   });
-  return found.filter((each, at) => found.findIndex((other) => sameShot(other, each)) === at);
+  return firstOfEachClubAndShot(found, ({ agreed }) => agreed);
 }
 
 const sameShot = (a: Found, b: Found): boolean => sameClubAndShot(a.agreed, b.agreed);

@@ -2,12 +2,11 @@ import type { CardEntry, LogEntry, Student } from '@pedastance/contract';
 import { standingCards, takenHome } from '@pedastance/contract/takenHome';
 import { isKind } from '@pedastance/contract/trialLog';
 import { composeCard, type Agreement, type Card, type CardDraft } from '@pedastance/core/card';
-import { sameClubAndShot } from '@pedastance/core/club';
 import type { HouseMethod } from '@pedastance/core/method';
 import type { FootName, PressurePattern } from '@pedastance/core/setup';
 import type { LengthUnit } from '@pedastance/core/units';
 import { heldOf } from '@pedastance/contract/agreements';
-import type { LogRecord } from '@pedastance/contract/records';
+import { ofShot, type LogRecord } from '@pedastance/contract/records';
 
 /** A record that something was agreed in. */
 export type AgreedRecord = LogRecord & {
@@ -20,10 +19,8 @@ export const isAgreed = (record: LogRecord): record is AgreedRecord =>
 
 /** How each look at what a record agreed on ended, oldest first; looks at which nothing of it was measured do not count. */
 export function looksSince(records: readonly LogRecord[], record: AgreedRecord): ('held' | 'drifted')[] {
-  return records
-    .filter(
-      ({ address }) => sameClubAndShot(address, record.address) && address.madeAt > record.address.madeAt,
-    )
+  return ofShot(records, record.address)
+    .filter(({ address }) => address.madeAt > record.address.madeAt)
     .reverse()
     .flatMap(({ address }) => {
       const verdicts = heldOf(record, address.setup).map(({ verdict }) => verdict);

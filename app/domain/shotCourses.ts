@@ -1,5 +1,5 @@
 import type { LogEntry } from '@pedastance/contract';
-import { sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
+import { firstOfEachClubAndShot, sameClubAndShot, type ClubAndShot } from '@pedastance/core/club';
 import { ownShots } from '@pedastance/contract/ownShots';
 import { addressesIn } from '@pedastance/contract/standing';
 
@@ -45,9 +45,7 @@ function countedShots(entries: readonly LogEntry[], studentId: string) {
 /** How a student's shots went from day to day with each club and shot, where there are two days at least; the newest first. */
 export function shotCoursesOf(entries: readonly LogEntry[], studentId: string): ShotCourse[] {
   const { counted, simulated } = countedShots(entries, studentId);
-  const all = counted.map(({ played }) => played);
-  const different = all.filter((each, at) => all.findIndex((other) => sameClubAndShot(other, each)) === at);
-  const courses = different.flatMap((played) =>
+  const courses = firstOfEachClubAndShot(counted, ({ played }) => played).flatMap(({ played }) =>
     FIGURES_FOLLOWED.map((figure): ShotCourse => {
       const points: Points = [];
       for (const { played: own, madeAt, figures } of counted) {

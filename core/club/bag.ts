@@ -115,6 +115,25 @@ export const clubAndShot = (club: ClubId, shot: ShotType): string =>
   shot === 'pitch' ? `${clubById(club).name}, pitch` : clubById(club).name;
 
 /**
+ * Of things that were done with clubs and shots the first of each.
+ * @param items what was done
+ * @param of the club and shot of each
+ * @returns one for each club and shot, in the order given
+ */
+export function firstOfEachClubAndShot<Item>(
+  items: readonly Item[],
+  of: (item: Item) => ClubAndShot,
+): Item[] {
+  const firsts = new Map<string, Item>();
+  for (const item of items) {
+    const { club, shot } = of(item);
+    const key = `${club} ${shot}`;
+    if (!firsts.has(key)) firsts.set(key, item);
+  }
+  return [...firsts.values()];
+}
+
+/**
  * Whether two are of one club and shot: feet, changes, shots and swings belong to both.
  * @param one a club and shot, or what was done with them
  * @param other another

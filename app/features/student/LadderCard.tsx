@@ -1,5 +1,5 @@
 import type { Logged, TestEntry } from '@pedastance/contract';
-import { clubAndShot, clubById, sameClubAndShot, type ClubId } from '@pedastance/core/club';
+import { clubAndShot, clubById, firstOfEachClubAndShot, type ClubId } from '@pedastance/core/club';
 import { patternSentence, type Speech } from '@pedastance/core/phrases';
 import { useMemo } from 'react';
 import { View } from 'react-native';
@@ -53,9 +53,10 @@ export function LadderCard({ studentId, speech }: { studentId: string; speech: S
   );
   const pressures = useMemo(
     () =>
-      standingOf(Object.values(entries), 'pressure', studentId)
-        .reverse()
-        .filter((each, at, all) => all.findIndex((other) => sameClubAndShot(other, each)) === at),
+      firstOfEachClubAndShot(
+        standingOf(Object.values(entries), 'pressure', studentId).reverse(),
+        (kept) => kept,
+      ),
     [entries, studentId],
   );
   if (told.length + tests.length + pressures.length === 0) return null;
