@@ -3,6 +3,7 @@ import type { Browser, BrowserContext, Page } from '@playwright/test';
 import {
   agreedOf,
   expect,
+  ofStudent,
   openCard,
   ownFile,
   press,
@@ -112,6 +113,28 @@ test('a left-hander’s card is sent, read with no account, ticked, and hurts; t
   expect(await phone.evaluate(() => localStorage.length)).toBe(0);
   await phone.goto(`${product.origin}/card/#AAAAAAAAAAAAAAAAAAAAAA`);
   await expect(phone.getByText(CLOSED)).toBeVisible();
+  await context.close();
+});
+
+test('a card that has all the rounds it can keep says so, and counts no more', async ({
+  page,
+  product,
+  browser,
+}) => {
+  const { link } = await sent(page, product, 'Odile Brandvold');
+  await product.sql(
+    `insert into card_tick (academy_id, id, student_id, card_id, ticked_on, rounds, hurts, received_at)
+     select academy_id, gen_random_uuid(), student_id, card_id, current_date - 1, 1, false, now()
+     from (select * from card_link where ${ofStudent('Odile Brandvold')} order by received_at desc limit 1) as link,
+       generate_series(1, 2000)`,
+  );
+  const { context, phone } = await phoneOf(browser);
+  await phone.goto(link);
+  const full = phone.getByText('This card has all the rounds it can keep. Ask your coach for a new one.');
+  await expect(full).toHaveCount(0);
+  await phone.getByRole('button', { name: 'Tick a round' }).click();
+  await expect(full).toBeVisible();
+  await expect(phone.getByText(/^Today: /)).toHaveCount(0);
   await context.close();
 });
 

@@ -109,8 +109,7 @@ export const hasPasskeys = (): boolean => 'PublicKeyCredential' in globalThis &&
 /** Signs in by a passkey; the device's own dialog comes first, and holds nothing up. */
 export async function signInByPasskey(): Promise<void> {
   const { askPasskey } = await import('./passkeys');
-  const answer = await askPasskey();
-  await enterBy(() => api.signInByPasskey(answer));
+  await enterBy(await askPasskey());
 }
 
 /** Begins an academy of one's own, and enters it. */

@@ -9,7 +9,6 @@ import type {
   NewInvite,
   NewMatSession,
   OwnSession,
-  PasskeySignIn,
   PhotoListed,
   ResetOf,
   StartAcademy,
@@ -194,8 +193,6 @@ export const api = {
   resetOf: async (code: string) => (await ask('POST', '/api/reset', null, { code })).value as ResetOf,
   resetPassword: (code: string, password: string) => ask('PUT', '/api/reset', null, { code, password }),
   changePassword: (owner: string, body: ChangePassword) => ask('PUT', '/api/password', owner, body),
-  signInByPasskey: async (answer: PasskeySignIn) =>
-    (await ask('POST', '/api/session/passkey', null, answer)).value as Session,
   sessions: (owner: string) => read<OwnSession[]>('/api/sessions', owner),
   endSession: (owner: string, id: string) => ask('DELETE', '/api/sessions', owner, { id }),
   recoveryLeft: (owner: string) => read<{ left: number }>('/api/recovery-codes', owner),

@@ -5,7 +5,7 @@ import {
   type PublicKeyCredentialRequestOptionsJSON,
 } from '@simplewebauthn/browser';
 import type { NewPasskey, OwnPasskey, PasskeySignIn } from '@pedastance/contract';
-import { ask, read, Refused } from './api';
+import { ask, read, Refused, type Session } from './api';
 import { messages } from './passkeys.messages';
 
 /** What a device's own dialog comes to. @throws Refused, in the words given, where it was closed or came to nothing */
@@ -31,9 +31,11 @@ export async function makePasskey(owner: string, password: string): Promise<void
   await ask('POST', '/api/passkeys', owner, made);
 }
 
-/** Has the device answer for one of its passkeys. */
-export async function askPasskey(): Promise<PasskeySignIn> {
+/** Has the device answer for one of its passkeys. @returns opens the session that the answer is for */
+export async function askPasskey(): Promise<() => Promise<Session>> {
   const { value } = await ask('POST', '/api/session/passkey/options', null);
   const optionsJSON = value as PublicKeyCredentialRequestOptionsJSON;
-  return given(startAuthentication({ optionsJSON }), messages.noneGiven, messages.useThePassword);
+  const { noneGiven, useThePassword } = messages;
+  const answer = await given<PasskeySignIn>(startAuthentication({ optionsJSON }), noneGiven, useThePassword);
+  return async () => (await ask('POST', '/api/session/passkey', null, answer)).value as Session;
 }

@@ -118,11 +118,12 @@ const ROOM = 'min-h-[375px]';
 /** The coach's day: what is begun, what waits for a word, what is due. `most` rows at first, or all. */
 export function Today({ most }: { most: number | null }) {
   const sections = useSections();
-  // The day is asked for again whenever the coach comes back to it.
+  const allSent = useOutbox(({ queue }) => queue.length === 0);
+  // The day is asked for again whenever the coach comes back to it, and once what waited has arrived: it may change the day.
   useEffect(() => {
     const owner = currentOwner();
     if (owner) void openToday(owner);
-  }, []);
+  }, [allSent]);
   const [all, setAll] = useState(false);
   const shown = firstOf(sections, all ? null : most);
   const left = count(sections) - count(shown);
