@@ -81,6 +81,8 @@ export const LessonLine = z.strictObject({ kind: z.literal('lesson'), ...made, r
 export const EntryLine = z.strictObject({
   kind: z.literal('entry'),
   ...made,
+  /** Who read it in from a file, and when: then `by` is as that file told it. */
+  readIn: z.strictObject({ by: Id, at: Moment }).optional(),
   check: CheckShape.nullable(),
   record: NewEntry,
 });

@@ -82,8 +82,15 @@ async function emptyAcademy(): Promise<Coach> {
 }
 
 const linesOf = (text: string): string[] => text.split('\n').filter(Boolean);
-/** A file without what differs from export to export: its header, and whoever only read it in. */
+/** A file without what differs from export to export: its header. */
 const withoutHeader = (text: string): string[] => linesOf(text).slice(1);
+
+/** A file without its header and without who read it in, who is one line of it. */
+const withoutReader = (text: string, { identity }: Coach): string[] =>
+  withoutHeader(text)
+    .filter((line) => !line.includes(`"kind":"colleague","id":"${identity.instructorId}"`))
+    .map((line) => line.replace(/"readIn":\{[^}]*\},/, ''))
+    .map((line) => line.replace(/(?<=^\{"kind":"end","lines":)\d+/, (lines) => String(Number(lines) - 1)));
 
 /** A file's pictures, which are encoded anew wherever they come in, and its lines without them. */
 function picturesApart(lines: readonly string[]): { lines: string[]; pictures: Buffer[] } {
@@ -95,6 +102,16 @@ function picturesApart(lines: readonly string[]): { lines: string[]; pictures: B
     }),
   );
   return { lines: rest, pictures };
+}
+
+/** The rows of a table for a spreadsheet. */
+function parsedTable(text: string): Record<string, string>[] {
+  const { data, errors } = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), {
+    header: true,
+    skipEmptyLines: true,
+  });
+  expect(errors).toEqual([]);
+  return data;
 }
 
 // A line is changed by its fields' names, whatever its kind.
@@ -160,11 +177,46 @@ describe('a file of records', () => {
     });
     expect(withoutHeader(await exported(empty))).toHaveLength(1);
     expect((await imported(empty, text, 'take')).body).toEqual(preview.body);
-    const [sent, kept] = [withoutHeader(text), withoutHeader(await exported(empty))].map(picturesApart);
+    const back = await exported(empty);
+    const [sent, kept] = [withoutHeader(text), withoutReader(back, empty)].map(picturesApart);
     expect(kept!.lines).toEqual(sent!.lines);
     expect(kept!.pictures.length).toBeGreaterThan(0);
     for (const [at, picture] of kept!.pictures.entries())
       expect(await meanDifference(picture, sent!.pictures[at]!)).toBeLessThan(3);
+  });
+
+  test('says of each entry that it came from a file, who read it in and when, whoever it names as its writer', async () => {
+    const text = await exported(world.lantern);
+    expect(text).not.toContain('readIn');
+    const empty = await emptyAcademy();
+    await imported(empty, text, 'take');
+    const lines = withoutHeader(await exported(empty)).map((line) => JSON.parse(line) as AnyLine);
+    const entries = lines.filter(({ kind }) => kind === 'entry');
+    const today = new Date().toISOString().slice(0, 10);
+    expect(entries.length).toBeGreaterThan(0);
+    for (const { by, readIn } of entries) {
+      expect(by).not.toBe(empty.identity.instructorId);
+      expect(readIn).toEqual({
+        by: empty.identity.instructorId,
+        at: expect.stringMatching(`^${today}`) as unknown,
+      });
+    }
+    expect(lines).toContainEqual({ kind: 'colleague', id: empty.identity.instructorId, name: 'Di' });
+    for (const table of ['figures', 'changes', 'shots'])
+      for (const row of parsedTable(await exported(empty, `tables/${table}`)))
+        expect([row.coach, row['from a file']]).toEqual([
+          expect.stringMatching(/^(Ada|Bo)$/) as unknown,
+          `read in by Di, ${today}`,
+        ]);
+    for (const row of parsedTable(await exported(world.lantern, 'tables/figures')))
+      expect(row['from a file']).toBe('');
+    // Taken on to a third academy, it is told of the reader there.
+    const third = await emptyAcademy();
+    await imported(third, await exported(empty), 'take');
+    const readers = withoutHeader(await exported(third)).flatMap(
+      (line) => /"readIn":\{"by":"([^"]*)"/.exec(line)?.[1] ?? [],
+    );
+    expect(new Set(readers)).toEqual(new Set([third.identity.instructorId]));
   });
 
   test('misses no table that has anything of a student', async () => {
@@ -463,19 +515,10 @@ describe('the documents', () => {
 
 describe('tables for a spreadsheet', () => {
   const table = (name: string, query = '') => exported(world.lantern, `tables/${name}${query}`);
-  const parsed = (text: string) => {
-    const { data, errors } = Papa.parse<Record<string, string>>(text.replace(/^\ufeff/, ''), {
-      header: true,
-      skipEmptyLines: true,
-    });
-    expect(errors).toEqual([]);
-    return data;
-  };
-
   test('have the mark of UTF-8, a header, and names as they are', async () => {
     const text = await table('students');
     // The test's fetch takes the mark away, as a browser's does; a spreadsheet reads the bytes.
-    expect(parsed(text).map(({ name }) => name)).toContain('Únë “Quote”, Ltd;\tTab');
+    expect(parsedTable(text).map(({ name }) => name)).toContain('Únë “Quote”, Ltd;\tTab');
     const bytes = Buffer.from(
       await (
         await fetch(`${world.origin}/api/exports/tables/students`, { headers: world.lantern.headers })
@@ -489,8 +532,8 @@ describe('tables for a spreadsheet', () => {
     const student = newStudent({ name, cautions: '@SUM(A1)' });
     await world.harbour.ask('POST', '/api/students', student);
     const text = await exported(world.harbour, `tables/students?student=${student.id}`);
-    expect(parsed(text)).toMatchObject([{ name: `'${name}`, cautions: `'@SUM(A1)` }]);
-    const shots = parsed(await table('shots', `?student=${record.student.id}`));
+    expect(parsedTable(text)).toMatchObject([{ name: `'${name}`, cautions: `'@SUM(A1)` }]);
+    const shots = parsedTable(await table('shots', `?student=${record.student.id}`));
     // A left-hander's path is told from the right, as everywhere in files.
     expect(JSON.stringify(shots)).toContain('"2.3"');
     expect(JSON.stringify(shots)).toContain('"-3.1"');
@@ -499,19 +542,19 @@ describe('tables for a spreadsheet', () => {
   test('write numbers with a comma where that is asked for, and part columns by semicolons', async () => {
     const text = await table('builds', `?student=${record.student.id}&decimal=comma`);
     const [header, row] = text.replace(/^\ufeff/, '').split('\r\n');
-    const point = parsed(await table('builds', `?student=${record.student.id}`))[0]!;
+    const point = parsedTable(await table('builds', `?student=${record.student.id}`))[0]!;
     expect(header!.split(';')).toEqual(Object.keys(point));
     expect(row!.split(';').at(-1)).toBe(point['shoe breadth, cm']!.replace('.', ','));
   });
 
   test('have each figure with its unit and how sure it is, and each change from what to what', async () => {
-    const figures = parsed(await table('figures', `?student=${record.student.id}`));
+    const figures = parsedTable(await table('figures', `?student=${record.student.id}`));
     expect(figures[0]).toMatchObject({ student: 'Marl Testwick', club: '7-iron', coach: 'Ada' });
     expect(figures.map(({ figure }) => figure)).toContain('Width, heel to heel');
     for (const { value, unit, uncertainty } of figures) {
       expect([Number.isFinite(Number(value)), Number(uncertainty) > 0, unit]).toEqual([true, true, unit]);
     }
-    const changes = parsed(await table('changes', `?student=${record.student.id}`));
+    const changes = parsedTable(await table('changes', `?student=${record.student.id}`));
     expect(changes.length).toBeGreaterThan(0);
     expect(changes[0]).toMatchObject({ reason: 'Lead foot square.', feel: 'Toe to the target.' });
     expect(changes.every(({ from, to }) => from !== to)).toBe(true);

@@ -48,6 +48,8 @@ async function colleagueLines(client: ClientBase, scope: Scope): Promise<Records
   const { rows } = await client.query(
     `select id, name from instructor where academy_id = current_academy() and id in (
        ${made.join(' union ')}
+       union select read_in_by from log_entry
+         where academy_id = current_academy() and ($1::uuid is null or student_id = $1)
        union select made_by from house_method where academy_id = current_academy() and $1::uuid is null
        union select made_by from drill where academy_id = current_academy() and $1::uuid is null
        union select made_by from own_ladder where academy_id = current_academy() and $1::uuid is null)
@@ -99,6 +101,7 @@ async function lessonsOf(client: ClientBase, studentIds: string[]): Promise<Made
 const entryLines = (studentIds: string[]): QueryStream =>
   new QueryStream(
     `select entry.student_id, entry.instructor_id, ${momentAsJson('entry.received_at')} as received_at,
+       entry.read_in_by, ${momentAsJson('entry.read_in_at')} as read_in_at,
        ${momentAsJson('entry.made_at')} as made_at, (${ENTRY_CORE_AS_JSON})::text as core,
        case entry.kind when 'reading' then ${FINDINGS_AS_TEXT} end as findings,
        json_build_object('verdict', verdict, 'differences', differences, 'modelVersion', model_version)::text as checked,
@@ -115,6 +118,8 @@ interface EntryRow {
   student_id: string;
   instructor_id: string;
   received_at: string;
+  read_in_by: string | null;
+  read_in_at: string | null;
   made_at: string;
   /** The entry as JSON without its time, its findings and its check; it begins with a brace. */
   core: string;
@@ -127,8 +132,9 @@ interface EntryRow {
 function entryLine(row: EntryRow): string {
   const findings = row.findings ? `"findings":${row.findings},` : '';
   const record = `{"madeAt":"${row.made_at}",${findings}${row.core.slice(1)}`;
+  const readIn = row.read_in_by ? `"readIn":{"by":"${row.read_in_by}","at":"${row.read_in_at}"},` : '';
   const check = row.verdict ? row.checked : 'null';
-  return `{"kind":"entry","by":"${row.instructor_id}","receivedAt":"${row.received_at}","check":${check},"record":${record}}`;
+  return `{"kind":"entry","by":"${row.instructor_id}","receivedAt":"${row.received_at}",${readIn}"check":${check},"record":${record}}`;
 }
 
 const line = (value: RecordsLine | RecordsHeader): string => JSON.stringify(value);

@@ -26,6 +26,9 @@ export interface Importer {
   instructorId: string;
 }
 
+/** By whom a file is read in, and when: it stands beside each entry, whose writer is as the file tells it. */
+type ReadIn = Importer & { at: Date };
+
 /** Students are taken in so many lines at a time, each whole; other writes of the academy wait so long. */
 const LINES_AT_ONCE = 2000;
 /** A photo weighs as much as so many other lines. */
@@ -39,7 +42,7 @@ const writerOf = (academyId: string, { by, receivedAt }: { by: string; receivedA
 });
 
 function partRows(
-  academyId: string,
+  { academyId, ...readIn }: ReadIn,
   studentId: string,
   { line }: StudentGroup['parts'][number],
 ): TableRows[] {
@@ -60,7 +63,7 @@ function partRows(
     case 'photo':
       return [['photo', [photoRow(line.record, writer)]]];
     case 'entry':
-      return logRows(academyId, studentId, line);
+      return logRows(academyId, studentId, line, readIn);
   }
 }
 
@@ -73,7 +76,12 @@ const lessonRow = ({ by, receivedAt, record }: LineOf<'lesson'>, academyId: stri
   received_at: receivedAt,
 });
 
-function logRows(academyId: string, studentId: string, line: LineOf<'entry'>): TableRows[] {
+function logRows(
+  academyId: string,
+  studentId: string,
+  line: LineOf<'entry'>,
+  { instructorId, at }: Omit<ReadIn, 'academyId'>,
+): TableRows[] {
   const { by, receivedAt, record, check } = line;
   const key = { academy_id: academyId, student_id: studentId, id: record.id };
   const entry = {
@@ -84,6 +92,8 @@ function logRows(academyId: string, studentId: string, line: LineOf<'entry'>): T
     replaces_id: record.replaces,
     made_at: record.madeAt,
     received_at: receivedAt,
+    read_in_by: instructorId,
+    read_in_at: at,
   };
   const checked: TableRows[] = check
     ? [['entry_check', [checkRow(academyId, record.id, check, check.modelVersion)]]]
@@ -92,7 +102,7 @@ function logRows(academyId: string, studentId: string, line: LineOf<'entry'>): T
 }
 
 /** Everything of some students by table. */
-function rowsByTable(academyId: string, groups: readonly StudentGroup[]): Map<string, TableRows[1]> {
+function rowsByTable(readIn: ReadIn, groups: readonly StudentGroup[]): Map<string, TableRows[1]> {
   const tables = new Map<string, TableRows[1]>();
   const put = ([table, rows]: TableRows) => {
     const known = tables.get(table);
@@ -100,10 +110,10 @@ function rowsByTable(academyId: string, groups: readonly StudentGroup[]): Map<st
     else tables.set(table, [...rows]);
   };
   for (const { student, parts } of groups) {
-    const writer = writerOf(academyId, student);
+    const writer = writerOf(readIn.academyId, student);
     const row = studentRow(student.record, writer);
     put(['student', [{ ...row, version: student.version, updated_at: student.updatedAt }]]);
-    for (const part of parts) partRows(academyId, student.record.id, part).forEach(put);
+    for (const part of parts) partRows(readIn, student.record.id, part).forEach(put);
   }
   return tables;
 }
@@ -123,9 +133,9 @@ interface Prepared {
   rows: ManyRows;
 }
 
-const prepared = (academyId: string, groups: readonly StudentGroup[]): Prepared => ({
+const prepared = (readIn: ReadIn, groups: readonly StudentGroup[]): Prepared => ({
   groups,
-  rows: insertOfMany(rowsByTable(academyId, groups)),
+  rows: insertOfMany(rowsByTable(readIn, groups)),
 });
 
 /** Takes students in, each whole; what is there already stays as it is. */
@@ -317,10 +327,11 @@ export async function preview(
  */
 export async function takeChecked(pool: Pool, chunks: Bytes, importer: Importer): Promise<ImportAnswer> {
   const { academyId } = importer;
+  const readIn = { ...importer, at: new Date() };
   let summary: ImportSummary | null = null;
   let batch = 0;
   const batches = new Batches(
-    (groups) => prepared(academyId, groups),
+    (groups) => prepared(readIn, groups),
     (ready) =>
       inAcademy(pool, academyId, async (client) => {
         const { taken, fresh } = await told(client, summary!, ready.groups);
@@ -328,8 +339,7 @@ export async function takeChecked(pool: Pool, chunks: Bytes, importer: Importer)
         await client.query("set local pedastance.bringing_in = 'on'");
         // Whoever was erased does not come back: the others are made ready anew.
         const all = taken.length === ready.groups.length;
-        if (taken.length > 0)
-          await takeIn(client, academyId, all ? ready : prepared(academyId, taken), fresh);
+        if (taken.length > 0) await takeIn(client, academyId, all ? ready : prepared(readIn, taken), fresh);
         batch += 1;
         if (TELL_AT.includes(batch)) await tellPlanner(client);
       }),

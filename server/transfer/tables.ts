@@ -40,14 +40,21 @@ const rounded = (value: number): number => Math.round(value * 10) / 10;
 
 const entryOf = (line: RecordsLine): NewEntry | null => (line.kind === 'entry' ? line.record : null);
 const day = (moment: string): string => moment.slice(0, 10);
-const coach = (line: RecordsLine, { colleagues }: Passing): string =>
-  'by' in line && line.by ? (colleagues.get(line.by) ?? '') : '';
+/** By whom an entry was made; where that is as a file told it, who read the file in and when. */
+function writer(line: RecordsLine, { colleagues }: Passing): [coach: string, fromFile: string] {
+  if (line.kind !== 'entry') return ['', ''];
+  const { by, readIn } = line;
+  const coach = colleagues.get(by) ?? '';
+  return [coach, readIn ? `read in by ${colleagues.get(readIn.by) ?? ''}, ${day(readIn.at)}` : ''];
+}
 const withClub = (address: AddressEntry | undefined): [string, string] => [
   address?.club ?? '',
   address?.shot ?? '',
 ];
 
 const STUDENT_COLUMNS = ['name', 'hand', 'year of birth', 'born on', 'cautions', 'added on', 'identifier'];
+
+const WRITER_COLUMNS = ['coach', 'from a file'];
 
 const BUILD_COLUMNS = [
   'student',
@@ -105,7 +112,7 @@ const WHOLE: Record<TableName, Table> = {
     columns: [
       'student',
       'day',
-      'coach',
+      ...WRITER_COLUMNS,
       'standing',
       'club',
       'shot',
@@ -120,7 +127,7 @@ const WHOLE: Record<TableName, Table> = {
       const before = [
         passing.student!.name,
         day(entry.madeAt),
-        coach(line, passing),
+        ...writer(line, passing),
         entry.standing,
         ...withClub(entry),
       ];
@@ -131,7 +138,7 @@ const WHOLE: Record<TableName, Table> = {
     columns: [
       'student',
       'day',
-      'coach',
+      ...WRITER_COLUMNS,
       'club',
       'shot',
       'figure',
@@ -146,7 +153,7 @@ const WHOLE: Record<TableName, Table> = {
       const entry = entryOf(line);
       if (entry?.kind !== 'change') return [];
       const [from, to] = [entry.fromAddressId, entry.toAddressId].map((id) => passing.addresses.get(id));
-      const before = [passing.student!.name, day(entry.madeAt), coach(line, passing), ...withClub(to)];
+      const before = [passing.student!.name, day(entry.madeAt), ...writer(line, passing), ...withClub(to)];
       const words = [entry.reason, entry.feel, entry.note];
       if (!from || !to) return [[...before, '', null, null, '', ...words]];
       return differences(from.setup, to.setup).map((each) => [
@@ -160,7 +167,7 @@ const WHOLE: Record<TableName, Table> = {
     },
   },
   shots: {
-    columns: ['student', 'when', 'coach', 'club', 'shot', 'setup', ...OUR_HEADERS],
+    columns: ['student', 'when', ...WRITER_COLUMNS, 'club', 'shot', 'setup', ...OUR_HEADERS],
     rows: (line, passing) => {
       const entry = entryOf(line);
       if (entry?.kind !== 'shots') return [];
@@ -169,7 +176,7 @@ const WHOLE: Record<TableName, Table> = {
       const before = [
         passing.student!.name,
         entry.madeAt,
-        coach(line, passing),
+        ...writer(line, passing),
         ...withClub(passing.addresses.get(entry.addressId)),
         setup,
       ];
