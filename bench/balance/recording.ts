@@ -26,7 +26,7 @@ function textOf(): string {
   // The mat gives a hundred frames a second: each stands twice, for the size of the file.
   const rows = Array.from({ length: RATE * SECONDS }, (_, at) => {
     const { lead, trail } = mat.frame(600 + Math.floor(at / 2));
-    return [(1000 * at) / RATE, ...lead, ...trail].join(',');
+    return [(1000 * at) / RATE, ...lead.flat(), ...trail.flat()].join(',');
   });
   return [['time_ms', ...cells('left'), ...cells('right')].join(','), ...rows].join('\n');
 }

@@ -57,17 +57,19 @@ export function centreOf(cells: readonly (readonly number[])[]): UnderFoot {
   // By index: this is done for every frame of every mat that is looked at.
   for (let row = 0; row < cells.length; row += 1) {
     const columns = cells[row]!;
+    let [rowLoad, rowAcross] = [0, 0];
     for (let column = 0; column < columns.length; column += 1) {
       const cell = columns[column]!;
-      if (!(cell >= 0) || !Number.isFinite(cell))
-        throw new InputError('cell', 'a load of 0 or more', String(cell));
-      load += cell;
-      along += (cell * (row + 0.5)) / cells.length;
-      across += (cell * (column + 0.5)) / columns.length;
+      if (!(cell >= 0 && cell < Infinity)) throw new InputError('cell', 'a load of 0 or more', String(cell));
+      rowLoad += cell;
+      rowAcross += cell * (column + 0.5);
     }
+    load += rowLoad;
+    along += rowLoad * (row + 0.5);
+    across += rowAcross / columns.length;
   }
   if (load === 0) return { load, along: 50, across: 50 };
-  return { load, along: (100 * along) / load, across: (100 * across) / load };
+  return { load, along: (100 * along) / (load * cells.length), across: (100 * across) / load };
 }
 
 export const totalLoad = ({ lead, trail }: Pick<PressureFrame, FootName>): number => lead.load + trail.load;

@@ -16,18 +16,30 @@ export function chanceFrom(...words: readonly (string | number)[]): () => number
 }
 
 /**
- * The same, for hundreds of draws a frame: a hash seeds a generator that costs next to nothing (xorshift with 32 bits; Marsaglia
- * 2003, Journal of Statistical Software 8(14)).
+ * The same for things that are numbered and drawn by the hundred, such as the frames of a mat: a hash for the words, once; an
+ * integer mix of it with the number (the finalizer of MurmurHash3, Appleby, public domain) seeds a generator that costs next
+ * to nothing (xorshift with 32 bits; Marsaglia 2003, Journal of Statistical Software 8(14)).
+ * @returns the chance of a number, from 0
  */
-export function quickChanceFrom(...words: readonly (string | number)[]): () => number {
-  // Any state but 0.
-  let state = Math.floor(2 ** 32 * chanceFrom(...words)()) || 1;
-  return () => {
-    state ^= state << 13;
-    state ^= state >>> 17;
-    state ^= state << 5;
-    return (state >>> 0) / 2 ** 32;
+export function numberedChance(...words: readonly (string | number)[]): (number: number) => () => number {
+  const base = Math.floor(2 ** 32 * chanceFrom(...words)());
+  return (number) => {
+    // Any state but 0.
+    let state = mixed(base ^ mixed(number + 1)) || 1;
+    return () => {
+      state ^= state << 13;
+      state ^= state >>> 17;
+      state ^= state << 5;
+      return (state >>> 0) / 2 ** 32;
+    };
   };
+}
+
+function mixed(value: number): number {
+  let bits = value | 0;
+  bits = Math.imul(bits ^ (bits >>> 16), 0x85ebca6b);
+  bits = Math.imul(bits ^ (bits >>> 13), 0xc2b2ae35);
+  return bits ^ (bits >>> 16);
 }
 
 /** A bell-shaped draw: twelve of a dozen summed. */

@@ -1,4 +1,4 @@
-import { bell, chanceFrom, quickChanceFrom } from '../chance';
+import { bell, chanceFrom, numberedChance } from '../chance';
 import { routeOf, type MatHabit, type MatMoment, type MatRouteName } from './habits';
 import type { MatFrame, PressureMat } from './types';
 
@@ -82,15 +82,7 @@ function momentAt({ truth, route, ahead }: Swing, at: number): MatMoment {
   if (next === 0) return route[0]!;
   if (next < 0) return route[route.length - 1]!;
   const [from, to] = [route[next - 1]!, route[next]!];
-  const share = eased((at - times[next - 1]!) / (times[next]! - times[next - 1]!));
-  const between = (a: number, b: number): number => a + (b - a) * share;
-  return {
-    lead: between(from.lead, to.lead),
-    leadAlong: between(from.leadAlong, to.leadAlong),
-    trailAlong: between(from.trailAlong, to.trailAlong),
-    leadAcross: between(from.leadAcross, to.leadAcross),
-    trailAcross: between(from.trailAcross, to.trailAcross),
-  };
+  return mixed(from, to, eased((at - times[next - 1]!) / (times[next]! - times[next - 1]!)));
 }
 
 /** How hard the body presses, in its own weight: lighter at the top, hard coming down, its weight again at the strike, lighter after. */
@@ -125,10 +117,13 @@ function standing({ settled }: OnTheMat, at: number): MatMoment {
   };
 }
 
-const mixed = (a: MatMoment, b: MatMoment, share: number): MatMoment =>
-  Object.fromEntries(
-    (Object.keys(a) as (keyof MatMoment)[]).map((key) => [key, a[key] + (b[key] - a[key]) * share]),
-  ) as unknown as MatMoment;
+const mixed = (a: MatMoment, b: MatMoment, share: number): MatMoment => ({
+  lead: a.lead + (b.lead - a.lead) * share,
+  leadAlong: a.leadAlong + (b.leadAlong - a.leadAlong) * share,
+  trailAlong: a.trailAlong + (b.trailAlong - a.trailAlong) * share,
+  leadAcross: a.leadAcross + (b.leadAcross - a.leadAcross) * share,
+  trailAcross: a.trailAcross + (b.trailAcross - a.trailAcross) * share,
+});
 
 function placeAt(on: OnTheMat, swing: Swing, at: number): { moment: MatMoment; weight: number } {
   const { away, finish } = swing.truth;
@@ -141,23 +136,37 @@ function placeAt(on: OnTheMat, swing: Swing, at: number): { moment: MatMoment; w
 }
 
 /** A blob of load on a sole's cells: as wide as a foot bears, its centre where it has to be. */
-function cellsOf(load: number, along: number, across: number, noise: () => number): number[] {
+function cellsOf(load: number, along: number, across: number, chance: () => number): number[][] {
   const { rows, columns } = MAT_GRID;
-  const [middle, side] = [(along / 100) * rows - 0.5, (across / 100) * columns - 0.5];
-  const [rowShares, columnShares] = [slope(rows, middle, 2.6), slope(columns, side, 1.7)];
-  const whole = total(rowShares) * total(columnShares);
-  const cells: number[] = [];
-  for (const row of rowShares)
-    for (const column of columnShares)
-      cells.push(Math.max(0, Math.round((load * row * column) / whole + 0.4 * noise())));
+  const rowShares = slope(rows, (along / 100) * rows - 0.5, 2.6);
+  const columnShares = slope(columns, (across / 100) * columns - 0.5, 1.7);
+  const scale = load / (total(rowShares) * total(columnShares));
+  const cells: number[][] = [];
+  // By index: this is done for every frame of every mat that somebody looks at.
+  for (let row = 0; row < rows; row += 1) {
+    const loads: number[] = [];
+    const ofRow = scale * rowShares[row]!;
+    for (let column = 0; column < columns; column += 1) {
+      const cell = ofRow * columnShares[column]! + 0.4 * (chance() - 0.5);
+      loads.push(cell > 0 ? Math.round(cell) : 0);
+    }
+    cells.push(loads);
+  }
   return cells;
 }
 
 /** How the load falls off to both sides of a middle, cell by cell. */
-const slope = (cells: number, middle: number, wide: number): number[] =>
-  Array.from({ length: cells }, (_, cell) => Math.exp(-(((cell - middle) / wide) ** 2)));
+function slope(cells: number, middle: number, wide: number): number[] {
+  const shares: number[] = [];
+  for (let cell = 0; cell < cells; cell += 1) shares.push(Math.exp(-(((cell - middle) / wide) ** 2)));
+  return shares;
+}
 
-const total = (values: readonly number[]): number => values.reduce((sum, each) => sum + each, 0);
+function total(values: readonly number[]): number {
+  let sum = 0;
+  for (const value of values) sum += value;
+  return sum;
+}
 
 const FULL_LOAD = 8000;
 
@@ -210,21 +219,21 @@ export function shotsBesideMat(on: OnTheMat): ShotsBetween {
 /** A simulated mat: every frame is a function of who is on it and of the frame's number, so that any server goes on with it. */
 export function simulatedMat(on: OnTheMat): PressureMat {
   const swingOf = drawnOnce(on);
+  const chanceOf = numberedChance('mat frame', on.seed);
   return {
     rate: MAT_RATE,
     grid: MAT_GRID,
     frame(number): MatFrame {
       const at = (1000 * number) / MAT_RATE;
-      const chance = quickChanceFrom('mat frame', on.seed, number);
+      const chance = chanceOf(number);
       const { moment, weight } = placeAt(on, swingOf(numberAt(at)), at);
       const load = FULL_LOAD * weight * (1 + 0.008 * bell(chance));
       const lead = (load * (moment.lead + 0.5 * bell(chance))) / 100;
-      const noise = (): number => chance() - 0.5;
       return {
         number,
         at,
-        lead: cellsOf(lead, moment.leadAlong, moment.leadAcross, noise),
-        trail: cellsOf(load - lead, moment.trailAlong, moment.trailAcross, noise),
+        lead: cellsOf(lead, moment.leadAlong, moment.leadAcross, chance),
+        trail: cellsOf(load - lead, moment.trailAlong, moment.trailAcross, chance),
       };
     },
   };

@@ -3,9 +3,9 @@ export interface MatFrame {
   number: number;
   /** ms from the first frame */
   at: number;
-  /** Cells row by row from heel to toe, each from the inner edge to the outer. */
-  lead: readonly number[];
-  trail: readonly number[];
+  /** Rows of cells from heel to toe, each from the inner edge to the outer. */
+  lead: readonly (readonly number[])[];
+  trail: readonly (readonly number[])[];
 }
 
 /** Something that feels how somebody stands. */
