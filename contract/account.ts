@@ -71,6 +71,14 @@ const RecoveryCode = z
 /** New recovery codes in place of the old ones, by the password as it is. */
 export const RenewRecovery = z.strictObject({ password: z.string().min(1).max(MOST_PASSWORD) });
 
+/** The password once more, where a session is used in another browser and network than it was opened in. */
+export const ConfirmSession = z.strictObject({ password: z.string().min(1).max(MOST_PASSWORD) });
+
+/** Whether a session is used elsewhere, so that the password is asked for before files, people and erasures. */
+export interface SessionPlace {
+  elsewhere: boolean;
+}
+
 /** A new password, by a recovery code. */
 export const UseRecovery = z.strictObject({ email: Email, code: RecoveryCode, password: NewPassword });
 

@@ -85,6 +85,9 @@ export interface AuditEntry {
   student: string | null;
 }
 
+/** An owner has looked through the acts, up to the newest that was shown. */
+export const ActsSeen = z.strictObject({ newest: z.uuid() });
+
 /** What an academy's owners look after: what waits to be erased, and what was done. */
 export interface AcademyPrivacy {
   erasures: Erasure[];

@@ -25,4 +25,6 @@ export interface Today {
   trials: (About & { trialId: string; declaredAt: string })[];
   /** Minors with no guardian's word on what is kept. */
   consents: About[];
+  /** How much was done with keys, access and consent since an owner last looked through the acts. */
+  acts?: number;
 }

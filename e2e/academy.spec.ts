@@ -192,4 +192,36 @@ test('a coach who forgot the password comes back by a recovery code, once', asyn
   await page.getByLabel('Password').fill('heels under the hips again');
   await press(page, 'Sign in');
   await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  // The day tells what was done with keys, until it is looked through.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const told = page.getByTestId('today').getByRole('link', { name: /Keys, access, consent/ });
+  await expect(told).toContainText('Keys, access, consent: 2 new');
+  await told.click();
+  await expect(page.getByTestId('act').first()).toContainText('came back by a recovery code');
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: 'Students' })).toBeVisible();
+  await expect(told).toHaveCount(0);
+});
+
+test('a sign-in that is used in another browser and network shows the password again before a file is saved', async ({
+  page,
+  product,
+}) => {
+  await startAcademy(page, product, 'moved@windy.example');
+  // As if it had begun elsewhere.
+  await product.sql(
+    `update session set device = 'Another browser', network = sha256('another network')
+     from instructor where instructor.id = session.instructor_id and instructor.email = 'moved@windy.example'`,
+  );
+  await page.goto(`${product.origin}/data`);
+  await expect(page.getByText('Type your password once more')).toBeVisible();
+  await page.getByLabel('Your password').fill('another');
+  await press(page, 'It is me');
+  await expect(page.getByText(/Expected your password as it is now/)).toBeVisible();
+  await page.getByLabel('Your password').fill(LONG);
+  await press(page, 'It is me');
+  await expect(page.getByTestId('confirm-here')).toHaveCount(0);
+  const saved = page.waitForEvent('download');
+  await press(page, 'Everything, one file');
+  expect((await saved).suggestedFilename()).toMatch(/records.*\.jsonl$/);
 });

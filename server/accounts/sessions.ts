@@ -11,6 +11,8 @@ declare module 'express-session' {
     shownHash?: string;
     /** What the browser calls itself, kept beside the session when it is opened. */
     device?: string;
+    /** The network that it was opened from, as its keyed hash. */
+    network?: Buffer;
     /** Of the instructor, never kept with the session. */
     deviceKey?: string;
     /** When the kept session ends, ms since 1970. */
@@ -20,6 +22,8 @@ declare module 'express-session' {
 
 export const SESSION_COOKIE = 'pedastance';
 const DAYS_KEPT = 14;
+/** So much is kept of what a browser calls itself, characters. */
+export const LONGEST_DEVICE = 200;
 const HOUR_MS = 60 * 60 * 1000;
 const DAY_MS = 24 * HOUR_MS;
 
@@ -42,6 +46,8 @@ class SessionsInDatabase extends Store {
         cookie: row.cookie,
         keptUntil: row.expires_at.getTime(),
         deviceKey: row.device_key.toString('base64'),
+        device: row.device,
+        network: row.network ?? undefined,
         identity: {
           academyId: row.academy_id,
           academyName: row.academy_name,
@@ -54,17 +60,18 @@ class SessionsInDatabase extends Store {
   }
 
   override set(token: string, kept: SessionData, done: Done = () => undefined): void {
-    const { identity, shownHash, cookie, device } = kept;
+    const { identity, shownHash, cookie, device, network } = kept;
     if (!shownHash) return this.touch(token, kept, done);
     const until = new Date(Date.now() + DAYS_KEPT * DAY_MS);
     this.pool
-      .query('select session_open($1, $2, $3, $4, $5, $6) as opened', [
+      .query('select session_open($1, $2, $3, $4, $5, $6, $7) as opened', [
         tokenHash(token),
         identity.instructorId,
         shownHash,
         JSON.stringify(cookie),
         until,
         device ?? '',
+        network,
       ])
       .then(({ rows }) => done(rows[0].opened ? undefined : new Error('the account has changed')), done);
   }

@@ -7,8 +7,10 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { challengesBy } from '../accounts/challenges';
 import { knownDevices } from '../accounts/knownDevices';
+import { networkHash } from '../accounts/networks';
 import { sessions } from '../accounts/sessions';
 import { boundedBody } from './bounds';
+import { confirmedSession } from './elsewhere';
 import { begunInApp, httpsOnly, instructorOnly, ownerNamed, sameOrigin, thisMachineOnly } from './guards';
 import { problems, Refusal } from './problems';
 import { routes, type Route } from './routes';
@@ -122,7 +124,7 @@ const guards = (services: Services): Record<Route['access'], RequestHandler[]> =
 /** The Express app: guards first, then every route with its own access, then the web app. */
 export function createApp(
   settings: AppSettings,
-  given: Omit<Services, 'knownDevices' | 'challenges'>,
+  given: Omit<Services, 'knownDevices' | 'challenges' | 'networkHash'>,
   log: Logger,
 ): Express {
   const { publicOrigin } = settings;
@@ -132,6 +134,7 @@ export function createApp(
     ...given,
     knownDevices: knownDevices(sessionSecret, secure),
     challenges: challengesBy(sessionSecret),
+    networkHash: networkHash(sessionSecret),
   };
   const app = express();
   app.disable('x-powered-by');
@@ -151,8 +154,9 @@ export function createApp(
   app.use('/api', express.json({ limit: BODY_LIMIT }), boundedBody);
   app.use('/api', sessions(services.pool, sessionSecret, secure));
   const before = guards(services);
-  for (const { method, path, access, handler } of routes(services, publicOrigin === undefined)) {
-    app[method](path, ...before[access], handler);
+  const confirmed = confirmedSession(services);
+  for (const { method, path, access, handler, confirms } of routes(services, publicOrigin === undefined)) {
+    app[method](path, ...before[access], ...(confirms ? [confirmed] : []), handler);
   }
   app.use('/api', () => {
     throw new Refusal(404, 'not-found', 'No such address in the API');

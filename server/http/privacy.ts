@@ -1,4 +1,5 @@
 import {
+  ActsSeen,
   AskErasure,
   TakeErasureBack,
   type AcademyPrivacy,
@@ -10,7 +11,7 @@ import { isMinor } from '@pedastance/core/body';
 import type { RequestHandler } from 'express';
 import type { ClientBase } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
-import { auditList, noteAct } from '../store/audit';
+import { auditList, noteAct, noteActsSeen } from '../store/audit';
 import { takePicturesOff } from '../store/cards';
 import { addConsent, listConsents } from '../store/consents';
 import { inAcademy } from '../store/database';
@@ -73,6 +74,19 @@ export const academyPrivacy =
       'read only',
     );
     response.json(answer);
+  };
+
+/** An owner has looked through what was done. */
+export const actsSeen =
+  ({ pool }: Services): RequestHandler =>
+  async (request, response) => {
+    const { newest } = parsedBody(ActsSeen, request.body);
+    const { academyId, instructorId } = request.session.identity!;
+    await inAcademy(pool, academyId, async (client) => {
+      await refuseUnlessOwner(client, instructorId);
+      await noteActsSeen(client, instructorId, newest);
+    });
+    response.status(204).end();
   };
 
 /** Asks for a student's erasure, which waits a day; the name that is typed has to be the student's. */

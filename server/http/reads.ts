@@ -10,6 +10,7 @@ import { listEntries, type LogPart } from '../store/lessons';
 import { changedMethods, listVersions } from '../store/methods';
 import { listScreens } from '../store/screens';
 import { changedStudents, findStudent, listStudents, newestStudents, NoSuchStudent } from '../store/students';
+import { actsUnseen } from '../store/audit';
 import { todayOf } from '../store/today';
 import { badInput, Refusal } from './problems';
 import type { Services } from './services';
@@ -103,7 +104,10 @@ export const studentWithLog: Read = async (client, request) => {
 };
 
 /** The coach's day. */
-export const today: Read = (client) => todayOf(client, new Date());
+export const today: Read = async (client, request) => ({
+  ...(await todayOf(client, new Date())),
+  acts: await actsUnseen(client, request.session.identity!.instructorId),
+});
 
 /** The versions of a house method, newest first. */
 export const methodVersions: Read = async (client, request) => {

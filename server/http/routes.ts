@@ -40,6 +40,7 @@ import {
   takeTicks,
   withCards,
 } from './cards';
+import { confirmSessionHere, sessionPlace } from './elsewhere';
 import { landing } from './landing';
 import {
   changeRole,
@@ -66,7 +67,14 @@ import {
 } from './passkeys';
 import { checkedPhoto, photoPicture, removePhoto, studentPhotos } from './photos';
 import { recover, recoveryLeft, renewRecovery } from './recovery';
-import { academyPrivacy, askForErasure, checkedConsent, studentPrivacy, takeErasureBack } from './privacy';
+import {
+  academyPrivacy,
+  actsSeen,
+  askForErasure,
+  checkedConsent,
+  studentPrivacy,
+  takeErasureBack,
+} from './privacy';
 import { changes, methodVersions, reading, studentPage, studentWithLog, today } from './reads';
 import type { Services } from './services';
 import { matStream } from './matStream';
@@ -79,6 +87,8 @@ export interface Route {
   method: 'get' | 'post' | 'put' | 'delete';
   path: string;
   access: 'anyone' | 'instructor' | 'stream' | 'download';
+  /** Whether a session that is used elsewhere shows the password again first. */
+  confirms?: true;
   handler: RequestHandler;
 }
 
@@ -110,15 +120,29 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
     { method: 'post', path: '/api/session', access: anyone, handler: signIn(services, demoAllowed) },
     { method: 'get', path: '/api/session', access: anyone, handler: whoIsSignedIn(services) },
     { method: 'delete', path: '/api/session', access: instructor, handler: signOut },
+    { method: 'get', path: '/api/session/place', access: instructor, handler: sessionPlace(services) },
+    { method: 'put', path: '/api/session/place', access: instructor, handler: confirmSessionHere(services) },
     { method: 'post', path: '/api/academy', access: anyone, handler: startOwnAcademy(services) },
     { method: 'post', path: '/api/invitation', access: anyone, handler: invitedTo(services) },
     { method: 'post', path: '/api/colleagues', access: anyone, handler: joinAcademy(services) },
     { method: 'get', path: '/api/colleagues', access: instructor, handler: people(services) },
-    { method: 'put', path: '/api/colleagues', access: instructor, handler: changeRole(services) },
-    { method: 'post', path: '/api/invites', access: instructor, handler: invite(services) },
+    {
+      method: 'put',
+      path: '/api/colleagues',
+      access: instructor,
+      confirms: true,
+      handler: changeRole(services),
+    },
+    { method: 'post', path: '/api/invites', access: instructor, confirms: true, handler: invite(services) },
     { method: 'delete', path: '/api/invites', access: instructor, handler: takeInviteBack(services) },
     { method: 'put', path: '/api/password', access: instructor, handler: newPassword(services) },
-    { method: 'post', path: '/api/resets', access: instructor, handler: resetColleague(services) },
+    {
+      method: 'post',
+      path: '/api/resets',
+      access: instructor,
+      confirms: true,
+      handler: resetColleague(services),
+    },
     { method: 'post', path: '/api/reset', access: anyone, handler: resetFor(services) },
     { method: 'put', path: '/api/reset', access: anyone, handler: resetPassword(services) },
     { method: 'put', path: '/api/recovery', access: anyone, handler: recover(services) },
@@ -304,22 +328,37 @@ export function routes(services: Services, demoAllowed: boolean): Route[] {
     { method: 'post', path: '/api/card/ticks', access: anyone, handler: takeTicks(services) },
     { method: 'post', path: '/api/card/calendar', access: anyone, handler: cardCalendar(services) },
     { method: 'get', path: '/api/today', access: instructor, handler: reading(services, today) },
-    { method: 'get', path: '/api/exports/academy', access: 'download', handler: exportAcademy(services) },
+    {
+      method: 'get',
+      path: '/api/exports/academy',
+      confirms: true,
+      access: 'download',
+      handler: exportAcademy(services),
+    },
     {
       method: 'get',
       path: '/api/exports/students/:studentId',
+      confirms: true,
       access: 'download',
       handler: exportStudent(services),
     },
     {
       method: 'get',
       path: '/api/exports/tables/:table',
+      confirms: true,
       access: 'download',
       handler: exportTable(services),
     },
     { method: 'post', path: '/api/imports', access: instructor, handler: importRecords(services) },
     { method: 'get', path: '/api/privacy', access: instructor, handler: academyPrivacy(services) },
-    { method: 'post', path: '/api/erasures', access: instructor, handler: askForErasure(services) },
+    { method: 'put', path: '/api/privacy/seen', access: instructor, handler: actsSeen(services) },
+    {
+      method: 'post',
+      path: '/api/erasures',
+      confirms: true,
+      access: instructor,
+      handler: askForErasure(services),
+    },
     { method: 'delete', path: '/api/erasures', access: instructor, handler: takeErasureBack(services) },
     {
       method: 'post',

@@ -2,6 +2,7 @@ import type { Pool } from 'pg';
 import type { Attempts } from '../accounts/attempts';
 import type { Challenges } from '../accounts/challenges';
 import type { KnownDevices } from '../accounts/knownDevices';
+import type { NetworkHash } from '../accounts/networks';
 import type { MatFeed } from './matFeed';
 import type { ShotFeed } from './shotFeed';
 
@@ -13,6 +14,7 @@ export interface Services {
   matFeed: MatFeed;
   knownDevices: KnownDevices;
   challenges: Challenges;
+  networkHash: NetworkHash;
   /** The time between two swings of the simulated student, ms. */
   standInPaceMs: number;
 }

@@ -41,9 +41,11 @@ export async function openSession(
   request.session.identity = account.identity;
   request.session.shownHash = account.passwordHash;
   request.session.device = request.get('user-agent') ?? '';
+  request.session.network = services.networkHash(request.ip ?? '');
   await settled((done) => request.session.save(done));
   delete request.session.shownHash;
   delete request.session.device;
+  delete request.session.network;
   const { identity, deviceKey } = account;
   response.status(201).json({ identity: await told(services, identity), deviceKey });
 }

@@ -217,6 +217,24 @@ export async function changePassword(
   return rows[0].changed;
 }
 
+/** Makes a session at home where it is used, for who showed the password; false where it has changed meanwhile. */
+export async function confirmSession(
+  pool: Pool,
+  token: Buffer,
+  shownHash: string,
+  { device, network }: { device: string; network: Buffer },
+  at: Date,
+): Promise<boolean> {
+  const { rows } = await pool.query('select session_confirm($1, $2, $3, $4, $5) as confirmed', [
+    token,
+    shownHash,
+    device,
+    network,
+    at,
+  ]);
+  return rows[0].confirmed;
+}
+
 export async function ownSessions(pool: Pool, token: Buffer, at: Date): Promise<OwnSession[]> {
   const { rows } = await pool.query(
     `select id, device, opened_at as "openedAt", expires_at as "expiresAt", here from own_sessions($1, $2)`,

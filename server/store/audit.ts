@@ -14,6 +14,17 @@ export const noteAct = (
 ): Promise<void> =>
   insertRow(client, 'audit_entry', { academy_id: academyId, made_by: instructorId, act, ...about });
 
+/** How much was done with keys, access and consent since an owner last looked; 0 for whoever is none. */
+export async function actsUnseen(client: ClientBase, instructorId: string): Promise<number> {
+  const { rows } = await client.query<{ acts: number }>('select acts_unseen($1) as acts', [instructorId]);
+  return rows[0]!.acts;
+}
+
+/** An owner has looked through the list up to an act. */
+export async function noteActsSeen(client: ClientBase, instructorId: string, newest: string): Promise<void> {
+  await client.query('select acts_seen($1, $2)', [instructorId, newest]);
+}
+
 /** What was done, newest first, with the name of a student who is still there. */
 export async function auditList(client: ClientBase): Promise<AuditEntry[]> {
   const { rows } = await client.query(

@@ -99,6 +99,53 @@ describe('a link is worth what its maker may do when it is opened', () => {
   });
 });
 
+describe('an owner is told in the day what was done with keys, access and consent', () => {
+  const acts = async (coach: Coach): Promise<number> => (await coach.ask('GET', '/api/today')).body.acts;
+  const look = async (coach: Coach): Promise<string[]> => {
+    const { audit } = (await coach.ask('GET', '/api/privacy')).body;
+    expect((await coach.ask('PUT', '/api/privacy/seen', { newest: audit[0].id })).status).toBe(204);
+    return audit.map(({ act }: { act: string }) => act);
+  };
+
+  test('by others, and what lets in to one’s own account; once looked through it is told no more', async () => {
+    const { lantern } = world;
+    const colleague = {
+      ...world.colleague,
+      headers: { ...world.colleague.headers, ...(await asOf(world.colleague.email, NEW_PASSWORD)) },
+    };
+    colleague.ask = (method, path, body) => world.ask(method, path, body, colleague.headers);
+    await look(lantern);
+    await look(colleague);
+    expect([await acts(lantern), await acts(colleague)]).toEqual([0, 0]);
+    // Reading students in and out is no matter of keys: it stands in the list alone.
+    expect((await colleague.ask('GET', '/api/exports/academy')).status).toBe(200);
+    expect((await colleague.ask('POST', '/api/invites', { role: 'instructor' })).status).toBe(201);
+    expect([await acts(lantern), await acts(colleague)]).toEqual([1, 0]);
+    const codes = await colleague.ask('POST', '/api/recovery-codes', { password: NEW_PASSWORD });
+    expect(codes.status).toBe(201);
+    expect([await acts(lantern), await acts(colleague)]).toEqual([2, 1]);
+    const { student } = await landRecord(world, lantern);
+    const no = { by: 'student', guardian: '', given: false, photos: false, sharing: false } as const;
+    expect((await lantern.ask('POST', '/api/consents', newConsent(student.id, no))).status).toBe(201);
+    expect([await acts(lantern), await acts(colleague)]).toEqual([2, 2]);
+    expect((await look(lantern)).slice(0, 3)).toEqual([
+      'consent withdrawn',
+      'recovery codes made',
+      'invited',
+    ]);
+    expect([await acts(lantern), await acts(colleague)]).toEqual([0, 2]);
+    // An act of another academy is no place to have looked to, and whoever is no owner is told nothing.
+    const foreign = (await world.harbour.ask('GET', '/api/privacy')).body.audit[0]?.id as string | undefined;
+    if (foreign) await colleague.ask('PUT', '/api/privacy/seen', { newest: foreign });
+    expect(await acts(colleague)).toBe(2);
+    const { instructorId } = colleague.identity;
+    const demoted = { id: instructorId, role: 'instructor', ends: false };
+    expect((await lantern.ask('PUT', '/api/colleagues', demoted)).status).toBe(204);
+    expect(await acts(colleague)).toBe(0);
+    expect((await lantern.ask('PUT', '/api/colleagues', { ...demoted, role: 'owner' })).status).toBe(204);
+  });
+});
+
 describe('a no to records and pictures', () => {
   const own = { by: 'student', guardian: '' } as const;
   const said = (studentId: string, over: object) =>

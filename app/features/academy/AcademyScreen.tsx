@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { Page } from '../../ui/Page';
 import { Body } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
+import { ConfirmHere } from './ConfirmHere';
 import { Keys } from './Keys';
 import { Passkeys } from './Passkeys';
 import { People } from './People';
@@ -18,6 +19,7 @@ export function AcademyScreen() {
   return (
     <Page title={messages.title}>
       <Body className="text-lg font-semibold">{identity.academyName}</Body>
+      <ConfirmHere identity={identity} />
       <People identity={identity} />
       <Keys identity={identity} />
       <Passkeys identity={identity} />

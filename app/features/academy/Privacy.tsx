@@ -1,8 +1,9 @@
 import type { AuditEntry } from '@pedastance/contract';
 import { ownerOf, type Identity } from '@pedastance/contract/owner';
-import { useCallback } from 'react';
+import { useCallback, useEffect } from 'react';
 import { View } from 'react-native';
 import { dayAndTime } from '../../domain/students';
+import { actsSeen } from '../../state/acts';
 import { api } from '../../state/api';
 import { useAsked } from '../../state/useAsked';
 import { Button } from '../../ui/Button';
@@ -28,6 +29,11 @@ export function Privacy({ identity }: { identity: Identity }) {
   const owner = ownerOf(identity);
   const ask = useCallback(() => api.academyPrivacy(owner), [owner]);
   const { value, trouble, doing } = useAsked(ask);
+  const newest = value?.audit[0]?.id;
+  // Shown is looked through: the day tells of it no more.
+  useEffect(() => {
+    if (newest) void actsSeen(owner, newest).catch(() => undefined);
+  }, [owner, newest]);
   return (
     <View className="gap-3" testID="privacy">
       <Heading>{messages.privacy}</Heading>

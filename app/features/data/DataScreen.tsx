@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button';
 import { saveFrom } from '../../ui/files';
 import { Page } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
+import { ConfirmHere } from '../academy/ConfirmHere';
 import { messages } from './DataScreen.messages';
 import { RecordsIn } from './RecordsIn';
 import { StudentsIn } from './StudentsIn';
@@ -41,6 +42,7 @@ export function DataScreen() {
   const isOwner = identity.role !== 'instructor';
   return (
     <Page title={messages.title}>
+      <ConfirmHere identity={identity} />
       <StudentsIn />
       <Out mayDo={isOwner} />
       <RecordsIn owner={ownerOf(identity)} mayDo={isOwner} />

@@ -20,6 +20,7 @@ import { StudentPage } from '../../ui/Page';
 import { Waiting } from '../../ui/Waiting';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { DECIMAL_SIGN } from '../../domain/decimal';
+import { ConfirmHere } from '../academy/ConfirmHere';
 import { messages } from './StudentPrivacyScreen.messages';
 
 const whoSaid = (student: Student, { by, guardian }: NewConsent): string =>
@@ -216,6 +217,7 @@ export function StudentPrivacyScreen() {
     >
       <View className="max-w-xl gap-6">
         <Consent student={student} />
+        <ConfirmHere identity={identity} />
         <HandOver student={student} />
         <Erasing student={student} identity={identity} />
       </View>

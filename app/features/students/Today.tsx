@@ -32,12 +32,18 @@ const ofStudent = ({ studentId, name }: About, words: string, key = studentId): 
 });
 
 /** What the records of the server say is to be done. */
-function useTold(): Record<'hurts' | 'consents' | 'trials' | 'drifted' | 'due' | 'outgrown', Row[]> | null {
+function useTold(): Record<
+  'hurts' | 'acts' | 'consents' | 'trials' | 'drifted' | 'due' | 'outgrown',
+  Row[]
+> | null {
   const today = useToday((state) => state.today);
   return useMemo(() => {
     if (!today) return null;
     return {
       hurts: (today.hurts ?? []).map((each) => ofStudent(each, messages.hurtsRow(shortDay(each.on)))),
+      acts: today.acts
+        ? [{ key: 'acts', href: '/academy', name: messages.acts(today.acts), words: messages.haveALook }]
+        : [],
       consents: today.consents.map((each) => ({
         ...ofStudent(each, messages.noConsent),
         href: `/students/${each.studentId}/privacy`,
@@ -89,7 +95,10 @@ function useSections(): Section[] {
   const sections: Section[] = [
     { heading: messages.lessons, rows: here.lessons },
     { heading: messages.hurts, rows: told?.hurts ?? [] },
-    { heading: messages.decisions, rows: [...here.refused, ...(told?.consents ?? [])] },
+    {
+      heading: messages.decisions,
+      rows: [...here.refused, ...(told?.acts ?? []), ...(told?.consents ?? [])],
+    },
     { heading: messages.trials, rows: told?.trials ?? [] },
     { heading: messages.drifted, rows: told?.drifted ?? [] },
     { heading: messages.due, rows: told?.due ?? [] },

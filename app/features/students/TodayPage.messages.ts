@@ -10,6 +10,7 @@ export const messages = {
   hurtsRow: (on: Said) => `Ticked on ${on} that it hurts. Ask before the next lesson.`,
   decisions: 'Needs your word',
   refused: (count: number) => `${count} ${plural(count, 'record', 'records')} refused`,
+  acts: (count: number) => `Keys, access, consent: ${count} new`,
   haveALook: 'Have a look',
   noConsent: 'Ask a guardian whether you may keep records',
   trials: 'Trials not finished',
