@@ -8,7 +8,7 @@ import { toldPath } from './pathTold';
 import { againstSigns } from './signs';
 import { asksTurn } from './turns';
 import { endsOf, faultOf, furtherOut, itemOf, knownStops, valueOf, type Standing } from './standing';
-import type { AdvisedFigure, AdvisedMove, Case, Reason } from './types';
+import type { AdvisedFigure, AdvisedMove, Case, PinnedFigure, Reason } from './types';
 
 /**
  * A playable line: the trail toe back to the middle of the lead shoe, or a touch ahead of it (common practice, no
@@ -135,7 +135,7 @@ export function lineOfSetback({ given }: Standing, setback: number): number {
 
 /** What was agreed is not taken back: a figure ends on the side it was agreed to, and goes no further the same day. */
 function keepsAgreed({ given }: Standing, move: AdvisedMove, toItem: number): boolean {
-  const item = move.figure === 'leadHeelLift' ? 'leadHeelLift' : itemOf(move.figure);
+  const item = itemOf(move.figure);
   const agreed = given.agreed.findLast((each) => each.item === item);
   if (!agreed) return true;
   const half = item === 'leadHeelLift' ? 1 : FIGURES[item].justNoticeable / 2;
@@ -206,8 +206,7 @@ export function mayMove(standing: Standing, forbidden: Forbidden, move: Reasoned
   const { figure, from, to } = move;
   const { given } = standing;
   const noticeable = FIGURES[figure].justNoticeable;
-  const pinnedAs = [figure, ...(figure === 'leadHeelLift' ? [] : [itemOf(figure)])];
-  if (given.pinned.some((pin) => (pinnedAs as readonly string[]).includes(pin))) return false;
+  if (given.pinned.includes(figure as PinnedFigure)) return false;
   const asked = remedyOf(move);
   const kept = asked !== null && hasRemedy(forbidden.limited, asked);
   const by = figure === 'setback' ? lineOfSetback(standing, to) - lineOfSetback(standing, from) : to - from;

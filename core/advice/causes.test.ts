@@ -68,6 +68,16 @@ describe('what a figure out of its band is the answer to', () => {
   });
 });
 
+describe('a trail knee that stays bent', () => {
+  const bent = { method: 'free-the-hips', today: { trailKneeBack: 100 } };
+
+  test('is stuck where the student came for the turn, and else out of its band', () => {
+    expect(named(written({ ...bent, cameFor: ['cannot turn back'] }))).toContain('trail knee stuck');
+    const check = named(written({ ...bent, cameFor: ['just a check'] }));
+    expect(check).not.toContain('trail knee stuck');
+  });
+});
+
 describe('too far to post', () => {
   const stands = (over: Partial<Case>, of: Partial<WrittenCase> = {}) =>
     tooFarToPost(standingOf({ ...written(of), ...over }));
@@ -77,6 +87,19 @@ describe('too far to post', () => {
     expect([stands({}), stands({}, wide)]).toEqual([false, true]);
     expect(stands({ widest: 900 }, wide)).toBe(false);
     expect([stands({ widest: 345 }), stands({ widest: 200 })]).toEqual([false, true]);
+  });
+
+  test('is a cause by itself by the student’s own test, and else where it is seen in the swing', () => {
+    const own = { ...written({}), widest: 200 };
+    expect(found(own).find(({ cause }) => cause === 'too wide to post')).toMatchObject({
+      ...{ item: 'stanceWidth', figure: 'stanceWidth', off: 'more', concern: 'posting' },
+    });
+    const byHips = { ...written({}), widest: null, bands: { ...written({}).bands, figures: {} } };
+    const stood = { ...byHips, setup: written(wide).setup };
+    expect(tooFarToPost(standingOf(stood))).toBe(true);
+    expect(named(stood)).not.toContain('too wide to post');
+    const seen = { ...stood, setup: written({ ...wide, seen: ['sways'] }).setup };
+    expect(named(seen)).toContain('too wide to post');
   });
 
   test('is nobody’s on a pitch, nor where the width was not measured', () => {

@@ -415,7 +415,7 @@ function pathCauses({ standing, told: path }: Looking): Cause[] {
       ? [mechanism('path', { item: 'stanceLine', figure: 'setback', off: path.value < 0 ? 'less' : 'more' })]
       : []),
     ...(faceFirst(given, path) ? [mechanism('face first')] : []),
-    ...(given.pressure && given.shot !== 'pitch' ? [mechanism('pressure')] : []),
+    ...(given.pressure ? [mechanism('pressure')] : []),
   ];
 }
 

@@ -8,7 +8,7 @@ import { caseOf as judgedCase } from './case';
 import { toldPath } from './pathTold';
 import { againstSigns, askedAbout } from './signs';
 import { standingOf } from './standing';
-import { normsDecide } from './turns';
+import { asksTurn, normsDecide } from './turns';
 import type { Case } from './types';
 
 const written = (over: Partial<WrittenCase> = {}): Case =>
@@ -47,6 +47,14 @@ describe('what was agreed', () => {
     const agreed = [lift(12), lift(25), flare];
     expect(judgedCase({ ...judged, agreed }).leadHeelLift).toBe(25);
     expect(judgedCase({ ...judged, agreed: [flare] }).leadHeelLift).toBe(0);
+  });
+
+  test('a lift stands whatever else was agreed after it', () => {
+    const flare = { item: 'trailFlare', by: 'more', to: 18, today: false } as const;
+    const given = { ...written(), agreed: [lift(15), flare], leadHeelLift: 15 };
+    const standing = standingOf(given);
+    const lower = { figure: 'leadHeelLift', from: 15, to: 5, reason: 'turn' } as const;
+    expect(mayMove(standing, forbiddenIn(standing), lower)).toBe(false);
   });
 
   test('a lift is not taken back, nor raised further the same day', () => {
@@ -123,5 +131,66 @@ describe('what is seen in the swing', () => {
     expect(barred('falls back')).toEqual(['stanceWidth more']);
     expect(barred('over the top')).toEqual([]);
     expect(barred('sways').length).toBeGreaterThan(0);
+  });
+});
+
+describe('who turns too far', () => {
+  const barred = (over: Partial<WrittenCase>) =>
+    forbiddenIn(standingOf(written(over)))
+      .never.filter(({ by }) => by === 'more')
+      .map(({ item }) => item);
+
+  test('by what they say or by what is seen is asked for no more turn', () => {
+    for (const over of [{ cameFor: ['turns too far'] }, { seen: ['loses the club at the top'] }] as const)
+      expect(barred(over)).toEqual(expect.arrayContaining(['trailFlare', 'leadFlare', 'stanceLine']));
+    expect(barred({})).toEqual([]);
+    expect(barred({ seen: ['over the top'], cameFor: ['curves away'] })).not.toContain('trailFlare');
+  });
+});
+
+describe('the pressure', () => {
+  const asked = (way: 'file' | 'simulated mat' | 'finish' | null, cameFor: WrittenCase['cameFor']) => {
+    const pressure = way && ({ pattern: 'falls back', way } as Case['pressure']);
+    return askedAbout({ ...written({ cameFor }), pressure }, false).has('pressure');
+  };
+
+  test('is asked about first by a mat alone, and by those complaints that go with it', () => {
+    expect([asked('file', ['fat']), asked('simulated mat', ['curves away'])]).toEqual([true, true]);
+    expect([asked('finish', ['fat']), asked(null, ['fat'])]).toEqual([false, false]);
+    expect(asked('file', ['just a check'])).toBe(false);
+  });
+});
+
+describe('more turn', () => {
+  const asks = (state: 'pain' | 'operated' | 'replaced' | 'dizzy or numb' | 'stiff', clearedBy = '') =>
+    asksTurn(written({ facts: [['hip', 'left', state]], clearedBy }));
+
+  test('is asked of nobody who hurts, was operated, has a new joint or is dizzy, until somebody cleared it', () => {
+    const states = ['pain', 'operated', 'replaced', 'dizzy or numb', 'stiff'] as const;
+    expect(states.map((state) => asks(state))).toEqual([false, false, false, false, true]);
+    expect(states.map((state) => asks(state, 'Dr Example'))).toEqual([false, true, true, true, true]);
+  });
+
+  test('is asked of nobody who came because they are sore, nor on a pitch', () => {
+    expect(asksTurn(written({ cameFor: ['sore'] }))).toBe(false);
+    expect(asksTurn(written({ club: 'sand-wedge', pitch: true }))).toBe(false);
+  });
+});
+
+describe('shots against the eye', () => {
+  const told = (over: Partial<WrittenCase>) => toldPath(written(over))!;
+
+  test('are believed, and it is told where they say another way', () => {
+    expect(told({ path: 4, seen: ['over the top'] })).toMatchObject({ byEye: false, against: true });
+    expect(told({ path: -4, seen: ['over the top'] })).toMatchObject({ byEye: false, against: false });
+    expect(told({ path: 0.2, seen: ['over the top'] }).against).toBe(false);
+    expect(told({ path: 4 }).against).toBe(false);
+  });
+
+  test('that were simulated say nothing of feet that nobody measured', () => {
+    const given = written({ path: 4, seen: ['over the top'] });
+    expect(toldPath({ ...given, pathSimulated: true })).toMatchObject({ byEye: false });
+    const unmeasured = { ...given, pathSimulated: true, setup: { ...given.setup, measured: {} } };
+    expect(toldPath(unmeasured)).toMatchObject({ byEye: true, value: -3 });
   });
 });

@@ -77,8 +77,11 @@ const foundOf = ({ found, measured }: Standing, name: SetupFigure): Measured | n
   once(found, name, () => measuredFigure(measured, name));
 
 /** The item that a figure is read as: a trail foot set back as the line that it makes. */
-export const itemOf = (figure: Exclude<AdvisedFigure, 'leadHeelLift'>): Item =>
-  figure === 'setback' ? 'stanceLine' : figure;
+export function itemOf(figure: Exclude<AdvisedFigure, 'leadHeelLift'>): Item;
+export function itemOf(figure: AdvisedFigure): Item | 'leadHeelLift';
+export function itemOf(figure: AdvisedFigure): Item | 'leadHeelLift' {
+  return figure === 'setback' ? 'stanceLine' : figure;
+}
 
 /** The figure that is moved where an item is put right. */
 export const figureOfItem = (item: Item): AdvisedFigure | null => {

@@ -14,7 +14,7 @@ import { pathShotsOf } from '@pedastance/contract/pathShots';
 import { MODEL_VERSION } from '@pedastance/core/reading';
 import type { ClientBase } from 'pg';
 import { findBuild } from '../store/builds';
-import { addCheck } from '../store/checks';
+import { checkRow } from '../store/entryRows';
 import { addEntry, entriesOf } from '../store/lessons';
 import { findVersion } from '../store/methods';
 import type { Writer } from '../store/rows';
@@ -68,7 +68,11 @@ async function stoodOnFor(
   );
 }
 
-async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry): Promise<EntryCheck> {
+/** Null where something that it names is not there: the entry's own references refuse it. */
+async function readingChecked(
+  client: ClientBase,
+  entry: ReadingEntry & LogEntry,
+): Promise<EntryCheck | null> {
   // The shots a judgement rests on come in the same question as the address it judges.
   const shotIds = [...new Set(entry.judgement?.shotIds)];
   const intakeId = entry.judgement?.intakeId ?? null;
@@ -77,11 +81,12 @@ async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry
   // A swing on a mat whose path a monitor told is a shot too.
   const shots = named.filter(({ kind }) => kind === 'shots' || kind === 'pressure');
   if (shots.length !== shotIds.length) throw new NoSuchShots();
-  const address = named.find(({ id }) => id === entry.addressId);
+  const address = named.find(({ id, kind }) => id === entry.addressId && kind === 'address');
   const intake = named.find(({ id, kind }) => id === intakeId && kind === 'intake') ?? null;
   const build = await findBuild(client, entry.buildId);
   const screen = entry.screenId ? await findScreen(client, entry.studentId, entry.screenId) : null;
   const method = await findVersion(client, entry.methodId, entry.methodVersion);
+  if (!address || !build || !method) return null;
   const path = pathShotsOf([...shots, ...(await stoodOnFor(client, entry, shots))], entry.studentId, true);
   return checkReading(entry, {
     path,
@@ -93,13 +98,14 @@ async function readingChecked(client: ClientBase, entry: ReadingEntry & LogEntry
   });
 }
 
-async function lookChecked(client: ClientBase, entry: LookEntry & LogEntry): Promise<EntryCheck> {
+/** Null where its trial is not there: the entry's own reference refuses it. */
+async function lookChecked(client: ClientBase, entry: LookEntry & LogEntry): Promise<EntryCheck | null> {
   const named = entry.shotIds ?? [];
   const found = await entriesOf(client, entry.studentId, [entry.trialId, ...named]);
-  const trial = found.find(({ id }) => id === entry.trialId) as TrialEntry & LogEntry;
+  const trial = found.find(({ id, kind }) => id === entry.trialId && kind === 'trial');
   const shots = found.filter((each) => each.kind === 'shots' && each.trialId === entry.trialId);
   if (shots.length !== new Set(named).size) throw new NoSuchShots();
-  return checkLook(entry, trial, shots);
+  return trial ? checkLook(entry, trial as TrialEntry & LogEntry, shots) : null;
 }
 
 /** @throws NoSuchShots where a swing on a mat names a shot that its student's log does not have */
@@ -124,11 +130,12 @@ export async function addCheckedEntry(
 ): Promise<LogEntry> {
   const made = entry.kind === 'reading' || entry.kind === 'look' ? entry.modelVersion : null;
   if (made && isNewer(made, MODEL_VERSION)) throw new NewerModel();
-  const added = await addEntry(client, entry, writer);
-  if (added.kind === 'pressure') await swingsNameShots(client, added);
-  if (added.kind !== 'reading' && added.kind !== 'look') return added;
-  const check =
-    added.kind === 'reading' ? await readingChecked(client, added) : await lookChecked(client, added);
-  await addCheck(client, writer.academyId, added.id, check);
-  return { ...added, check };
+  let check: EntryCheck | null = null;
+  const added = await addEntry(client, entry, writer, async (logged) => {
+    if (logged.kind === 'pressure') await swingsNameShots(client, logged);
+    if (logged.kind === 'reading') check = await readingChecked(client, logged);
+    if (logged.kind === 'look') check = await lookChecked(client, logged);
+    return check ? [['entry_check', [checkRow(writer.academyId, logged.id, check)]]] : [];
+  });
+  return check ? { ...added, check } : added;
 }

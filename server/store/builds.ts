@@ -69,13 +69,13 @@ export async function buildsOf(client: ClientBase, studentIds: string[]): Promis
   return rows.map((row) => madeBy(row, buildFromRow(row.build)));
 }
 
-/** One build, which is there: the database refuses a reference to none. */
-export async function findBuild(client: ClientBase, id: string): Promise<NewBuild> {
+/** A build of this academy; null where there is none such. */
+export async function findBuild(client: ClientBase, id: string): Promise<NewBuild | null> {
   const { rows } = await client.query<{ build: BuildRow }>(
     'select to_jsonb(build) as build from build where academy_id = current_academy() and id = $1',
     [id],
   );
-  return buildFromRow(rows[0]!.build);
+  return rows[0] ? buildFromRow(rows[0].build) : null;
 }
 
 /** A build as its table keeps it. */

@@ -3,8 +3,8 @@ import type { ClientBase } from 'pg';
 import { cursorAt, type Cursor } from './cursor';
 import { ENTRY_AS_JSON, ENTRY_CORE_AS_JSON } from './entryJson';
 import { entryRows } from './entryRows';
-import { insertRow, insertRows, type Writer } from './rows';
-import { noteStudentChanged } from './studentChanged';
+import { insertOfMany, insertRow, type TableRows, type Writer } from './rows';
+import { studentChanged } from './studentChanged';
 
 export async function addLesson(client: ClientBase, lesson: NewLesson, writer: Writer): Promise<NewLesson> {
   await insertRow(client, 'lesson', {
@@ -38,14 +38,22 @@ export async function landedEntry(client: ClientBase, entry: NewEntry): Promise<
 }
 
 /**
- * Adds an entry to the log.
+ * Adds an entry to the log, in one statement: with its first row begins the turn of the academy's writers, so that nothing is
+ * asked or worked out from there on.
+ * @param beside what is kept beside it, such as what working it out again came to
  * @throws NoSuchLesson when this academy has no such lesson; the database's own error when the
  * entry refers to something that is not this student's.
  */
-export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writer): Promise<LogEntry> {
+export async function addEntry(
+  client: ClientBase,
+  entry: NewEntry,
+  writer: Writer,
+  beside: (logged: LogEntry) => Promise<readonly TableRows[]> = () => Promise.resolve([]),
+): Promise<LogEntry> {
   const studentId = await studentOfLesson(client, entry.lessonId);
+  const logged: LogEntry = { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
   const key = { academy_id: writer.academyId, student_id: studentId, id: entry.id };
-  await insertRow(client, 'log_entry', {
+  const row = {
     ...key,
     lesson_id: entry.lessonId,
     instructor_id: writer.instructorId,
@@ -53,11 +61,15 @@ export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writ
     replaces_id: entry.replaces,
     made_at: entry.madeAt,
     received_at: writer.receivedAt,
-  });
-  for (const [table, rows] of entryRows(key, entry)) await insertRows(client, table, rows);
-  // A card is written at the desk: it is no lesson.
-  await noteStudentChanged(client, studentId, entry.kind === 'card' ? undefined : entry.madeAt);
-  return { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
+  };
+  const { text, values } = insertOfMany(
+    [['log_entry', [row]], ...entryRows(key, entry), ...(await beside(logged))],
+    false,
+    // A card is written at the desk: it is no lesson.
+    studentChanged(studentId, entry.kind === 'card' ? undefined : entry.madeAt),
+  );
+  await client.query(text, values);
+  return logged;
 }
 
 /** Which part of a log: what landed after a place, what landed before one, or the newest. */

@@ -16,14 +16,18 @@ export async function changedMethods(client: ClientBase, after: number): Promise
   return rows.map((row) => Method.parse(row));
 }
 
-/** One version of a house method, which is there: the database refuses a reference to none. */
-export async function findVersion(client: ClientBase, id: string, version: number): Promise<HouseMethod> {
+/** One version of a house method; null where there is none such. */
+export async function findVersion(
+  client: ClientBase,
+  id: string,
+  version: number,
+): Promise<HouseMethod | null> {
   const { rows } = await client.query(
     `select id, version, name, summary, questions from house_method
      where academy_id = current_academy() and id = $1 and version = $2`,
     [id, version],
   );
-  return Method.parse(rows[0]);
+  return rows[0] ? Method.parse(rows[0]) : null;
 }
 
 /** A version of a method with who made it, where that is known. */

@@ -47,21 +47,42 @@ function insertOf(
 /** Rows of many tables as one statement, and what it is given. */
 export interface ManyRows {
   text: string;
-  values: string[];
+  values: unknown[];
+}
+
+/** What is done in the same statement as rows are inserted; its values stand behind theirs. */
+export interface DoneAlong {
+  values: unknown[];
+  /** The statement, its first value being the parameter of this number. */
+  text: (first: number) => string;
 }
 
 /**
- * One statement that inserts rows of many tables, each unless its key is taken: references among them are checked at
- * its end, so that their order does not matter, and the database is at work on all of it at once.
+ * One statement that inserts rows of many tables: references among them are checked at its end, so that their order does not
+ * matter, and the database is at work on all of it at once.
+ * @param lists rows by table; a table may come several times
+ * @param unlessThere a row whose key is taken is left as it is, and nothing is said
+ * @param along what else it does
  */
-export function insertOfMany(tables: ReadonlyMap<string, readonly Record<string, unknown>[]>): ManyRows {
+export function insertOfMany(
+  lists: readonly TableRows[],
+  unlessThere: boolean,
+  along: DoneAlong | null = null,
+): ManyRows {
+  const tables = new Map<string, Record<string, unknown>[]>();
+  for (const [table, rows] of lists) {
+    const known = tables.get(table);
+    if (known) known.push(...rows);
+    else tables.set(table, [...rows]);
+  }
   const filled = [...tables].filter(([, rows]) => rows.length > 0);
   const parts = filled.map(
-    ([table, rows], at) => `into_${table} as (${insertOf(table, rows, at + 1, true)})`,
+    ([table, rows], at) => `into_${table} as (${insertOf(table, rows, at + 1, unlessThere)})`,
   );
+  if (along) parts.push(`along as (${along.text(filled.length + 1)})`);
   return {
     text: `with ${parts.join(', ')} select`,
-    values: filled.map(([, rows]) => JSON.stringify(rows)),
+    values: [...filled.map(([, rows]) => JSON.stringify(rows)), ...(along?.values ?? [])],
   };
 }
 

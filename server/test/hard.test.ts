@@ -206,7 +206,7 @@ describe('the application’s role', () => {
 
   test('opens no session for an account whose hash it cannot show', async () => {
     const open = (hash: string) =>
-      asApplication("select session_open($1, $2, $3, '{}', now() + interval '1 day', '') as opened", [
+      asApplication("select session_open($1, $2, $3, '{}', now() + interval '1 day', '', null) as opened", [
         Buffer.alloc(32, 7),
         world.lantern.identity.instructorId,
         hash,

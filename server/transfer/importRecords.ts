@@ -101,22 +101,15 @@ function logRows(
   return [['log_entry', [entry]], ...entryRows(key, record), ...checked];
 }
 
-/** Everything of some students by table. */
-function rowsByTable(readIn: ReadIn, groups: readonly StudentGroup[]): Map<string, TableRows[1]> {
-  const tables = new Map<string, TableRows[1]>();
-  const put = ([table, rows]: TableRows) => {
-    const known = tables.get(table);
-    if (known) known.push(...rows);
-    else tables.set(table, [...rows]);
-  };
-  for (const { student, parts } of groups) {
-    const writer = writerOf(readIn.academyId, student);
-    const row = studentRow(student.record, writer);
-    put(['student', [{ ...row, version: student.version, updated_at: student.updatedAt }]]);
-    for (const part of parts) partRows(readIn, student.record.id, part).forEach(put);
-  }
-  return tables;
-}
+/** Everything of some students as rows. */
+const rowsOfAll = (readIn: ReadIn, groups: readonly StudentGroup[]): TableRows[] =>
+  groups.flatMap(({ student, parts }) => {
+    const row = studentRow(student.record, writerOf(readIn.academyId, student));
+    return [
+      ['student', [{ ...row, version: student.version, updated_at: student.updatedAt }]] as TableRows,
+      ...parts.flatMap((part) => partRows(readIn, student.record.id, part)),
+    ];
+  });
 
 /** When each student's newest entry was made. */
 const lastEntries = (groups: readonly StudentGroup[]) =>
@@ -135,7 +128,7 @@ interface Prepared {
 
 const prepared = (readIn: ReadIn, groups: readonly StudentGroup[]): Prepared => ({
   groups,
-  rows: insertOfMany(rowsByTable(readIn, groups)),
+  rows: insertOfMany(rowsOfAll(readIn, groups), true),
 });
 
 /** Takes students in, each whole; what is there already stays as it is. */
