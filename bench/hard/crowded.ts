@@ -12,8 +12,10 @@ const COACHES = 20;
 const AT_WORK_MS = 20_000;
 /** Between one thing and the next: ten times as fast as a coach goes through a lesson. */
 const PAUSE_MS = 1000;
-/** The server's own code is warm before anything is counted. */
+/** The server's own code is warm before anything is counted, and all mats are open. */
 const WARM_MS = 8000;
+/** Between one mat that is opened and the next. */
+const MATS_OPEN_MS = 60;
 const PASSWORD = 'a stance as wide as it takes';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -174,7 +176,10 @@ async function main(): Promise<void> {
   const mats = (each: number, late: number[]) => (signal: AbortSignal) =>
     Promise.all(
       crowd.flatMap((who, at) =>
-        Array.from({ length: each }, (_mat, mat) => listen(mat < 5 ? who : twice[at]!, late, signal)),
+        Array.from({ length: each }, async (_mat, mat) => {
+          await pause(MATS_OPEN_MS * (at + crowd.length * mat));
+          return listen(mat < 5 ? who : twice[at]!, late, signal);
+        }),
       ),
     );
   const late: number[] = [];
