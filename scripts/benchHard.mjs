@@ -174,11 +174,12 @@ const CROWDS = {
   line: 'beside a line of 400 MB',
   signIns: 'beside thirty sign-ins at once, again and again',
   unread: 'beside twelve exports that nobody reads',
+  erasures: 'beside 1,200 erasures that are due',
 };
 
 /** Twenty coaches at work beside what others take. */
 async function crowded(figure, environment, product) {
-  const { kinds, late } = await measured('crowded.ts', {
+  const { kinds, late, erased } = await measured('crowded.ts', {
     ...environment,
     SERVER_PROCESS: String(await product.restart()),
   });
@@ -191,19 +192,33 @@ async function crowded(figure, environment, product) {
       `median ${ms(median)}`,
     );
   figure('… the newest frame of 100 mats late by, 95%', ms(late.p95), 'at most 200 ms', late.p95 <= 200);
+  figure('… erasures carried out', String(erased), '1200', erased === 1200);
+}
+
+/** A yes taken back while links, photos and files with pictures are made. */
+async function withdrawals(figure, environment) {
+  const { rounds, shown, seenBefore, refused } = await measured('withdrawals.ts', environment);
+  figure(
+    `${rounds} yeses taken back, raced by links, photos, files and clocks two hours off: answered after the no`,
+    `${shown} pictures, ${refused} noes refused`,
+    '0, 0',
+    shown + refused === 0 && seenBefore === rounds,
+    `${seenBefore} seen before it`,
+  );
 }
 
 /** All of it; `figure` takes a row of the table. `only` names one part. */
 export async function benchHard(figure, only) {
   const wanted = (part) => !only || only === part;
   if (wanted('kills')) await kills(figure);
-  if (!['bodies', 'coaches', 'crowded', 'large', 'transfer'].some(wanted)) return;
+  if (!['bodies', 'coaches', 'crowded', 'large', 'transfer', 'withdrawals'].some(wanted)) return;
   const product = await serveForNow();
   const environment = { ORIGIN: product.origin, ADMIN_URL: product.adminUrl };
   try {
     if (wanted('bodies')) await badBodies(figure, environment);
     if (wanted('coaches')) await coaches(figure, environment);
     if (wanted('crowded')) await crowded(figure, environment, product);
+    if (wanted('withdrawals')) await withdrawals(figure, environment);
     if (wanted('transfer')) await transfer(figure, environment, product);
     if (wanted('large')) await large(figure, environment, product.origin);
   } finally {

@@ -2,11 +2,12 @@
 import { readFileSync } from 'node:fs';
 import { request } from 'node:http';
 import type { MatFrames } from '@pedastance/contract';
-import { OWNER_HEADER, ownerOf } from '@pedastance/contract';
-import { landRecord, newMatSession, newStudent } from '../../server/test/bodies';
+import { landRecord, newMatSession } from '../../server/test/bodies';
 import { sessionCookie } from '../../server/test/sessionCookie';
 import type { Coach, World } from '../../server/test/world';
+import { CROWD_PASSWORD, newAcademy, post, type Somebody } from './academies';
 import { ORIGIN, ranked, report, signedIn } from './coach';
+import { eraseMany, makeErasuresDue } from './erasures';
 
 const COACHES = 20;
 const AT_WORK_MS = 20_000;
@@ -16,7 +17,6 @@ const PAUSE_MS = 1000;
 const WARM_MS = 8000;
 /** Between one mat that is opened and the next. */
 const MATS_OPEN_MS = 60;
-const PASSWORD = 'a stance as wide as it takes';
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
@@ -26,43 +26,12 @@ function serverMemory(): number {
   return Number(/VmRSS:\s+(\d+)/.exec(status)![1]) / 1024;
 }
 
-/** Somebody who has signed in, and is asked for by headers alone. */
-interface Somebody {
-  headers: Record<string, string>;
-  studentId: string;
-}
-
-async function newAcademy(number: number): Promise<Somebody> {
-  const answer = await fetch(`${ORIGIN}/api/academy`, {
-    method: 'POST',
-    headers: { origin: ORIGIN, 'content-type': 'application/json' },
-    body: JSON.stringify({
-      ...{ academyName: `Crowd ${number}`, name: 'Crowd', password: PASSWORD },
-      ...{ email: `crowd-${number}@bench.example`, method: 'shoulders-and-neutral' },
-    }),
-  });
-  if (answer.status !== 201) throw new Error(`an academy: ${answer.status} ${await answer.text()}`);
-  const { identity } = (await answer.json()) as { identity: Coach['identity'] };
-  const cookie = sessionCookie(answer.headers).split(';')[0]!;
-  const headers = { origin: ORIGIN, cookie, [OWNER_HEADER]: ownerOf(identity) };
-  const student = newStudent();
-  await post({ headers, studentId: '' }, '/api/students', student);
-  return { headers, studentId: student.id };
-}
-
-const post = ({ headers }: Somebody, path: string, body: object): Promise<Response> =>
-  fetch(`${ORIGIN}${path}`, {
-    method: 'POST',
-    headers: { ...headers, 'content-type': 'application/json' },
-    body: JSON.stringify(body),
-  });
-
 /** Signed in once more: streams are counted by sessions. */
 async function onceMore(who: Somebody, number: number): Promise<Somebody> {
   const answer = await fetch(`${ORIGIN}/api/session`, {
     method: 'POST',
     headers: { origin: ORIGIN, 'content-type': 'application/json' },
-    body: JSON.stringify({ email: `crowd-${number}@bench.example`, password: PASSWORD }),
+    body: JSON.stringify({ email: `crowd-${number}@bench.example`, password: CROWD_PASSWORD }),
   });
   return { ...who, headers: { ...who.headers, cookie: sessionCookie(answer.headers).split(';')[0]! } };
 }
@@ -202,7 +171,10 @@ async function main(): Promise<void> {
     );
     await Promise.all(open);
   });
-  report({ kinds: { alone, thirty, hundred, line, signIns, unread }, late: ranked(late) });
+  await makeErasuresDue(crowd[1]!.studentId);
+  let erased = 0;
+  const erasures = await beside(coaches, world, async () => void (erased = await eraseMany()));
+  report({ kinds: { alone, thirty, hundred, line, signIns, unread, erasures }, late: ranked(late), erased });
 }
 
 void main();

@@ -14,6 +14,7 @@ import {
   newestConsent,
   newStudent,
 } from './bodies';
+import { bothPictures, cardPicture } from './pictures';
 import { asAdmin, openWorld, type World } from './world';
 
 let world: World;
@@ -216,22 +217,6 @@ describe('a link to a card', () => {
   });
 });
 
-/** A picture as a card has it, with a place that a program wrote into it. */
-async function picture(on: string, size: { width: number; height: number } = CARD_PICTURE_PX) {
-  const { width, height } = size;
-  const jpeg = await sharp({ create: { width, height, channels: 3, background: '#3a4038' } })
-    .jpeg()
-    .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1' } })
-    .toBuffer();
-  return { on, jpeg: jpeg.toString('base64') };
-}
-
-const bothPictures = async () => ({
-  earlier: await picture('2026-04-01'),
-  later: await picture('2026-05-01'),
-  measures: [{ name: 'Width, heel to heel', earlier: '42.0 cm', later: '47.1 cm' }],
-});
-
 describe('before and after on a card', () => {
   let of: Awaited<ReturnType<typeof landRecord>>;
   beforeAll(async () => {
@@ -322,7 +307,7 @@ describe('before and after on a card', () => {
     const bad: [unknown, string][] = [
       [{ ...good, later: { on: '2026-05-01', jpeg: 'R0lGODlhAQABAIAAAAAAAP' } }, 'pictures.later.jpeg'],
       [{ ...good, later: undefined }, 'pictures.later'],
-      [{ ...good, later: await picture('2026-05-01', { width: 900, height: 400 }) }, 'jpeg'],
+      [{ ...good, later: await cardPicture('2026-05-01', { width: 900, height: 400 }) }, 'jpeg'],
       [{ ...good, measures: Array(7).fill(good.measures[0]) }, 'pictures.measures'],
     ];
     for (const [pictures, field] of bad) {

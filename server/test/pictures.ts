@@ -1,3 +1,4 @@
+import { CARD_PICTURE_PX } from '@pedastance/contract/cardLimits';
 import sharp from 'sharp';
 
 /** A small invented picture, 240 by 200 pixels, whose camera says its name and a place. */
@@ -99,3 +100,20 @@ export async function spoiltPicture(jpeg: Buffer, random: () => number): Promise
   const sound = random() < 0.5 ? jpeg : await sharp(jpeg).jpeg({ progressive: true }).toBuffer();
   return HIDDEN[Math.floor(random() * HIDDEN.length)]!(sound, random);
 }
+
+/** A picture as a card has it, with a place that a program wrote into it. */
+export async function cardPicture(on: string, size: { width: number; height: number } = CARD_PICTURE_PX) {
+  const { width, height } = size;
+  const jpeg = await sharp({ create: { width, height, channels: 3, background: '#3a4038' } })
+    .jpeg()
+    .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1' } })
+    .toBuffer();
+  return { on, jpeg: jpeg.toString('base64') };
+}
+
+/** Both pictures of a card, with what they show measured. */
+export const bothPictures = async () => ({
+  earlier: await cardPicture('2026-04-01'),
+  later: await cardPicture('2026-05-01'),
+  measures: [{ name: 'Width, heel to heel', earlier: '42.0 cm', later: '47.1 cm' }],
+});

@@ -1,5 +1,6 @@
 import { tokenHash } from '../accounts/sessions';
-import { landCard, landRecord, newCardLink, newConsent, newPhoto } from './bodies';
+import { landRecord, newCardLink, newConsent, newPhoto } from './bodies';
+import { bothPictures } from './pictures';
 import { sessionCookie } from './sessionCookie';
 import { asAdmin, openWorld, PASSWORD, type Coach, type World } from './world';
 
@@ -174,9 +175,15 @@ describe('a no to records and pictures', () => {
 
   test('closes pictures at once: of photos, and of cards that were handed out', async () => {
     const record = await landRecord(world, world.lantern);
-    const { token } = await landCard(world, world.lantern, record);
+    const { id: known } = await consentOf(record.student.id);
+    expect((await said(record.student.id, { ...YES, after: known })).status).toBe(201);
+    const { token, link } = newCardLink(record.student.id, record.card.id, {
+      pictures: await bothPictures(),
+    });
+    expect((await world.lantern.ask('POST', '/api/card-links', link)).status).toBe(201);
     const picture = () => world.lantern.ask('GET', `/api/photos/${record.photo.id}`);
     expect((await picture()).status).toBe(200);
+    expect((await world.ask('POST', '/api/card/pictures', { token })).body.pictures).not.toBeNull();
     expect((await said(record.student.id, NO)).status).toBe(201);
     expect((await picture()).status).toBe(404);
     expect((await world.ask('POST', '/api/card/pictures', { token })).body).toEqual({ pictures: null });
@@ -189,12 +196,18 @@ describe('a no to records and pictures', () => {
       const record = await landRecord(world, world.lantern);
       const { id: known } = await consentOf(record.student.id);
       expect((await said(record.student.id, { ...YES, after: known })).status).toBe(201);
-      const links = Array.from({ length: 4 }, () => newCardLink(record.student.id, record.card.id));
+      const both = await bothPictures();
+      const links = Array.from({ length: 5 }, () =>
+        newCardLink(record.student.id, record.card.id, { pictures: both }),
+      );
+      const first = links.pop()!;
+      expect((await world.lantern.ask('POST', '/api/card-links', first.link)).status).toBe(201);
+      expect(await pictures(first.token)).toBeTruthy();
       await Promise.all([
         ...links.map(({ link }) => world.lantern.ask('POST', '/api/card-links', link)),
         said(record.student.id, NO),
       ]);
-      for (const { token } of links) expect((await pictures(token)) ?? null).toBeNull();
+      for (const { token } of [first, ...links]) expect((await pictures(token)) ?? null).toBeNull();
     }
   });
 
