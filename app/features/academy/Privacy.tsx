@@ -24,16 +24,16 @@ const sentence = ({ by, act, whom, student }: AuditEntry): string => {
   return [by, messages.acts[act], about].filter(Boolean).join(' ');
 };
 
-/** What waits to be erased and what was done with students' data, for owners. */
-export function Privacy({ identity }: { identity: Identity }) {
+/** What waits to be erased and what was done with data and access, for owners; at the top of its page it is looked through. */
+export function Privacy({ identity, isFirst = false }: { identity: Identity; isFirst?: boolean }) {
   const owner = ownerOf(identity);
   const ask = useCallback(() => api.academyPrivacy(owner), [owner]);
   const { value, trouble, doing } = useAsked(ask);
   const newest = value?.audit[0]?.id;
-  // Shown is looked through: the day tells of it no more.
+  // Looked through, so that the day tells of it no more.
   useEffect(() => {
-    if (newest) void actsSeen(owner, newest).catch(() => undefined);
-  }, [owner, newest]);
+    if (isFirst && newest) void actsSeen(owner, newest).catch(() => undefined);
+  }, [isFirst, owner, newest]);
   return (
     <View className="gap-3" testID="privacy">
       <Heading>{messages.privacy}</Heading>

@@ -42,7 +42,7 @@ function useTold(): Record<
     return {
       hurts: (today.hurts ?? []).map((each) => ofStudent(each, messages.hurtsRow(shortDay(each.on)))),
       acts: today.acts
-        ? [{ key: 'acts', href: '/academy', name: messages.acts(today.acts), words: messages.haveALook }]
+        ? [{ key: 'acts', href: '/academy?acts', name: messages.acts(today.acts), words: messages.haveALook }]
         : [],
       consents: today.consents.map((each) => ({
         ...ofStudent(each, messages.noConsent),

@@ -23,7 +23,7 @@ export const messages = {
   outgrownRow: 'Measure the body and the address anew',
   unsent: 'Not sent yet',
   unsentRow: (count: number) => `${count} ${plural(count, 'record', 'records')}`,
-  goesBySelf: 'It is sent by itself when there is a connection',
+  goesBySelf: 'Sent by itself once there is a connection',
   looking: 'Looking through the records …',
   nothing: 'Nothing waits. Pick a student to begin.',
   more: (count: number) => `All of today: ${count} more`,
