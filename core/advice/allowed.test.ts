@@ -74,6 +74,21 @@ describe('what was agreed', () => {
     expect(may('trailFlare', 10, 'turn', agreed(from, false))).toBe(true);
   });
 
+  test('to be less is not made more again, nor less still on its day', () => {
+    const less = (to: number, today: boolean) => ({
+      agreed: [{ item: 'trailFlare' as const, by: 'less' as const, to, today }],
+    });
+    expect(may('trailFlare', 10, 'turn', less(from, false))).toBe(false);
+    expect(may('trailFlare', -10, 'turn', less(from, false))).toBe(true);
+    expect(may('trailFlare', -10, 'turn', less(from, true))).toBe(false);
+    expect(may('trailFlare', -10, 'turn', less(from - 10, true))).toBe(true);
+  });
+
+  test('holds within half of what can be noticed', () => {
+    expect(may('trailFlare', -5, 'turn', agreed(from - 3, false))).toBe(true);
+    expect(may('trailFlare', -6, 'turn', agreed(from - 3, false))).toBe(false);
+  });
+
   test('goes no further on its day', () => {
     expect(may('trailFlare', 10, 'turn', agreed(from, true))).toBe(false);
     // Put back to where it was agreed it may be.

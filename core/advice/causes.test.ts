@@ -71,6 +71,13 @@ describe('what a figure out of its band is the answer to', () => {
 describe('a trail knee that stays bent', () => {
   const bent = { method: 'free-the-hips', today: { trailKneeBack: 100 } };
 
+  test('is about the knee, also where the method asks nothing of it', () => {
+    const free = written({ cameFor: ['cannot turn back'], today: { trailKneeBack: 100 } });
+    expect(found(free).find(({ cause }) => cause === 'trail knee stuck')).toMatchObject({
+      ...{ item: 'trailKneeBack', figure: 'trailKneeBack', off: 'less', concern: 'turn back' },
+    });
+  });
+
   test('is stuck where the student came for the turn, and else out of its band', () => {
     expect(named(written({ ...bent, cameFor: ['cannot turn back'] }))).toContain('trail knee stuck');
     const check = named(written({ ...bent, cameFor: ['just a check'] }));
@@ -87,6 +94,21 @@ describe('too far to post', () => {
     expect([stands({}), stands({}, wide)]).toEqual([false, true]);
     expect(stands({ widest: 900 }, wide)).toBe(false);
     expect([stands({ widest: 345 }), stands({ widest: 200 })]).toEqual([false, true]);
+  });
+
+  test('is seen by a sway, a slide or a fall, and is about the width', () => {
+    const about = { item: 'stanceWidth', figure: 'stanceWidth', off: 'more' };
+    const free = (seen: WrittenCase['seen'], of: Partial<WrittenCase>): Case => {
+      const given = written({ ...of, seen });
+      return { ...given, bands: { ...given.bands, figures: {} } };
+    };
+    for (const seen of [['sways'], ['slides without turning']] as const) {
+      expect(found(free(seen, wide)).find(({ cause }) => cause === 'too wide to post')).toMatchObject(about);
+      expect(named(free(seen, {}))).not.toContain('too wide to post');
+    }
+    expect(found(free(['falls back'], {})).find(({ cause }) => cause === 'too wide to post')).toMatchObject(
+      about,
+    );
   });
 
   test('is a cause by itself by the student’s own test, and else where it is seen in the swing', () => {

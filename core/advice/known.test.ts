@@ -3,8 +3,8 @@ import { caseOf, drawnCase, judgedOf } from '../test/adviceCases';
 import type { WrittenCase } from '../test/writtenCases';
 import { seeded } from '../statistics';
 import { measuredAgain } from './again';
-import { forbiddenIn, mayMove } from './allowed';
-import { caseOf as judgedCase } from './case';
+import { costsTurn, forbiddenIn, mayMove } from './allowed';
+import { caseOf as judgedCase, restsOf } from './case';
 import { toldPath } from './pathTold';
 import { againstSigns, askedAbout } from './signs';
 import { standingOf } from './standing';
@@ -192,5 +192,39 @@ describe('shots against the eye', () => {
     expect(toldPath({ ...given, pathSimulated: true })).toMatchObject({ byEye: false });
     const unmeasured = { ...given, pathSimulated: true, setup: { ...given.setup, measured: {} } };
     expect(toldPath(unmeasured)).toMatchObject({ byEye: true, value: -3 });
+  });
+});
+
+test('what a judgement rests on is kept as plain lists of what is known of each, and no more', () => {
+  const rests = {
+    agreed: [{ item: 'leadFlare', by: 'more', to: 25, today: true, note: 'not kept' }],
+    exceptions: [{ item: 'stanceWidth', low: 300, high: 340, why: 'not kept' }],
+    cued: ['load'],
+    dropped: [{ item: 'stanceLine', by: 'less', why: 'not kept' }],
+    feltUnder: 'toes',
+  } as unknown as Parameters<typeof restsOf>[0];
+  expect(restsOf({ ...written(), ...rests })).toEqual({
+    agreed: [{ item: 'leadFlare', by: 'more', to: 25, today: true }],
+    exceptions: [{ item: 'stanceWidth', low: 300, high: 340 }],
+    cued: ['load'],
+    dropped: [{ item: 'stanceLine', by: 'less' }],
+    feltUnder: 'toes',
+  });
+});
+
+describe('a turn that a move costs', () => {
+  const stands = (trailFlare: number) =>
+    standingOf(written({ legs: { inTrail: 24 }, today: { trailFlare } }));
+
+  test('is one that falls short by a step that it was not short by before', () => {
+    expect(costsTurn(stands(25), stands(0))).toBe(true);
+    expect(costsTurn(stands(0), stands(25))).toBe(false);
+    expect(costsTurn(stands(25), stands(25))).toBe(false);
+  });
+
+  test('is not counted where nobody is asked for more turn', () => {
+    const sore = (trailFlare: number) =>
+      standingOf(written({ legs: { inTrail: 24 }, cameFor: ['sore'], today: { trailFlare } }));
+    expect(costsTurn(sore(25), sore(0))).toBe(false);
   });
 });

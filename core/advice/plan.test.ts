@@ -4,7 +4,8 @@ import type { WrittenCase } from '../test/writtenCases';
 import { judge, otherWays } from '.';
 import { lineOfSetback, MOST_AHEAD, MOST_LINE, setbackOfLine } from './allowed';
 import { causesOf } from './causes';
-import { quarterShoe, targetOf } from './moves';
+import { nearestDose, oneDose } from './doses';
+import { asTaught, quarterShoe, targetOf } from './moves';
 import { toldPath } from './pathTold';
 import { setupWith } from './plan';
 import { standingOf, valueOf } from './standing';
@@ -158,4 +159,42 @@ describe('a pitch', () => {
     expect(named(written(bent))).toContain('trail knee stuck');
     expect(named(pitch(bent))).not.toContain('trail knee stuck');
   });
+});
+
+describe('a figure that is put as taught', () => {
+  const standing = standingOf(written());
+  const width = (aim: number, low: number, high: number) =>
+    asTaught(standing, 'stanceWidth', { aim, low, high });
+
+  test('is said in whole doses where one lies within the band, its ends counted, and else as it is taught', () => {
+    const dose = oneDose('stanceWidth');
+    const near = nearestDose(333, 'stanceWidth');
+    expect(width(333, 300, 360)).toBe(near);
+    expect(near % dose).toBeCloseTo(0, 6);
+    expect(width(333, 332.5, 333.5)).toBe(333);
+    expect(width(near + 2, near, near + 2)).toBe(near);
+    expect(width(near - 2, near - 2, near)).toBe(near);
+    expect(asTaught(standing, 'leadFlare', { aim: 18.5, low: 10, high: 25 })).toBe(18.5);
+  });
+});
+
+test('only a foot that is turned out spares a sore joint', () => {
+  const standing = standingOf(written());
+  const spare = (figure: 'stanceWidth' | 'leadFlare' | 'trailFlare' | 'ballAlong') =>
+    targetOf(standing, { figure, by: 'more', to: 'a dose beyond as taught' });
+  expect([spare('stanceWidth'), spare('ballAlong')]).toEqual([null, null]);
+  for (const figure of ['leadFlare', 'trailFlare'] as const)
+    expect(spare(figure)).toBeGreaterThan(valueOf(standing, figure)!);
+});
+
+test('another way tells what each turn gains', () => {
+  const short = written({ cameFor: ['swing too short'], today: { trailFlare: 5 }, legs: { inTrail: 24 } });
+  const ways = otherWays(short);
+  expect(ways).toHaveLength(1);
+  for (const { back } of ways) expect(back!.to - back!.from).toBeGreaterThan(0);
+});
+
+test('a first thing is a close call where measuring again may change it, and only once it is drawn', () => {
+  const close = (draws: number) => judge(written({ today: { trailFlare: 11 } }), draws).closeCall;
+  expect([close(1), close(0)]).toEqual([true, false]);
 });
