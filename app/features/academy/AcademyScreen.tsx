@@ -4,7 +4,7 @@ import { Button } from '../../ui/Button';
 import { Page } from '../../ui/Page';
 import { Body } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
-import { ConfirmHere } from './ConfirmHere';
+import { ConfirmHere } from '../../cards/ConfirmHere';
 import { Keys } from './Keys';
 import { Passkeys } from './Passkeys';
 import { People } from './People';

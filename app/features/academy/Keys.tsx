@@ -7,7 +7,7 @@ import { NewPasswordField, newPasswordFault } from '../../ui/NewPasswordField';
 import { Notice } from '../../ui/Notice';
 import { Heading } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
-import { PasswordNow } from './PasswordNow';
+import { PasswordNow } from '../../ui/PasswordNow';
 import { troubleOf } from '../../state/useAsked';
 
 /** Changing one's password, which ends every other session. */

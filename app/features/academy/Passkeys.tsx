@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
-import { PasswordNow } from './PasswordNow';
+import { PasswordNow } from '../../ui/PasswordNow';
 
 /** Loaded by itself, as the sign-in has it too: what two parts share would load with the list. */
 const passkeys = () => import('../../state/passkeys');

@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { messages } from './AcademyScreen.messages';
-import { PasswordNow } from './PasswordNow';
+import { PasswordNow } from '../../ui/PasswordNow';
 import { ShownOnce } from './ShownOnce';
 
 /** The codes as they were made. */

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button';
 import { saveFrom } from '../../ui/files';
 import { Page } from '../../ui/Page';
 import { Body, Heading, Quiet } from '../../ui/Words';
-import { ConfirmHere } from '../academy/ConfirmHere';
+import { ConfirmHere } from '../../cards/ConfirmHere';
 import { messages } from './DataScreen.messages';
 import { RecordsIn } from './RecordsIn';
 import { StudentsIn } from './StudentsIn';

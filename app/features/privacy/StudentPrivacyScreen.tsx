@@ -20,7 +20,7 @@ import { StudentPage } from '../../ui/Page';
 import { Waiting } from '../../ui/Waiting';
 import { Body, Heading, Quiet } from '../../ui/Words';
 import { DECIMAL_SIGN } from '../../domain/decimal';
-import { ConfirmHere } from '../academy/ConfirmHere';
+import { ConfirmHere } from '../../cards/ConfirmHere';
 import { messages } from './StudentPrivacyScreen.messages';
 
 const whoSaid = (student: Student, { by, guardian }: NewConsent): string =>

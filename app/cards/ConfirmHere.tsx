@@ -1,13 +1,13 @@
 import { ownerOf, type Identity } from '@pedastance/contract/owner';
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
-import { confirmHere, sessionPlace } from '../../state/sessionPlace';
-import { useAsked } from '../../state/useAsked';
-import { Button } from '../../ui/Button';
-import { Notice } from '../../ui/Notice';
-import { Body } from '../../ui/Words';
+import { confirmHere, sessionPlace } from '../state/sessionPlace';
+import { useAsked } from '../state/useAsked';
+import { Button } from '../ui/Button';
+import { Notice } from '../ui/Notice';
+import { Body } from '../ui/Words';
 import { messages } from './ConfirmHere.messages';
-import { PasswordNow } from './PasswordNow';
+import { PasswordNow } from '../ui/PasswordNow';
 
 /** Asks for the password once more where this sign-in began in another browser and network; else nothing. */
 export function ConfirmHere({ identity }: { identity: Identity }) {
