@@ -17,7 +17,7 @@ import type { Request, RequestHandler, Response } from 'express';
 import type { ClientBase } from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { isCommonPassword } from '../accounts/commonPasswords';
-import { hashPassword, inSignInLane, passwordMatches } from '../accounts/passwords';
+import { hashPassword, inSignInLane } from '../accounts/passwords';
 import { tokenHash } from '../accounts/sessions';
 import {
   academyPeople,
@@ -30,7 +30,6 @@ import {
   findResetLink,
   isOwner,
   makeResetLink,
-  ownAccount,
   ownSessions,
   startAcademy,
   useResetLink as setByLink,
@@ -41,6 +40,7 @@ import { noteAct } from '../store/audit';
 import { inAcademy } from '../store/database';
 import { addMethodVersion } from '../store/methods';
 import { insertRow } from '../store/rows';
+import { accountBehind, changedMeanwhile, countedAttempt, withPassword } from './attempt';
 import { withDeviceNames } from './deviceName';
 import { parsedBody } from './guards';
 import { badInput, Refusal } from './problems';
@@ -80,25 +80,6 @@ async function addHouseMethods(
     const body = { id, methodId: id, version: 1, madeAt: madeAt.toISOString(), ...contents };
     await addMethodVersion(client, body, { academyId, instructorId, receivedAt: madeAt });
   }
-}
-
-/** Takes an attempt at an address into account, and works on it when its turn comes. */
-export async function countedAttempt<Result>(
-  { attempts }: Services,
-  email: string,
-  request: Request,
-  work: () => Promise<Result>,
-): Promise<Result> {
-  const address = request.ip ?? '';
-  return inSignInLane(address, async () => {
-    await attempts.check(email, address);
-    try {
-      return await work();
-    } catch (error) {
-      if (error instanceof Refusal) await attempts.failed(email, address);
-      throw error;
-    }
-  });
 }
 
 const newcomer = async (name: string, email: string, password: string): Promise<Newcomer> => ({
@@ -257,15 +238,14 @@ export const newPassword =
     const { before, after } = parsedBody(ChangePassword, request.body);
     refuseCommon('after', after);
     const { pool } = services;
-    const account = await ownAccount(pool, tokenOf(request), new Date());
-    if (!account) throw new Refusal(401, 'signed-out', 'Sign in first');
-    if (account.demo) throw new Refusal(403, 'demo', 'The demo’s password is printed, and stays as it is');
-    await countedAttempt(services, account.email, request, async () => {
-      if (!(await passwordMatches(account.passwordHash, before)))
-        throw badInput('before', 'your password as it is now', 'another');
+    const account = await accountBehind(
+      services,
+      request,
+      'The demo’s password is printed, and stays as it is',
+    );
+    await withPassword(services, request, account, { field: 'before', given: before }, async () => {
       const hashes = { shownHash: account.passwordHash, newHash: await hashPassword(after) };
-      if (!(await changePassword(pool, tokenOf(request), hashes, new Date())))
-        throw new Refusal(409, 'changed-meanwhile', 'The password was changed meanwhile');
+      if (!(await changePassword(pool, tokenOf(request), hashes, new Date()))) throw changedMeanwhile();
     });
     response.status(204).end();
   };

@@ -1,11 +1,10 @@
 import { ConfirmSession, type SessionPlace } from '@pedastance/contract';
 import type { Request, RequestHandler } from 'express';
-import { passwordMatches } from '../accounts/passwords';
 import { LONGEST_DEVICE, tokenHash } from '../accounts/sessions';
-import { confirmSession, ownAccount } from '../store/accounts';
-import { countedAttempt } from './academy';
+import { confirmSession } from '../store/accounts';
+import { accountBehind, changedMeanwhile, withPassword } from './attempt';
 import { parsedBody } from './guards';
-import { badInput, Refusal } from './problems';
+import { Refusal } from './problems';
 import type { Services } from './services';
 
 /** Whether a session is used by another browser than it was opened in, from another network: one of both changes by itself. */
@@ -41,14 +40,10 @@ export const confirmSessionHere =
     const { password } = parsedBody(ConfirmSession, request.body);
     const { pool, networkHash } = services;
     const token = tokenHash(request.sessionID);
-    const account = await ownAccount(pool, token, new Date());
-    if (!account) throw new Refusal(401, 'signed-out', 'Sign in first');
-    await countedAttempt(services, account.email, request, async () => {
-      if (!(await passwordMatches(account.passwordHash, password)))
-        throw badInput('password', 'your password as it is now', 'another');
-    });
+    const account = await accountBehind(services, request, null);
+    await withPassword(services, request, account, { field: 'password', given: password });
     const here = { device: request.get('user-agent') ?? '', network: networkHash(request.ip ?? '') };
     if (!(await confirmSession(pool, token, account.passwordHash, here, new Date())))
-      throw new Refusal(409, 'changed-meanwhile', 'The password was changed meanwhile');
+      throw changedMeanwhile();
     response.status(204).end();
   };

@@ -8,14 +8,13 @@ import {
   verifyRegistrationResponse,
 } from '@simplewebauthn/server';
 import type { Request, RequestHandler } from 'express';
-import { passwordMatches } from '../accounts/passwords';
 import { tokenHash } from '../accounts/sessions';
-import { accountByEmail, ownAccount } from '../store/accounts';
+import { accountByEmail } from '../store/accounts';
 import { addPasskey, endPasskey, findPasskey, notePasskeyUse, ownPasskeys } from '../store/passkeys';
-import { countedAttempt } from './academy';
+import { accountBehind, changedMeanwhile, withPassword } from './attempt';
 import { withDeviceNames } from './deviceName';
 import { parsedBody } from './guards';
-import { badInput, Refusal } from './problems';
+import { Refusal } from './problems';
 import type { Services } from './services';
 import { openSession } from './signIn';
 
@@ -35,13 +34,8 @@ function siteOf(request: Request): { id: string; origin: string } {
   return { id: hostname, origin };
 }
 
-/** The account behind a request's session. @throws Refusal where it has ended, or is a demo's */
-async function accountOf({ pool }: Services, request: Request) {
-  const account = await ownAccount(pool, tokenHash(request.sessionID), new Date());
-  if (!account) throw new Refusal(401, 'signed-out', 'Sign in first');
-  if (account.demo) throw new Refusal(403, 'demo', 'The demo’s password is printed, and needs no passkey');
-  return account;
-}
+/** What a demo's account is told. */
+const NO_PASSKEY = 'The demo’s password is printed, and needs no passkey';
 
 /** What a device makes a passkey from, for who knows the password. */
 export const passkeyOptions =
@@ -49,12 +43,9 @@ export const passkeyOptions =
   async (request, response) => {
     const { password } = parsedBody(AskForPasskey, request.body);
     const { id: rpID } = siteOf(request);
-    const account = await accountOf(services, request);
+    const account = await accountBehind(services, request, NO_PASSKEY);
     const { instructorId, instructorName } = request.session.identity!;
-    await countedAttempt(services, account.email, request, async () => {
-      if (!(await passwordMatches(account.passwordHash, password)))
-        throw badInput('password', 'your password as it is now', 'another');
-    });
+    await withPassword(services, request, account, { field: 'password', given: password });
     const own = await ownPasskeys(services.pool, tokenHash(request.sessionID), new Date());
     response.json(
       await generateRegistrationOptions({
@@ -81,7 +72,7 @@ export const keepPasskey =
   async (request, response) => {
     const made = parsedBody(NewPasskey, request.body);
     const { id: expectedRPID, origin: expectedOrigin } = siteOf(request);
-    const account = await accountOf(services, request);
+    const account = await accountBehind(services, request, NO_PASSKEY);
     const { instructorId } = request.session.identity!;
     const { registrationInfo } = await verifyRegistrationResponse({
       response: made as Parameters<typeof verifyRegistrationResponse>[0]['response'],
@@ -98,8 +89,7 @@ export const keepPasskey =
     const about = { shownHash: account.passwordHash, device: request.get('user-agent') ?? '' };
     const added = await addPasskey(services.pool, tokenHash(request.sessionID), kept, about, new Date());
     if (added === 'known') throw notMade();
-    if (added === 'changed')
-      throw new Refusal(409, 'changed-meanwhile', 'The password was changed meanwhile');
+    if (added === 'changed') throw changedMeanwhile();
     if (added === 'too many')
       throw new Refusal(409, 'too-many-passkeys', `You have ${MOST_PASSKEYS} passkeys already`, {
         detail: 'End one, then make this one.',

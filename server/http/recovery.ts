@@ -2,12 +2,13 @@ import { randomBytes } from 'node:crypto';
 import { RECOVERY_CODES, RenewRecovery, UseRecovery } from '@pedastance/contract';
 import { base32 } from '@scure/base';
 import type { RequestHandler } from 'express';
-import { hashPassword, passwordMatches } from '../accounts/passwords';
+import { hashPassword } from '../accounts/passwords';
 import { tokenHash } from '../accounts/sessions';
-import { ownAccount, recoveryCodesLeft, renewRecoveryCodes, useRecoveryCode } from '../store/accounts';
-import { countedAttempt, refuseCommon } from './academy';
+import { recoveryCodesLeft, renewRecoveryCodes, useRecoveryCode } from '../store/accounts';
+import { refuseCommon } from './academy';
+import { accountBehind, changedMeanwhile, countedAttempt, withPassword } from './attempt';
 import { parsedBody } from './guards';
-import { badInput, Refusal } from './problems';
+import { Refusal } from './problems';
 import type { Services } from './services';
 
 const CODE_BYTES = 10;
@@ -31,15 +32,15 @@ export const renewRecovery =
     const { password } = parsedBody(RenewRecovery, request.body);
     const { pool } = services;
     const token = tokenHash(request.sessionID);
-    const account = await ownAccount(pool, token, new Date());
-    if (!account) throw new Refusal(401, 'signed-out', 'Sign in first');
-    if (account.demo) throw new Refusal(403, 'demo', 'The demo’s password is printed, and needs no codes');
+    const account = await accountBehind(
+      services,
+      request,
+      'The demo’s password is printed, and needs no codes',
+    );
     const codes = Array.from({ length: RECOVERY_CODES }, newCode);
-    await countedAttempt(services, account.email, request, async () => {
-      if (!(await passwordMatches(account.passwordHash, password)))
-        throw badInput('password', 'your password as it is now', 'another');
+    await withPassword(services, request, account, { field: 'password', given: password }, async () => {
       if (!(await renewRecoveryCodes(pool, token, account.passwordHash, codes.map(hashOf), new Date())))
-        throw new Refusal(409, 'changed-meanwhile', 'The password was changed meanwhile');
+        throw changedMeanwhile();
     });
     response.status(201).json({ codes });
   };

@@ -44,8 +44,6 @@ export async function openSession(
   request.session.network = services.networkHash(request.ip ?? '');
   await settled((done) => request.session.save(done));
   delete request.session.shownHash;
-  delete request.session.device;
-  delete request.session.network;
   const { identity, deviceKey } = account;
   response.status(201).json({ identity: await told(services, identity), deviceKey });
 }
