@@ -15,9 +15,9 @@ import { MODEL_VERSION } from '@pedastance/core/reading';
 import type { ClientBase } from 'pg';
 import { findBuild } from '../store/builds';
 import { checkRow } from '../store/entryRows';
-import { addEntry, entriesOf } from '../store/lessons';
+import { entriesOf, loggedEntry, writeEntry } from '../store/lessons';
 import { findVersion } from '../store/methods';
-import type { Writer } from '../store/rows';
+import type { TableRows, Writer } from '../store/rows';
 import { findScreen } from '../store/screens';
 import { checkLook } from './look';
 import { checkReading } from './reading';
@@ -108,6 +108,12 @@ async function lookChecked(client: ClientBase, entry: LookEntry & LogEntry): Pro
   return trial ? checkLook(entry, trial as TrialEntry & LogEntry, shots) : null;
 }
 
+/** What working an entry out again comes to; null where it is of no such kind, or names something that is not there. */
+async function checkOfEntry(client: ClientBase, entry: LogEntry): Promise<EntryCheck | null> {
+  if (entry.kind === 'reading') return readingChecked(client, entry);
+  return entry.kind === 'look' ? lookChecked(client, entry) : null;
+}
+
 /** @throws NoSuchShots where a swing on a mat names a shot that its student's log does not have */
 async function swingsNameShots(client: ClientBase, entry: Logged<PressureEntry>): Promise<void> {
   const named = entry.swings.flatMap(({ shot }) => shot ?? []);
@@ -121,7 +127,7 @@ async function swingsNameShots(client: ClientBase, entry: Logged<PressureEntry>)
 /**
  * Adds an entry to the log, and beside a reading or a look what came of working it out again. What the
  * coach's device told is kept as it is, whatever comes of that.
- * @throws NewerModel, NoSuchShots, and what `addEntry` throws
+ * @throws NewerModel, NoSuchShots, NoSuchLesson, and what `writeEntry` throws
  */
 export async function addCheckedEntry(
   client: ClientBase,
@@ -130,12 +136,10 @@ export async function addCheckedEntry(
 ): Promise<LogEntry> {
   const made = entry.kind === 'reading' || entry.kind === 'look' ? entry.modelVersion : null;
   if (made && isNewer(made, MODEL_VERSION)) throw new NewerModel();
-  let check: EntryCheck | null = null;
-  const added = await addEntry(client, entry, writer, async (logged) => {
-    if (logged.kind === 'pressure') await swingsNameShots(client, logged);
-    if (logged.kind === 'reading') check = await readingChecked(client, logged);
-    if (logged.kind === 'look') check = await lookChecked(client, logged);
-    return check ? [['entry_check', [checkRow(writer.academyId, logged.id, check)]]] : [];
-  });
-  return check ? { ...added, check } : added;
+  const logged = await loggedEntry(client, entry, writer);
+  if (logged.kind === 'pressure') await swingsNameShots(client, logged);
+  const check = await checkOfEntry(client, logged);
+  const beside: TableRows[] = check ? [['entry_check', [checkRow(writer.academyId, logged.id, check)]]] : [];
+  await writeEntry(client, logged, writer, beside);
+  return check ? { ...logged, check } : logged;
 }

@@ -37,21 +37,25 @@ export async function landedEntry(client: ClientBase, entry: NewEntry): Promise<
   return landed!;
 }
 
-/**
- * Adds an entry to the log, in one statement: with its first row begins the turn of the academy's writers, so that nothing is
- * asked or worked out from there on.
- * @param beside what is kept beside it, such as what working it out again came to
- * @throws NoSuchLesson when this academy has no such lesson; the database's own error when the
- * entry refers to something that is not this student's.
- */
-export async function addEntry(
-  client: ClientBase,
-  entry: NewEntry,
-  writer: Writer,
-  beside: (logged: LogEntry) => Promise<readonly TableRows[]> = () => Promise.resolve([]),
-): Promise<LogEntry> {
+/** An entry as the log will have it. @throws NoSuchLesson when this academy has no such lesson */
+export async function loggedEntry(client: ClientBase, entry: NewEntry, writer: Writer): Promise<LogEntry> {
   const studentId = await studentOfLesson(client, entry.lessonId);
-  const logged: LogEntry = { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
+  return { ...entry, studentId, receivedAt: writer.receivedAt.toISOString() };
+}
+
+/**
+ * Writes an entry to the log, in one statement: with its first row begins the turn of the academy's writers, so that whatever
+ * is asked or worked out for it comes before.
+ * @param beside what is kept beside it, such as what working it out again came to
+ * @throws the database's own error when the entry refers to something that is not this student's
+ */
+export async function writeEntry(
+  client: ClientBase,
+  entry: LogEntry,
+  writer: Writer,
+  beside: readonly TableRows[],
+): Promise<void> {
+  const { studentId } = entry;
   const key = { academy_id: writer.academyId, student_id: studentId, id: entry.id };
   const row = {
     ...key,
@@ -63,12 +67,21 @@ export async function addEntry(
     received_at: writer.receivedAt,
   };
   const { text, values } = insertOfMany(
-    [['log_entry', [row]], ...entryRows(key, entry), ...(await beside(logged))],
+    [['log_entry', [row]], ...entryRows(key, entry), ...beside],
     false,
     // A card is written at the desk: it is no lesson.
     studentChanged(studentId, entry.kind === 'card' ? undefined : entry.madeAt),
   );
   await client.query(text, values);
+}
+
+/**
+ * Adds an entry to the log.
+ * @throws NoSuchLesson, and what `writeEntry` throws
+ */
+export async function addEntry(client: ClientBase, entry: NewEntry, writer: Writer): Promise<LogEntry> {
+  const logged = await loggedEntry(client, entry, writer);
+  await writeEntry(client, logged, writer, []);
   return logged;
 }
 

@@ -28,7 +28,13 @@ const ENTRIES_AT_ONCE = 50;
 
 const studentOf = (scope: Scope): string | null => (scope === 'academy' ? null : scope.studentId);
 
-/** Everybody who made one of the records. */
+/** Who made the rows of a table, where that is not its `made_by`; of an entry also who read it in. */
+const MAKERS: Record<string, string> = {
+  lesson: 'instructor_id',
+  log_entry: 'unnest(array[instructor_id, read_in_by])',
+};
+
+/** Everybody who made one of the records, or read it in. */
 async function colleagueLines(client: ClientBase, scope: Scope): Promise<RecordsLine[]> {
   const made = [
     'student',
@@ -40,16 +46,13 @@ async function colleagueLines(client: ClientBase, scope: Scope): Promise<Records
     'photo',
     'pain_answer',
   ].map((table) => {
-    const by = ['lesson', 'log_entry'].includes(table) ? 'instructor_id' : 'made_by';
     const student = table === 'student' ? 'id' : 'student_id';
-    return `select ${by} from ${table}
+    return `select ${MAKERS[table] ?? 'made_by'} from ${table}
       where academy_id = current_academy() and ($1::uuid is null or ${student} = $1)`;
   });
   const { rows } = await client.query(
     `select id, name from instructor where academy_id = current_academy() and id in (
        ${made.join(' union ')}
-       union select read_in_by from log_entry
-         where academy_id = current_academy() and ($1::uuid is null or student_id = $1)
        union select made_by from house_method where academy_id = current_academy() and $1::uuid is null
        union select made_by from drill where academy_id = current_academy() and $1::uuid is null
        union select made_by from own_ladder where academy_id = current_academy() and $1::uuid is null)

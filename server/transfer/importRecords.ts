@@ -41,11 +41,8 @@ const writerOf = (academyId: string, { by, receivedAt }: { by: string; receivedA
   receivedAt: new Date(receivedAt),
 });
 
-function partRows(
-  { academyId, ...readIn }: ReadIn,
-  studentId: string,
-  { line }: StudentGroup['parts'][number],
-): TableRows[] {
+function partRows(readIn: ReadIn, studentId: string, { line }: StudentGroup['parts'][number]): TableRows[] {
+  const { academyId } = readIn;
   if (line.kind === 'tick') return [['card_tick', [tickRow(line.record, academyId, line.receivedAt)]]];
   const writer = writerOf(academyId, line);
   switch (line.kind) {
@@ -63,7 +60,7 @@ function partRows(
     case 'photo':
       return [['photo', [photoRow(line.record, writer)]]];
     case 'entry':
-      return logRows(academyId, studentId, line, readIn);
+      return logRows(readIn, studentId, line);
   }
 }
 
@@ -77,10 +74,9 @@ const lessonRow = ({ by, receivedAt, record }: LineOf<'lesson'>, academyId: stri
 });
 
 function logRows(
-  academyId: string,
+  { academyId, instructorId, at }: ReadIn,
   studentId: string,
   line: LineOf<'entry'>,
-  { instructorId, at }: Omit<ReadIn, 'academyId'>,
 ): TableRows[] {
   const { by, receivedAt, record, check } = line;
   const key = { academy_id: academyId, student_id: studentId, id: record.id };
