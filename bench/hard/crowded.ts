@@ -7,7 +7,7 @@ import { sessionCookie } from '../../server/test/sessionCookie';
 import type { Coach, World } from '../../server/test/world';
 import { CROWD_PASSWORD, newAcademy, post, type Somebody } from './academies';
 import { ORIGIN, ranked, report, signedIn } from './coach';
-import { eraseMany, makeErasuresDue } from './erasures';
+import { eraseMany, ERASURES_DUE, makeErasuresDue } from './erasures';
 
 const COACHES = 20;
 const AT_WORK_MS = 20_000;
@@ -174,7 +174,12 @@ async function main(): Promise<void> {
   await makeErasuresDue(crowd[1]!.studentId);
   let erased = 0;
   const erasures = await beside(coaches, world, async () => void (erased = await eraseMany()));
-  report({ kinds: { alone, thirty, hundred, line, signIns, unread, erasures }, late: ranked(late), erased });
+  report({
+    kinds: { alone, thirty, hundred, line, signIns, unread, erasures },
+    late: ranked(late),
+    erased,
+    due: ERASURES_DUE,
+  });
 }
 
 void main();

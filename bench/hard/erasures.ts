@@ -3,7 +3,7 @@ import { Client, Pool } from 'pg';
 import { runErasures } from '../../server/store/erasures';
 import { ADMIN_URL } from './coach';
 
-export const ERASURES = 1200;
+export const ERASURES_DUE = 1200;
 const ENTRIES_EACH = 10;
 
 /** Copies the academy's student until there are so many, each with a lesson and entries, and with an erasure that has waited. */
@@ -11,7 +11,7 @@ const FILL = `
   set session_replication_role = replica;
   create temporary table due as
     select one.academy_id, one.made_by, at, ('01900000-0000-7000-9000-' || lpad(to_hex(at), 12, '0'))::uuid as id
-    from (select * from student where id = $student) as one, generate_series(1, ${ERASURES}) as at;
+    from (select * from student where id = $student) as one, generate_series(1, ${ERASURES_DUE}) as at;
   insert into student select (jsonb_populate_record(null::student, to_jsonb(one) || jsonb_build_object('id', due.id))).*
     from due, (select * from student where id = $student) as one;
   insert into lesson (academy_id, id, student_id, instructor_id, started_at, received_at)

@@ -1,7 +1,8 @@
 import type { Request, Response } from 'express';
 import { badInput } from './problems';
 
-const LARGEST_NUMBER = 2 ** 31 - 1;
+/** The largest number that an event may have. */
+export const LARGEST_NUMBER = 2 ** 31 - 1;
 
 const HEADERS = {
   'content-type': 'text/event-stream',

@@ -1,7 +1,7 @@
 import { Id } from '@pedastance/contract';
 import type { RequestHandler } from 'express';
 import { tokenHash } from '../accounts/sessions';
-import { answeredHead, beginEvents, eventText, lastEvent, sendEvent } from './eventStream';
+import { answeredHead, beginEvents, eventText, LARGEST_NUMBER, lastEvent, sendEvent } from './eventStream';
 import { Refusal } from './problems';
 import type { ShotFeed } from './shotFeed';
 
@@ -20,7 +20,7 @@ export const shotStream =
   (request, response) => {
     const session = Id.safeParse(request.params.sessionId);
     if (!session.success) throw new Refusal(404, 'not-found', 'No such session');
-    const seen = lastEvent(request, 0, 'a whole number from 0 to 2147483647');
+    const seen = lastEvent(request, 0, `a whole number from 0 to ${LARGEST_NUMBER}`);
     if (answeredHead(request, response)) return;
     const leave = feed.listen({
       token: tokenHash(request.sessionID),

@@ -2,13 +2,19 @@ import { fairLane, LaneFull } from '../accounts/fairLane';
 
 const pause = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms));
 
-test('thirty at once from one place do not keep another from its turn', async () => {
-  const lane = fairLane(5, 100);
+/** Pieces of work that take so long each, ms, and the names of those that are done, in order. */
+function workOf(ms: number) {
   const done: string[] = [];
   const work = (name: string) => async () => {
-    await pause(5);
+    await pause(ms);
     done.push(name);
   };
+  return { done, work };
+}
+
+test('thirty at once from one place do not keep another from its turn', async () => {
+  const lane = fairLane(5, 100);
+  const { done, work } = workOf(5);
   const crowd = Array.from({ length: 30 }, (_one, at) =>
     lane('crowd', work(`crowd ${at}`)).catch((error: unknown) => error),
   );
@@ -51,11 +57,7 @@ test('all together wait no more than may wait', async () => {
 
 test('a known device goes before a crowd from everywhere, which fills no place of its own', async () => {
   const lane = fairLane(5, 8);
-  const done: string[] = [];
-  const work = (name: string) => async () => {
-    await pause(2);
-    done.push(name);
-  };
+  const { done, work } = workOf(2);
   const crowd = Array.from({ length: 30 }, (_one, at) =>
     lane(`${at}`, work(`stranger ${at}`)).catch((error: unknown) => error),
   );
@@ -66,11 +68,7 @@ test('a known device goes before a crowd from everywhere, which fills no place o
 
 test('a crowd of known devices keeps nobody from their turn', async () => {
   const lane = fairLane(20, 200);
-  const done: string[] = [];
-  const work = (name: string) => async () => {
-    await pause(2);
-    done.push(name);
-  };
+  const { done, work } = workOf(2);
   const crowd = Array.from({ length: 15 }, (_one, at) => lane('known', work(`known ${at}`), true));
   await lane('coach', work('coach'));
   expect(done.indexOf('coach')).toBeLessThanOrEqual(2);
