@@ -11,7 +11,7 @@ import { eraseMany, ERASURES_DUE, makeErasuresDue } from './erasures';
 
 const COACHES = 20;
 const AT_WORK_MS = 20_000;
-/** Between one thing and the next: ten times as fast as a coach goes through a lesson. */
+/** Between one thing and the next: far more often than a coach, whose visit asks eleven times in some ten minutes. */
 const PAUSE_MS = 1000;
 /** The server's own code is warm before anything is counted, and all mats are open. */
 const WARM_MS = 8000;
