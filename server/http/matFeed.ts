@@ -8,6 +8,8 @@ import { STREAMS_PER_SESSION, TooManyStreams } from './shotFeed';
 
 /** Frames are sent together this often, ms: a screen shows no more. */
 const SEND_EVERY_MS = 40;
+/** So many mats are sent of in a second, all together: with more than forty of them each is sent of less often. */
+const SENT_PER_SECOND = 1000;
 /** Frames are made for so long in one go, ms: other requests come in between. */
 const MADE_FOR_MS = 15;
 /** How often it is asked which of the listeners' sessions are still open, for all together, ms. */
@@ -38,6 +40,8 @@ export interface MatFeed {
 /** Everybody who listens to one mat. */
 interface Listened {
   mat: LiveMat;
+  /** When it was last sent of, by a clock that only goes on, ms. */
+  sentAt: number;
   listeners: Set<MatListener>;
 }
 
@@ -67,6 +71,7 @@ class Feed implements MatFeed {
     const key = `${listener.academyId} ${session.id}`;
     const found = this.mats.get(key) ?? {
       mat: new LiveMat(session, next, Date.now()),
+      sentAt: -Infinity,
       listeners: new Set<MatListener>(),
     };
     this.mats.set(key, found);
@@ -97,8 +102,12 @@ class Feed implements MatFeed {
   private send(): void {
     if (this.mats.size === 0) return this.rest();
     const began = performance.now();
+    // The timer itself comes a little early or late.
+    const due = began - (1000 * this.mats.size) / SENT_PER_SECOND + SEND_EVERY_MS / 2;
     for (const [key, listened] of [...this.mats]) {
-      if (performance.now() - began > MADE_FOR_MS) return;
+      // The one that waits longest stands first.
+      if (listened.sentAt > due || performance.now() - began > MADE_FOR_MS) return;
+      listened.sentAt = began;
       // Whoever was served goes to the end: who had to wait is first the next time.
       this.mats.delete(key);
       if (this.serve(listened)) this.mats.set(key, listened);
