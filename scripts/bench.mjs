@@ -281,6 +281,17 @@ async function lessons(count) {
   }
 }
 
+/** What the models say against generators that share nothing with them, a script a subject; each prints its rows. */
+async function benchTruth(count, only) {
+  const folder = join(ROOT, 'bench', 'truth');
+  for (const file of readdirSync(folder).sort()) {
+    if (only && file !== `${only}.ts`) continue;
+    for (const row of await coreTimes(`Against the truth: ${file}`, join('truth', file), count))
+      figure(row.what, row.value, row.aim, row.met);
+  }
+  table();
+}
+
 async function benchBalance(swings) {
   const core = (what, file, ...args) =>
     must(what, process.execPath, ['--import', 'tsx', join(ROOT, 'bench', 'balance', file), ...args]);
@@ -297,6 +308,7 @@ async function bench() {
   if (part === 'photo') return benchPhoto(only ?? '200');
   if (part === 'lessons') return lessons(only ?? '1000');
   if (part === 'ladder') return ladderScript(only ?? '1000');
+  if (part === 'truth') return benchTruth(only ?? '600', process.argv[4]);
   if (part === 'balance') return benchBalance(only ?? '1000');
   if (part === 'dragging') {
     await buildWeb();

@@ -32,11 +32,9 @@ export const matRecording = (): PressureRecording => ({ rate, frames });
 /** A strike of the monitor's and one of the mat's this near are the same, ms. */
 const SAME_STRIKE_MS = 400;
 
-/** The path of the shot that was struck at a moment; null where no monitor told of it. */
-export function pathAt(struckAt: number): number | null {
-  const near = shots.filter(({ at }) => Math.abs(at - struckAt) <= SAME_STRIKE_MS);
-  return near[0]?.path ?? null;
-}
+/** The shot that a monitor told of about a strike: when it was struck, and its path; null where none did. */
+export const shotAbout = (strike: number): (typeof shots)[number] | null =>
+  shots.find(({ at }) => Math.abs(at - strike) <= SAME_STRIKE_MS) ?? null;
 
 /** The newest frame; undefined before the first. */
 export const newestFrame = (): PressureFrame | undefined => frames[frames.length - 1];

@@ -1,3 +1,4 @@
+import { median, quantile } from 'simple-statistics';
 import type { FootName } from '../setup';
 import { InputError } from '../units';
 
@@ -93,4 +94,14 @@ export function leadShareOf(frame: Pick<PressureFrame, FootName>): number {
 export function alongOf({ lead, trail }: Pick<PressureFrame, FootName>): number {
   const total = totalLoad({ lead, trail });
   return total === 0 ? 50 : (lead.along * lead.load + trail.along * trail.load) / total;
+}
+
+/**
+ * The weight of whoever stands on the mat, also where nobody does for most of the time.
+ * @param loads of both feet, frame by frame
+ * @returns in their unit; 0 where nobody ever stands on it
+ */
+export function weightOn(loads: readonly number[]): number {
+  const most = quantile([...loads], 0.99);
+  return most > 0 ? median(loads.filter((load) => load > 0.4 * most)) : 0;
 }

@@ -2,6 +2,8 @@ export * from './names';
 export * from './frames';
 export * from './settle';
 export * from './phases';
+export * from './steady';
+export * from './practice';
 export * from './route';
 export * from './trace';
 export * from './remedies';

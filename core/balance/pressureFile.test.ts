@@ -223,7 +223,7 @@ test.each([
 
 describe('what is odd about a recording', () => {
   test('nothing is about a plain one', () => {
-    expect(odditiesOf(SWING)).toEqual({ repairs: [], saturated: false, swings: 1 });
+    expect(odditiesOf(SWING)).toEqual({ repairs: [], saturated: false, swings: 1, leftOut: 0, rounding: 0 });
   });
 
   const mended = (spoilt: PressureRecording) => {
@@ -232,9 +232,26 @@ describe('what is odd about a recording', () => {
     return { repairs, swings: swingsIn(whole).length, again: odditiesOf(whole).repairs };
   };
 
-  test('gaps are filled', () => {
+  test('frames that are missing one by one are bridged; a swing with a gap by its strike is left out, and told', () => {
     const holed = { ...SWING, frames: SWING.frames.filter((_, at) => at % 40 !== 7) };
-    expect(mended(holed)).toEqual({ repairs: ['fill the gaps'], swings: 1, again: [] });
+    expect(mended(holed)).toEqual({ repairs: [], swings: 1, again: [] });
+    const hidden = { ...SWING, frames: SWING.frames.filter(({ at }) => at < 2450 || at > 2560) };
+    expect(odditiesOf(hidden)).toMatchObject({ repairs: [], swings: 0, leftOut: 1 });
+    expect(swingsIn(hidden)).toEqual([]);
+  });
+
+  test('times in whole milliseconds, or in tens of them, tell what that may do to a moment', () => {
+    const at = (rate: number, step: number) => ({
+      rate,
+      frames: SWING.frames.map((frame, number) => ({
+        ...frame,
+        at: step * Math.round((1000 * number) / rate / step),
+      })),
+    });
+    expect(odditiesOf(at(120, 1)).rounding).toBe(0.5);
+    expect(odditiesOf(at(60, 10)).rounding).toBe(5);
+    expect(odditiesOf(at(100, 1)).rounding).toBe(0);
+    expect(odditiesOf(at(60, 0.001)).rounding).toBe(0);
   });
 
   test('swapped feet are swapped back, and a mat that lay round is turned', () => {

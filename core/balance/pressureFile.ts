@@ -1,4 +1,3 @@
-import { median } from 'simple-statistics';
 import type { Hand } from '../body';
 import { InputError, numberIn } from '../units';
 import { centreOf, type PressureFrame, type PressureRecording, type UnderFoot } from './frames';
@@ -11,6 +10,7 @@ import {
   type PressureFault,
   type PressureMapping,
 } from './pressureColumns';
+import { rateOf } from './steady';
 import { recordingOfTrace, type SwingTrace } from './trace';
 
 /** A file holds an hour at most of such columns; more is another kind of file. */
@@ -98,12 +98,6 @@ function framesIn(
     }
   }
   return faults.length > 0 ? { faults } : { frames };
-}
-
-/** Frames a second, by the usual step from one to the next. */
-function rateOf(frames: readonly PressureFrame[]): number {
-  const steps = frames.slice(1).map(({ at }, place) => at - frames[place]!.at);
-  return 1000 / median(steps);
 }
 
 /**

@@ -1,17 +1,10 @@
 import { max, min } from 'simple-statistics';
 import type { FootName } from '../setup';
-import {
-  leadShareOf,
-  partsOf,
-  totalLoad,
-  type PressureFrame,
-  type PressureRecording,
-  type UnderFoot,
-} from './frames';
-import { swingsIn, type SwingTimes } from './phases';
+import { leadShareOf, totalLoad, type PressureFrame, type PressureRecording, type UnderFoot } from './frames';
+import { LOAD_BEFORE_CLUB, swingsFound, swingsIn, type SwingTimes } from './phases';
+import { roundingOf } from './steady';
 
 export const PRESSURE_REPAIRS = [
-  'fill the gaps',
   'swap the feet',
   'turn the mat round',
   'halve the time',
@@ -19,40 +12,6 @@ export const PRESSURE_REPAIRS = [
 ] as const;
 /** What can be mended of a recording. */
 export type PressureRepair = (typeof PRESSURE_REPAIRS)[number];
-
-/** A time between two frames longer than so many usual ones is a gap. */
-const GAP = 1.6;
-const isGap = (before: PressureFrame, frame: PressureFrame, rate: number): boolean =>
-  (frame.at - before.at) * rate > GAP * 1000;
-
-const between = (a: UnderFoot, b: UnderFoot, share: number): UnderFoot => ({
-  load: a.load + (b.load - a.load) * share,
-  along: a.along + (b.along - a.along) * share,
-  across: a.across + (b.across - a.across) * share,
-});
-
-/** The same recording at a steady rate, gaps filled on a straight line; not where it was silent for long. */
-const filled = (recording: PressureRecording): PressureRecording => ({
-  rate: recording.rate,
-  frames: partsOf(recording).flatMap(filledPart),
-});
-
-function filledPart({ rate, frames }: PressureRecording): PressureFrame[] {
-  const [first, last] = [frames[0]!.at, frames[frames.length - 1]!.at];
-  let at = 0;
-  const count = Math.floor(((last - first) * rate) / 1000) + 1;
-  return Array.from({ length: count }, (_, number): PressureFrame => {
-    const time = first + (1000 * number) / rate;
-    while (at < frames.length - 2 && frames[at + 1]!.at <= time) at += 1;
-    const [before, after] = [frames[at]!, frames[Math.min(frames.length - 1, at + 1)]!];
-    const share = after.at === before.at ? 0 : Math.min(1, (time - before.at) / (after.at - before.at));
-    return {
-      at: time,
-      lead: between(before.lead, after.lead, share),
-      trail: between(before.trail, after.trail, share),
-    };
-  });
-}
 
 const turned = ({ load, along, across }: UnderFoot): UnderFoot => ({
   load,
@@ -65,7 +24,6 @@ const inTime = ({ rate, frames }: PressureRecording, by: number): PressureRecord
 });
 
 const REPAIRS: Record<PressureRepair, (recording: PressureRecording) => PressureRecording> = {
-  'fill the gaps': filled,
   'swap the feet': ({ rate, frames }) => ({
     rate,
     frames: frames.map(({ at, lead, trail }) => ({ at, lead: trail, trail: lead })),
@@ -102,43 +60,43 @@ const DOWN = { least: 160, most: 400 };
 const isPlausible = ({ top, impact }: SwingTimes): boolean =>
   impact - top >= DOWN.least && impact - top <= DOWN.most;
 
-/** What is odd about a recording: what can be mended, and whether cells were at their end. */
+/** What is odd about a recording: what can be mended, whether cells were at their end, and what is doubtful of its times. */
 export interface PressureOddities {
   repairs: PressureRepair[];
   saturated: boolean;
   swings: number;
+  /** Swings that are not taken: frames are missing near their moments. */
+  leftOut: number;
+  /** ms that a moment may be off since the file rounds its times; 0 where it does not. */
+  rounding: number;
 }
 
 /**
- * What is odd about a recording, and what would mend it: gaps, feet that are swapped, a mat that lay the other way round, or
- * a rate that is half or twice what it says, by which alone it has a swing (starting values).
+ * What is odd about a recording, and what would mend it: feet that are swapped, a mat that lay the other way round, or a rate
+ * that is half or twice what it says, by which alone it has a swing (starting values).
  * @param recording as it was read
- * @returns the repairs to offer
+ * @returns the repairs to offer, and what is told
  */
 export function odditiesOf(recording: PressureRecording): PressureOddities {
-  const { rate, frames } = recording;
-  const gaps = partsOf(recording).some(({ frames: part }) =>
-    part.some((frame, at) => at > 0 && isGap(part[at - 1]!, frame, rate)),
-  );
-  const steady = gaps ? filled(recording) : recording;
-  const swings = swingsIn(steady);
-  const repairs: PressureRepair[] = gaps ? ['fill the gaps'] : [];
-  if (!swings.some(isPlausible)) {
+  const { frames } = recording;
+  const { swings, leftOut } = swingsFound(recording);
+  const repairs: PressureRepair[] = [];
+  if (!swings.some(isPlausible) && leftOut === 0) {
     const other = (['halve the time', 'double the time'] as const).find((repair) =>
-      swingsIn(repaired(steady, repair)).some(isPlausible),
+      swingsIn(repaired(recording, repair)).some(isPlausible),
     );
     if (other) repairs.push(other);
   }
   const frameAt = (time: number): PressureFrame =>
-    steady.frames.find(({ at }) => at >= time) ?? steady.frames[steady.frames.length - 1]!;
+    frames.find(({ at }) => at >= time) ?? frames[frames.length - 1]!;
   const [first] = swings;
   if (first) {
-    const [top, finish] = [frameAt(first.top), frameAt(first.finish)];
+    const [top, finish] = [frameAt(first.top - LOAD_BEFORE_CLUB), frameAt(first.finish)];
     const swapped = leadShareOf(finish) < SWAPPED.finish && leadShareOf(top) > SWAPPED.top;
     if (swapped) repairs.push('swap the feet');
     const behind = swapped ? finish.lead : finish.trail;
     if (behind.along < HEEL_AT_FINISH) repairs.push('turn the mat round');
   }
   const saturated = (['lead', 'trail'] as const).some((foot) => isSaturated(frames, foot));
-  return { repairs, saturated, swings: swings.length };
+  return { repairs, saturated, swings: swings.length, leftOut, rounding: roundingOf(frames) };
 }

@@ -1,7 +1,7 @@
-import { median } from 'simple-statistics';
-import { leadShareOf, totalLoad, type PressureFrame, type PressureRecording } from './frames';
+import { leadShareOf, totalLoad, weightOn, type PressureFrame, type PressureRecording } from './frames';
 import { SWING_MARKS } from './names';
 import type { SwingTimes } from './phases';
+import { steady } from './steady';
 
 /** A swing as it is kept: whole numbers a frame, so that a swing stays small. */
 export interface SwingTrace {
@@ -40,11 +40,13 @@ const tenths = (value: number): number => Math.round(10 * value);
  * @returns the trace, its moments from its own start
  */
 export function traceOf(recording: PressureRecording, times: SwingTimes): SwingTrace {
-  const weight = median(recording.frames.map(totalLoad)) || 1;
+  const weight = weightOn(recording.frames.map(totalLoad)) || 1;
   const every = Math.ceil(Math.round(recording.rate) / KEPT_RATE);
-  const frames = recording.frames
-    .filter(({ at }) => at >= times.address - KEPT_BEFORE && at <= times.finish + KEPT_AFTER)
-    .filter((_, place) => place % every === 0);
+  const cut = recording.frames.filter(
+    ({ at }) => at >= times.address - KEPT_BEFORE && at <= times.finish + KEPT_AFTER,
+  );
+  // As it is kept, frames are as far apart as each other.
+  const frames = steady({ ...recording, frames: cut }).frames.filter((_, place) => place % every === 0);
   const start = frames[0]?.at ?? times.address;
   const moved = Object.fromEntries(SWING_MARKS.map((mark) => [mark, Math.round(times[mark] - start)]));
   return {

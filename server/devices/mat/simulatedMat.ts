@@ -56,8 +56,8 @@ export function swingTruth(on: OnTheMat, number: number): Swing {
   return {
     truth: { away, top, impact, finish: impact + 900 },
     route: routeOf(on.route, on.habits, on.settled, seed),
-    ahead: 50 + 60 * chance(),
-    light: { at: top + 12 * bell(chance), by: 0.1 + 0.06 * chance() },
+    ahead: 90 + 60 * chance(),
+    light: { at: top - 30 + 12 * bell(chance), by: 0.1 + 0.06 * chance() },
     press: { by: 0.28 + 0.25 * chance(), over: impact + 5 * bell(chance) },
   };
 }

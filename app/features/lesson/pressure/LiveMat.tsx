@@ -1,11 +1,13 @@
 import {
   steadiest,
   STILL_SWAY,
+  struckAt,
   swayOf,
   swingsIn,
   traceOf,
   type PressureRecording,
   type SwingTimes,
+  type SwingTrace,
 } from '@pedastance/core/balance';
 import { bandsFor, withExceptions } from '@pedastance/core/method';
 import { useEffect, useRef, useState } from 'react';
@@ -21,7 +23,7 @@ import {
   matRecording,
   newestFrame,
   onFrames,
-  pathAt,
+  shotAbout,
   standsNow,
 } from '../../../state/liveMat';
 import { addSwings } from '../../../state/pressure';
@@ -50,6 +52,14 @@ function lastOf(ms: number): PressureRecording {
 /** Two findings of one strike lie nearer than this, ms. */
 const SAME_MS = 1500;
 
+/** A swing as it is kept: a monitor beside the mat knows its strike better, and its path. */
+function traceHeard(recording: PressureRecording, times: SwingTimes): SwingTrace {
+  const shot = shotAbout(times.impact);
+  return shot
+    ? { ...traceOf(recording, struckAt(times, shot.at)), path: shot.path }
+    : traceOf(recording, times);
+}
+
 /** Adds each swing to the lesson once its finish is there. */
 function useSwingsFound(): void {
   const found = useRef<number[]>([]);
@@ -64,7 +74,7 @@ function useSwingsFound(): void {
       found.current.push(...fresh.map(({ impact }) => impact));
       addSwings(
         'simulated mat',
-        fresh.map((times) => ({ ...traceOf(recording, times), path: pathAt(times.impact) })),
+        fresh.map((times) => traceHeard(recording, times)),
       );
     };
     const timer = setInterval(look, LOOK_MS);

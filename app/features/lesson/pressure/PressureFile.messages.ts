@@ -2,14 +2,12 @@ import type { PressureColumn, PressureMapping, PressureRepair } from '@pedastanc
 import { plural } from '@pedastance/core/units';
 
 const odd: Record<PressureRepair, string> = {
-  'fill the gaps': 'Some frames are missing.',
   'swap the feet': 'The finish is on the trail foot: the feet look swapped.',
   'turn the mat round': 'The finish is on the trail heel: the mat looks turned round.',
   'halve the time': 'No swing at this rate. At twice the rate there is one.',
   'double the time': 'No swing at this rate. At half the rate there is one.',
 };
 const mend: Record<PressureRepair, string> = {
-  'fill the gaps': 'Fill the gaps',
   'swap the feet': 'Swap the feet',
   'turn the mat round': 'Turn the mat round',
   'halve the time': 'Take twice the rate',
@@ -48,6 +46,12 @@ export const messages = {
   readIt: 'Read it so',
   has: (seconds: number, rate: number, swings: number) =>
     `${seconds} s at ${rate} frames a second. ${swings === 0 ? 'No swing in it.' : `${swings} ${plural(swings, 'swing', 'swings')} in it.`}`,
+  leftOut: (swings: number) =>
+    `${swings} ${plural(swings, 'swing is', 'swings are')} left out: frames are missing near the strike.`,
+  rounding: (ms: number) =>
+    ms < 1
+      ? 'Its times are in whole milliseconds: each moment may be half of one off.'
+      : `Its times are rounded: each moment may be ${ms} ms off.`,
   newest: (most: number) => `The last ${most} of them are taken: so many go together.`,
   saturated: 'Some loads are at the end of what the mat can feel: they may be more.',
   take: 'Take the swings',

@@ -44,6 +44,8 @@ function Preview({
     <View className="gap-2 border-l-4 border-lagoon pl-3" testID="pressure-preview">
       <Body>{messages.has(Math.round(seconds), Math.round(rate), oddities.swings)}</Body>
       {oddities.swings > MOST_PRESSURE_SWINGS && <Quiet>{messages.newest(MOST_PRESSURE_SWINGS)}</Quiet>}
+      {oddities.leftOut > 0 && <Notice kind="caution">{messages.leftOut(oddities.leftOut)}</Notice>}
+      {oddities.rounding > 0 && <Quiet>{messages.rounding(oddities.rounding)}</Quiet>}
       {oddities.saturated && <Notice kind="caution">{messages.saturated}</Notice>}
       {oddities.repairs.map((repair) => (
         <View key={repair} className="gap-1">

@@ -43,6 +43,13 @@ export const messages = {
   together: 'All together',
   momentsMove: 'A moment is wrong? Drag it, or move it by the arrows.',
   moment: (mark: Said, at: Said) => `${mark}, ${at} s`,
+  strikeWithin: (ms: number) => `The strike is good to about ${ms} ms. Move it where a film shows it.`,
+  practice: (numbers: readonly number[]) =>
+    numbers.length === 1
+      ? `Swing ${numbers[0]} is softer or slower than the others. A practice swing?`
+      : `Swings ${numbers.join(', ')} are softer or slower than the others. Practice swings?`,
+  practiceOut: (count: number) => (count === 1 ? 'Yes, take it out' : 'Yes, take them out'),
+  balls: (count: number) => (count === 1 ? 'No, it had a ball' : 'No, they had a ball'),
   share: 'Lead foot, share of the load',
   along: 'Heel to toe, both feet',
   soles: 'The soles from above, with the way of the load',

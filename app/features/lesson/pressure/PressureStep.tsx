@@ -1,6 +1,6 @@
-import type { SwingTrace } from '@pedastance/core/balance';
+import { practiceAmong, type SwingTrace } from '@pedastance/core/balance';
 import type { ClubId } from '@pedastance/core/club';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'zustand';
 import { partKey } from '../../../domain/lessonDraft';
@@ -10,13 +10,13 @@ import { common } from '../../../domain/common.messages';
 import { ServerAway } from '../../../state/api';
 import { lesson } from '../../../state/lesson';
 import { closeMat, liveMat } from '../../../state/liveMat';
-import { replaceSwing, standOnMat } from '../../../state/pressure';
+import { replaceSwing, replaceSwings, standOnMat } from '../../../state/pressure';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Field } from '../../../ui/Field';
 import { Notice } from '../../../ui/Notice';
 import { Select } from '../../../ui/Select';
-import { Quiet } from '../../../ui/Words';
+import { Body, Quiet } from '../../../ui/Words';
 import { useLessonContext } from '../context';
 import { NeedsClub } from '../NeedsClub';
 import { WorkPlace } from '../WorkPlace';
@@ -128,6 +128,30 @@ function WhichSwing({
   );
 }
 
+/** Asks about swings that look like practice swings: they are taken out, or had a ball, by one tap. */
+function PracticeAsked({ swings }: { swings: readonly SwingTrace[] }) {
+  const [balls, setBalls] = useState<ReadonlySet<SwingTrace>>(new Set());
+  const asked = useMemo(() => practiceAmong(swings).filter((at) => !balls.has(swings[at]!)), [swings, balls]);
+  if (asked.length === 0) return null;
+  return (
+    <Notice kind="plain">
+      <Body>{messages.practice(asked.map((at) => at + 1))}</Body>
+      <View className="flex-row flex-wrap gap-2">
+        <Button
+          look="plain"
+          words={messages.practiceOut(asked.length)}
+          onPress={() => replaceSwings(swings.filter((_, at) => !asked.includes(at)))}
+        />
+        <Button
+          look="quiet"
+          words={messages.balls(asked.length)}
+          onPress={() => setBalls(new Set([...balls, ...asked.map((at) => swings[at]!)]))}
+        />
+      </View>
+    </Notice>
+  );
+}
+
 /** The swings there are: looked at together or one by one, and what they tell. */
 function Swings({
   pressure,
@@ -147,6 +171,7 @@ function Swings({
   const { swings, source } = pressure;
   return (
     <>
+      <PracticeAsked swings={swings} />
       <WhichSwing count={swings.length} chosen={chosen} onChoose={onChoose} />
       {chosen !== null && <OneSwing key={chosen} at={chosen} trace={swings[chosen]!} />}
       {source === 'file' && <JoinShots swings={swings} club={club} shot={shot} />}

@@ -1,6 +1,7 @@
 import {
   alongOf,
   recordingOfTrace,
+  STRIKE_WITHIN_MS,
   SWING_MARKS,
   type SwingMark,
   type SwingTrace,
@@ -117,6 +118,7 @@ export function SwingChart({
         value={mark}
         onChange={setMark}
       />
+      {mark === 'impact' && <Quiet>{messages.strikeWithin(STRIKE_WITHIN_MS)}</Quiet>}
     </View>
   );
 }
