@@ -302,24 +302,30 @@ async function benchBalance(swings) {
     await must('The live mat', process.execPath, [join(ROOT, 'bench', 'balance', 'live.mjs'), slowed]);
 }
 
-async function bench() {
-  await installPackages();
-  const [part, only] = process.argv.slice(2);
-  if (part === 'photo') return benchPhoto(only ?? '200');
-  if (part === 'lessons') return lessons(only ?? '1000');
-  if (part === 'ladder') return ladderScript(only ?? '1000');
-  if (part === 'truth') return benchTruth(only ?? '600', process.argv[4]);
-  if (part === 'balance') return benchBalance(only ?? '1000');
-  if (part === 'dragging') {
+/** Parts that bring their own product, or need none, by name; each is given what follows it on the command line. */
+const PARTS = {
+  photo: (count) => benchPhoto(count ?? '200'),
+  lessons: (count) => lessons(count ?? '1000'),
+  ladder: (count) => ladderScript(count ?? '1000'),
+  truth: (count, only) => benchTruth(count ?? '600', only),
+  balance: (count) => benchBalance(count ?? '1000'),
+  dragging: async () => {
     await buildWeb();
     await dragging();
-    return table();
-  }
-  if (part === 'mutants') return mutants(only, Number(process.argv[4] ?? 1));
-  if (part === 'advice') {
-    await judging(only ?? '2000');
-    return table();
-  }
+    table();
+  },
+  mutants: (only, every) => mutants(only, Number(every ?? 1)),
+  advice: async (count) => {
+    await judging(count ?? '2000');
+    table();
+  },
+};
+
+async function bench() {
+  await installPackages();
+  const [part, only, ...more] = process.argv.slice(2);
+  const own = PARTS[part];
+  if (own) return own(only, ...more);
   await buildWeb();
   if (part === 'hard') {
     await benchHard(figure, only);
