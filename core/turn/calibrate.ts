@@ -137,12 +137,70 @@ function boundedBelow(angle: Angle, least: Angle): Angle {
   };
 }
 
+/** Going through, the trail heel is down or up while a turn is measured: even chances (starting value). */
+const TRAIL_HEEL_DOWN = 0.5;
+
+/** Whether a leg tells by not having stopped a turn: once its heel is up the trail leg has stopped nothing. */
+const tellsByNotStopping = (name: StopName): boolean => name !== 'trail through';
+
+/** What is learnt of a stop once a turn has told something of it. */
+type Combine = (known: Angle, left: Angle) => Angle;
+
+function learntOf(estimate: Estimate, name: StopName, each: MeasuredTurn, combine: Combine): Estimate {
+  const weights = weightsOf(name, each.feet);
+  const left = leftOf(name, each, estimate.mean[CLOSING_AT]!);
+  return learnt(estimate, weights, combine(marginalOf(estimate, weights), left));
+}
+
+/** How likely a leg is to have stopped a turn where it did: as near as it was predicted, the others reaching further. */
+function likelihoodOf(
+  estimate: Estimate,
+  each: MeasuredTurn,
+  met: StopName,
+  all: readonly StopName[],
+): number {
+  const apart = (name: StopName) => {
+    const known = marginalOf(estimate, weightsOf(name, each.feet));
+    const left = leftOf(name, each, estimate.mean[CLOSING_AT]!);
+    const spread = Math.hypot(known.uncertainty, left.uncertainty);
+    return { z: (known.value - left.value) / spread, spread };
+  };
+  const { z, spread } = apart(met);
+  const counts = (name: StopName): number => (tellsByNotStopping(name) ? 1 : TRAIL_HEEL_DOWN);
+  return all.reduce(
+    (likelihood, name) =>
+      name === met
+        ? likelihood
+        : likelihood * (1 - counts(name) + counts(name) * normalProbability(apart(name).z)),
+    (counts(met) * normalDensity(z)) / spread,
+  );
+}
+
+/** Several estimates as one normal with the mean and covariance of their mixture (moment matching). */
+function mixed(parts: readonly { weight: number; estimate: Estimate }[]): Estimate {
+  const sum = parts.reduce((total, { weight }) => total + weight, 0);
+  const over = (of: (estimate: Estimate) => number): number =>
+    parts.reduce((total, { weight, estimate }) => total + (weight / sum) * of(estimate), 0);
+  const mean = FITTED.map((_, at) => over((each) => each.mean[at]!));
+  const covariance = FITTED.map((_, row) =>
+    FITTED.map((__, column) =>
+      over(
+        (each) =>
+          each.covariance[row]![column]! +
+          (each.mean[row]! - mean[row]!) * (each.mean[column]! - mean[column]!),
+      ),
+    ),
+  );
+  return { mean, covariance };
+}
+
 /**
  * Fits a student's legs to measured turns, and what closing the feet gives. The stop that was met is
  * updated by what was measured, each weighed by how sure it is; the others of that turn reach at least as
- * far. Test and give enter a stop only as a sum, so the sum is what is fitted; turns on different lines tell
- * it from what the closing gave. `body` is as it was before any turn was measured. A sore knee's leg is left
- * as it was tested: what it gives is never counted on.
+ * far. Where nobody could say which leg it was, it may have been each of them: a mixture of what would be
+ * learnt of each, weighed by how near it was predicted to stop there. Test and give enter a stop only as a sum,
+ * so the sum is what is fitted; turns on different lines tell it from what the closing gave. `body` is as it was
+ * before any turn was measured. A sore knee's leg is left as it was tested: what it gives is never counted on.
  * @param body as it was before any turn was measured
  * @param measured the turns, degrees with one standard deviation
  * @returns test and give together for each leg told of, what closing gives, and a residual for each turn
@@ -150,29 +208,47 @@ function boundedBelow(angle: Angle, least: Angle): Angle {
 export function calibrate(body: TurningBody, measured: readonly MeasuredTurn[]): Calibration {
   const told = new Set<StopName>();
   const residuals: Residual[] = [];
-  let estimate = before(body);
-  const learn = (name: StopName, each: MeasuredTurn, combine: (known: Angle, left: Angle) => Angle) => {
-    const weights = weightsOf(name, each.feet);
-    const left = leftOf(name, each, estimate.mean[CLOSING_AT]!);
-    estimate = learnt(estimate, weights, combine(marginalOf(estimate, weights), left));
-    told.add(name);
-  };
-  const met = measured.flatMap((each) => {
+  const known = measured.flatMap((each) => {
     const stop = metStop(body, each);
     if (!stop) return [];
     const halfWidth = SD_IN_95_PERCENT * Math.hypot(stop.at.uncertainty, each.reached.uncertainty);
     const missed = Math.abs(each.reached.value - stop.at.value) > halfWidth;
     residuals.push({ measured: each, predicted: stop.at.value, halfWidth, stop: stop.name, missed });
-    return body.soreKnee[stop.leg] ? [] : [{ each, name: stop.name }];
+    const all = stopsOf(each.turn, body, each.feet).flatMap(({ name, at }) => (at ? [name] : []));
+    const said = stop.leg === each.stoppedBy || all.length === 1;
+    return [{ each, all, met: said ? stop.name : null }];
   });
-  for (const { each, name } of met) learn(name, each, combined);
-  for (const { each, name } of met) {
-    for (const other of stopsOf(each.turn, body, each.feet)) {
-      // Once its heel is up the trail leg has stopped nothing, and so says nothing.
-      if (other.name === name || other.name === 'trail through' || !other.at || body.soreKnee[other.leg])
-        continue;
-      learn(other.name, each, boundedBelow);
+  const learns = (name: StopName): boolean => !body.soreKnee[STOP_DEFINITIONS[name].leg];
+  const learn = (from: Estimate, name: StopName, each: MeasuredTurn, combine: Combine): Estimate => {
+    if (!learns(name)) return from;
+    told.add(name);
+    return learntOf(from, name, each, combine);
+  };
+  const others = (all: readonly StopName[], met: StopName): StopName[] =>
+    all.filter((name) => name !== met && tellsByNotStopping(name));
+  const bounded = (from: Estimate, all: readonly StopName[], met: StopName, each: MeasuredTurn): Estimate =>
+    others(all, met).reduce((estimate, name) => learn(estimate, name, each, boundedBelow), from);
+  let estimate = before(body);
+  for (const { each, met } of known) if (met) estimate = learn(estimate, met, each, combined);
+  /** What is learnt where one leg stopped a turn; of a sore knee's nothing: it may have stopped for the pain. */
+  const stoppedBy = (
+    from: Estimate,
+    met: StopName,
+    all: readonly StopName[],
+    each: MeasuredTurn,
+  ): Estimate => (learns(met) ? bounded(learn(from, met, each, combined), all, met, each) : from);
+  for (const { each, all, met } of known) {
+    if (met) {
+      if (learns(met)) estimate = bounded(estimate, all, met, each);
+      continue;
     }
+    const now = estimate;
+    estimate = mixed(
+      all.map((name) => ({
+        weight: likelihoodOf(now, each, name, all) || Number.MIN_VALUE,
+        estimate: stoppedBy(now, name, all, each),
+      })),
+    );
   }
   return { ...calibrationOf(estimate, told), residuals };
 }

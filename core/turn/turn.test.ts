@@ -344,8 +344,46 @@ describe('calibrating', () => {
     expect(calibrate(body, [turned(34)]).residuals[0]!.missed).toBe(false);
   });
 
-  test('where nobody felt which leg it was, the one predicted first is taken', () => {
+  test('where nobody felt which leg it was, it is told beside the one predicted first', () => {
     expect(calibrate(body, [turned(30, { stoppedBy: null })]).residuals[0]!.stop).toBe('trail back');
+  });
+
+  test('where nobody could say, each leg may have been it, by how near it was predicted', () => {
+    const near = bodyOf({ inLead: 30, outTrail: 40 });
+    const through = (value: number, stoppedBy: MeasuredTurn['stoppedBy']) =>
+      calibrate(near, [turned(value, { turn: 'through', stoppedBy, feet: feetOf(10, 10) })]).reaches;
+    const [lead, trail, nobody] = [through(38, 'lead'), through(38, 'trail'), through(38, null)];
+    for (const [name, tested] of [
+      ['lead through', 40],
+      ['trail through', 50],
+    ] as const) {
+      const ends = [lead[name]?.value ?? tested, trail[name]?.value ?? tested].sort((a, b) => a - b);
+      expect(nobody[name]!.value).toBeGreaterThan(ends[0]!);
+      expect(nobody[name]!.value).toBeLessThan(ends[1]!);
+    }
+    // It is less sure than either.
+    expect(nobody['lead through']!.uncertainty).toBeGreaterThan(lead['lead through']!.uncertainty);
+  });
+
+  test('a turn that ended short, and nobody could say at which leg, makes no limit look further', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('back' as const, 'through' as const),
+        fc.double({ min: 10, max: 55, noNaN: true }),
+        fc.double({ min: 10, max: 55, noNaN: true }),
+        fc.double({ min: 5, max: 30, noNaN: true }),
+        (turn, leadIn, trailIn, short) => {
+          const drawn = bodyOf({ inLead: leadIn, inTrail: trailIn });
+          const on = feetOf(10, 10);
+          const before = turnBudget(turn, drawn, on, USUAL_GOAL, { draws: 0 }).limit!;
+          const least = Math.min(...turnBudget(turn, drawn, on).stops.map(({ at }) => at!.value));
+          const reached = angle(least - short, 3);
+          const told = calibrate(drawn, [{ turn, reached, feet: on, stoppedBy: null }]);
+          const after = turnBudget(turn, { ...drawn, ...told }, on, USUAL_GOAL, { draws: 0 }).limit!;
+          expect(after).toBeLessThanOrEqual(before + 0.5);
+        },
+      ),
+    );
   });
 });
 
