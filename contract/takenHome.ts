@@ -88,8 +88,9 @@ function foundOn(log: Log): FoundOnLadder[] {
   return LADDER_NAMES.flatMap((name): FoundOnLadder[] => {
     const entry = newest.find(({ ladder }) => ladder === name);
     const threshold = entry && thresholdOf(LADDERS[name], triesBehind(entry, newest));
-    if (!entry || !threshold || threshold.beyond) return [];
+    if (!entry || !threshold) return [];
     const { standOn, low, high } = threshold;
+    if (standOn === null) return [];
     if (high - low > TOLD_WITHIN_STEPS * LADDERS[name].fine) return [];
     return [
       { ladder: name, figure: LADDERS[name].figure, on: climbedAt(entry).slice(0, 10), standOn, low, high },

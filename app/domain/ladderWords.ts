@@ -15,14 +15,15 @@ export const ladderName = ({ name, own }: Pick<OfferedLadder, 'name' | 'own'>, s
 export const rungWords = ({ figure }: Pick<Ladder, 'figure'>, value: number, speech: Speech): string =>
   saidInUnit(value, FIGURES[figure].unit, speech.length);
 
-/** What a ladder found, as a coach says it: '25°. Could be 19° to 27°.' */
+/** What a ladder found, as a coach says it: '25°. Could be 19° to 27°.'; or that nothing of it is to be stood on. */
 export function foundWords(
   ladder: Pick<Ladder, 'figure'>,
-  { standOn, low, high }: Threshold,
+  { standOn, low, high, doubt }: Threshold,
   speech: Speech,
 ): string {
   const words = (value: number) => rungWords(ladder, value, speech);
-  return messages.found(words(standOn), words(low), words(high));
+  if (standOn !== null) return messages.found(words(standOn), words(low), words(high));
+  return (doubt ? messages.doubted : messages.notWithin)(words(low), words(high));
 }
 
 /** A ladder that was kept, as it is told: what it is called, and what it and those it went on from found. */

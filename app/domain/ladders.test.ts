@@ -90,7 +90,15 @@ test('a sore trail hip goes up the lead foot in half swings; a minor not up what
 
 test('what is taken of a ladder: a band for all clubs, as wide as one can post, the ball with this club', () => {
   const [trail, , width, own] = laddersFor(STUDENT, [OWN], '2026-05-04');
-  const found = { middle: 24, low: 19, high: 27.4, standOn: 25, beyond: null, contradictions: [] };
+  const found = {
+    middle: 24,
+    low: 19,
+    high: 27.4,
+    standOn: 25,
+    beyond: null,
+    doubt: null,
+    contradictions: [],
+  };
   expect(takenOf(trail!, found, '7-iron')).toEqual({ item: 'trailFlare', low: 25, high: 30, club: null });
   expect(takenOf(width!, { ...found, standOn: 480 }, null)).toEqual({
     item: 'widest',
@@ -105,4 +113,6 @@ test('what is taken of a ladder: a band for all clubs, as wide as one can post, 
     club: '7-iron',
   });
   expect(takenOf(own!, found, null)).toBeNull();
+  for (const each of [trail!, width!])
+    expect(takenOf(each, { ...found, standOn: null }, '7-iron')).toBeNull();
 });

@@ -133,15 +133,17 @@ const BANDED: readonly string[] = ['trailFlare', 'leadFlare', 'ballAlong'];
  * @param offered the ladder
  * @param threshold what it found
  * @param club the lesson's
- * @returns null where it makes no band
+ * @returns null where it makes no band, or nothing is offered by it
  */
 export function takenOf(
   { name, ladder }: OfferedLadder,
   threshold: Threshold,
   club: ClubId | null,
 ): OwnBand | null {
-  if (name === 'width') return { item: 'widest', low: ladder.first, high: threshold.standOn, club: null };
+  const band = ownBand(threshold, ladder);
+  if (!band) return null;
+  if (name === 'width') return { item: 'widest', low: ladder.first, high: band.high, club: null };
   const item = ladder.figure as OwnBand['item'];
   if (!BANDED.includes(item) || (item === 'ballAlong' && club === null)) return null;
-  return { item, ...ownBand(threshold, ladder), club: item === 'ballAlong' ? club : null };
+  return { item, ...band, club: item === 'ballAlong' ? club : null };
 }

@@ -1,8 +1,8 @@
 import { insideLeadHeel, lowPointTold, marksTell, strikesLean } from './lowPoint';
-import { LADDERS, type Try, type TryResult } from './ladders';
+import { LADDERS, LADDER_NAMES, limitsFor, wholeLadder, type Try, type TryResult } from './ladders';
 import { MOST_SCORED, nextOn } from './plan';
 import { finishHeld, settledMiddle } from './settled';
-import { thresholdOf } from './threshold';
+import { ownBand, thresholdOf } from './threshold';
 
 const FLARE = LADDERS['trail flare'];
 
@@ -69,6 +69,40 @@ describe('what comes next', () => {
       done.push([next.rung, next.scored ? 'failed' : null]);
     }
     expect(thresholdOf(FLARE, tries(done))!.beyond).toBe('after the last');
+  });
+
+  test.each(['passed', 'failed'] as const)(
+    'where every try is %s it is over soon, and nothing is offered',
+    (result) => {
+      for (const name of LADDER_NAMES)
+        for (const limits of [wholeLadder(LADDERS[name]), limitsFor(LADDERS[name], true)]) {
+          const done: (readonly [number, TryResult | null])[] = [];
+          const next = () => nextOn(LADDERS[name], tries(done), 0, limits);
+          for (let turn = next(); turn.kind === 'turn'; turn = next())
+            done.push([turn.rung, turn.scored ? result : null]);
+          expect(next()).toEqual({ kind: 'stop', why: 'changes nowhere' });
+          expect(done.length).toBeLessThanOrEqual(WARM.length + 10);
+          const told = thresholdOf(LADDERS[name], tries(done))!;
+          expect([told.beyond !== null, told.standOn]).toEqual([true, null]);
+          expect(ownBand(told, LADDERS[name])).toBeNull();
+        }
+    },
+  );
+
+  test('where it passes from 19 to 24° alone, that more is not better is found, and nothing is offered', () => {
+    const done: (readonly [number, TryResult | null])[] = [];
+    const next = () => nextOn(FLARE, tries(done), 0);
+    for (let turn = next(); turn.kind === 'turn'; turn = next())
+      done.push([turn.rung, turn.scored ? (turn.rung >= 19 && turn.rung < 24 ? 'passed' : 'failed') : null]);
+    expect(thresholdOf(FLARE, tries(done))).toMatchObject({ doubt: 'more is not better', standOn: null });
+  });
+
+  test('scores that go with no change at all are doubted', () => {
+    const toAndFro = [0, 10, 20, 30, 5, 25, 15, 35, 10, 20].map(
+      (rung, at) => [rung, at % 2 === 0 ? 'passed' : 'failed'] as const,
+    );
+    expect(thresholdOf(FLARE, tries([...WARM, ...toAndFro]))).toMatchObject({ standOn: null });
+    expect(thresholdOf(FLARE, tries([...WARM, ...toAndFro]))!.doubt).not.toBeNull();
   });
 
   test('a rest after every five', () => {

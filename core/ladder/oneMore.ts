@@ -1,9 +1,9 @@
 import { isScored, type Ladder, type Limits, type Try } from './ladders';
 import { roundAround } from './plan';
-import { believed, chanceOn, intervalOf } from './threshold';
+import { believed, believedComfort, chanceOn, intervalOf } from './threshold';
 
 const widthOf = (ladder: Ladder, tries: readonly Try[]): number => {
-  const { low, high } = intervalOf(believed(ladder, tries));
+  const { low, high } = intervalOf(believedComfort(ladder, tries));
   return high - low;
 };
 

@@ -11,7 +11,7 @@ export type NextTurn =
       /** Rest before it. */
       rest: boolean;
     }
-  | { kind: 'stop'; why: 'pain' | 'two worse in a row' | 'enough for today' | 'found' };
+  | { kind: 'stop'; why: 'pain' | 'two worse in a row' | 'enough for today' | 'changes nowhere' | 'found' };
 
 const WARM_UP_TURNS = 3;
 /** Nobody turns well more often than this in a sitting (starting value). */
@@ -34,23 +34,38 @@ function goingUp(ladder: Ladder, { least, most }: Limits, scored: readonly Try[]
   return next > highest ? next : null;
 }
 
+/** A ladder whose end never changed is tried there so often in all before it is over. */
+const AT_AN_END = 3;
+
+/** Another try at the end of a ladder that has not changed; null once it is sure enough. */
+const atEnd = (scored: readonly Try[], rung: number): number | null =>
+  scored.filter((each) => each.rung === rung).length < AT_AN_END ? rung : null;
+
 /** How many tries the coarse part took, and the rung that it goes on with; null once it is over. */
 function coarsePart(
   ladder: Ladder,
   limits: Limits,
   scored: readonly Try[],
-): { rung: number | null; tries: number } {
+): { rung: number | null; tries: number; unchanged: boolean } {
+  const goesOn = (rung: number) => ({ rung, tries: scored.length, unchanged: false });
+  const over = (tries: number, unchanged = false) => ({ rung: null, tries, unchanged });
   const up = goingUp(ladder, limits, scored);
-  if (up !== null) return { rung: up, tries: scored.length };
+  if (up !== null) return goesOn(up);
   const changed = scored.findIndex((each) => !asAtFirst(ladder, each));
-  if (changed < 0) return { rung: null, tries: scored.length };
+  if (changed < 0) {
+    const again = atEnd(scored, limits.most);
+    return again === null ? over(scored.length, true) : goesOn(again);
+  }
   const back = scored.findIndex((each, at) => at > changed && asAtFirst(ladder, each));
-  if (back >= 0) return { rung: null, tries: back + 1 };
+  if (back >= 0) return over(back + 1);
   // Down again from the rung that changed, until it changes back.
   const down = scored.slice(changed + 1);
   const lowest = Math.min(scored[changed]!.rung + ladder.coarse, ...down.map(({ rung }) => rung));
   const next = Math.max(limits.least, lowest - ladder.coarse);
-  return next < lowest ? { rung: next, tries: scored.length } : { rung: null, tries: scored.length };
+  if (next < lowest) return goesOn(next);
+  // Where it changed on the way up only, one of the two was a slip.
+  const again = atEnd(scored, limits.least);
+  return again === null ? over(scored.length, changed === 0) : goesOn(again);
 }
 
 /**
@@ -67,11 +82,34 @@ export function roundAround(ladder: Ladder, { least, most }: Limits, tries: read
   return [middle, middle - fine, middle + fine].filter((each) => each >= least && each <= most);
 }
 
-function nextScored(ladder: Ladder, limits: Limits, scored: readonly Try[]): number | null {
-  const { rung, tries } = coarsePart(ladder, limits, scored);
+/** After a first round it is tried whether more does as well, so far beyond the change in fine steps; a failure is tried again. */
+const MORE_STEPS = 2;
+const MORE_TRIES = 3;
+
+/** Tries of a rung beyond the change, after the first round around it; null once they are over. */
+function moreAsWell(ladder: Ladder, limits: Limits, scored: readonly Try[], begun: number): number | null {
+  const round = scored.slice(0, begun + RUNGS_A_ROUND);
+  const [middle] = roundAround(ladder, limits, round) as [number];
+  const further = (ladder.passing === 'from' ? 1 : -1) * MORE_STEPS * ladder.fine;
+  const more = Math.min(limits.most, Math.max(limits.least, middle + further));
+  const there = scored.slice(round.length, round.length + MORE_TRIES).filter(({ rung }) => rung === more);
+  return there.length < MORE_TRIES && !there.some(passedIn) ? more : null;
+}
+
+function nextScored(
+  ladder: Ladder,
+  limits: Limits,
+  scored: readonly Try[],
+): number | 'changes nowhere' | 'found' {
+  const { rung, tries, unchanged } = coarsePart(ladder, limits, scored);
   if (rung !== null) return rung;
+  if (unchanged) return 'changes nowhere';
   const fine = scored.length - tries;
-  if (fine >= FINE_ROUNDS * RUNGS_A_ROUND) return null;
+  if (fine >= RUNGS_A_ROUND) {
+    const more = moreAsWell(ladder, limits, scored, tries);
+    if (more !== null) return more;
+  }
+  if (fine >= FINE_ROUNDS * RUNGS_A_ROUND) return 'found';
   const before = scored.slice(0, tries + fine - (fine % RUNGS_A_ROUND));
   const rungs = roundAround(ladder, limits, before);
   return rungs[fine % RUNGS_A_ROUND] ?? rungs[0]!;
@@ -87,7 +125,8 @@ function stopped(sitting: readonly Try[]): Extract<NextTurn, { kind: 'stop' }>['
 
 /**
  * What comes next on a ladder: three turns to warm up, coarse steps up and down until it changes, then three tries on each
- * of the rungs around the change.
+ * of the rungs around the change, and after the first round one at least of a rung further on: whether more does as well. Where
+ * an end of the ladder never changes, three tries there are enough.
  * @param ladder the ladder
  * @param tries all there were, in time
  * @param sitting today's, from 0
@@ -105,7 +144,7 @@ export function nextOn(
   if (why) return { kind: 'stop', why };
   const scored = tries.filter(isScored);
   const rung = nextScored(ladder, limits, scored);
-  if (rung === null) return { kind: 'stop', why: 'found' };
+  if (typeof rung === 'string') return { kind: 'stop', why: rung };
   if (today.length < WARM_UP_TURNS) return { kind: 'turn', rung: limits.least, scored: false, rest: false };
   const done = today.filter(isScored).length;
   return { kind: 'turn', rung, scored: true, rest: done > 0 && done % REST_EVERY === 0 };

@@ -1,16 +1,20 @@
 import { normalProbability } from '../statistics';
 import { isScored, type Ladder, type Try } from './ladders';
 
-/** Where a ladder changes, mm or degrees. */
+/** Why a change is not to be believed: rungs beyond it fail again, or the scores go with no change at all. */
+export type LadderDoubt = 'more is not better' | 'no change fits';
+
+/** Where a ladder changes, mm or degrees: where a warm body passes three tries of five. */
 export interface Threshold {
   /** The middle of what is believed, and the ends of its 95% interval. */
   middle: number;
   low: number;
   high: number;
-  /** The change lies beyond a rung that was tried, more likely than not: before the first, or after the last. */
+  /** It lies beyond a rung that was tried, more likely than not: before the first, or after the last. */
   beyond: 'before the first' | 'after the last' | null;
-  /** The rung that passes at three tries of five by all that is believed, and asks for no more than that. */
-  standOn: number;
+  /** The rung nearest to the middle; null where it lies beyond what was tried, or the scores are doubted: nothing is offered. */
+  standOn: number | null;
+  doubt: LadderDoubt | null;
   /** Rungs that contradict each other: the one passed although the other, which asks for less, failed. */
   contradictions: readonly { passed: number; failed: number }[];
 }
@@ -20,14 +24,21 @@ interface Tried {
   rung: number;
   passed: number;
   count: number;
-  /** How cold the body was, from 1 at a sitting's first turn toward 0. */
+  /** How cold the body was, from 1 at a sitting's first turn toward 0; how tired, from 0 up, 1 in ten turns too many. */
   cold: number;
+  tired: number;
 }
 
 /** Turns after which a body is two thirds of the way to being warm (starting value). */
 const WARMING = 3;
-/** A score that says nothing of the body (starting value). */
-const LAPSE = 0.03;
+/** Turns of a sitting after which a body begins to tire, and in how many more it is a full step off (starting values). */
+const TIRES = { after: 8, in: 10 };
+/** How often a score says nothing of the body, with how likely each is (starting values): some mis-score one in ten. */
+const LAPSES = [
+  [0.01, 0.3],
+  [0.04, 0.4],
+  [0.1, 0.3],
+] as const;
 /** What a student's own spread and warming may be, as shares of the usual ones, with how likely each is. */
 const SPREADS = [
   [0.6, 0.25],
@@ -41,8 +52,13 @@ const WARM_UPS = [
   [1.8, 0.15],
 ] as const;
 const ALWAYS_WARM = [[0, 1]] as const;
-/** Three tries of five are the least that counts as doing it, and a little more (starting value). */
-const COMFORTABLE = 0.6;
+/** How far a tired body is off, in usual spreads (starting values). */
+const TIRING = [
+  [0, 0.5],
+  [0.8, 0.5],
+] as const;
+/** Three tries of five are the least that counts as doing it (starting value): so many spreads beyond where half pass. */
+const COMFORTABLE = 0.2533;
 const STEPS_A_RUNG = 5;
 /** Beyond the ends of a ladder a change is looked for as far as this, in spreads. */
 const REACH = 4;
@@ -51,13 +67,14 @@ function byRung(tries: readonly Try[]): Tried[] {
   const rungs = new Map<number, Tried>();
   for (const each of tries.filter(isScored)) {
     const { rung, result, turn } = each;
-    const known = rungs.get(rung) ?? { rung, passed: 0, count: 0, cold: 0 };
-    const cold = (known.cold * known.count + Math.exp(-turn / WARMING)) / (known.count + 1);
+    const known = rungs.get(rung) ?? { rung, passed: 0, count: 0, cold: 0, tired: 0 };
+    const joined = (mean: number, now: number) => (mean * known.count + now) / (known.count + 1);
     rungs.set(rung, {
       rung,
       passed: known.passed + (result === 'passed' ? 1 : 0),
       count: known.count + 1,
-      cold,
+      cold: joined(known.cold, Math.exp(-turn / WARMING)),
+      tired: joined(known.tired, Math.max(0, turn - TIRES.after) / TIRES.in),
     });
   }
   return [...rungs.values()].sort((a, b) => a.rung - b.rung);
@@ -87,50 +104,114 @@ export const intervalOf = (belief: Belief): Pick<Threshold, 'middle' | 'low' | '
 /** Logarithms of the chance that a try passes, by how many spreads it is over the change: as fine as matters to a curve. */
 const FURTHEST = 8;
 const A_SPREAD = 50;
-const passes = (over: number): number => LAPSE + (1 - 2 * LAPSE) * normalProbability(over);
-const LOG_PASSES = Array.from({ length: 2 * FURTHEST * A_SPREAD + 1 }, (_, at) =>
-  Math.log(passes(at / A_SPREAD - FURTHEST)),
+const LOG_PASSES = LAPSES.map(([lapse]) =>
+  Array.from({ length: 2 * FURTHEST * A_SPREAD + 1 }, (_, at) =>
+    Math.log(lapse + (1 - 2 * lapse) * normalProbability(at / A_SPREAD - FURTHEST)),
+  ),
 );
 
-function logPasses(over: number): number {
+function logOf(over: number, { passed, count }: Tried, lapse: number): number {
   const within = Math.min(FURTHEST, Math.max(-FURTHEST, over));
-  return LOG_PASSES[Math.round((within + FURTHEST) * A_SPREAD)]!;
+  const at = Math.round((within + FURTHEST) * A_SPREAD);
+  const logs = LOG_PASSES[lapse]!;
+  return passed * logs[at]! + (count - passed) * logs[logs.length - 1 - at]!;
 }
 
-const logOf = (over: number, { passed, count }: Tried): number =>
-  passed * logPasses(over) + (count - passed) * logPasses(-over);
+/** What a student may be like on a ladder: how much they scatter, warm up, tire and are mis-scored. */
+interface LadderBody {
+  ownSpread: number;
+  ownWarmUp: number;
+  ownTiring: number;
+  /** Which of the lapses. */
+  lapse: number;
+  /** Logarithm of how likely it is beforehand. */
+  prior: number;
+}
 
-/**
- * What is believed of where a ladder changes: a psychometric function with lapses, its spread and its drift unknown, by
- * Bayes' rule over a grid (Kuss, Jäkel and Wichmann 2005, Bayesian inference for psychometric functions, from memory).
- * @param ladder what is known of it beforehand: nothing of where it changes
- * @param tries in any order
- * @returns the belief; even where nothing was tried
- */
-export function believed(ladder: Ladder, tries: readonly Try[]): Belief {
-  const { first, last, fine, spread, warmUp, passing } = ladder;
+function bodiesOn({ spread, warmUp }: Ladder): LadderBody[] {
+  const warmUps = warmUp === 0 ? ALWAYS_WARM : WARM_UPS;
+  return SPREADS.flatMap(([spreads, a]) =>
+    warmUps.flatMap(([warms, b]) =>
+      TIRING.flatMap(([tires, c]) =>
+        LAPSES.map(([, d], lapse) => ({
+          ownSpread: spreads * spread,
+          ownWarmUp: warms * warmUp,
+          ownTiring: tires * spread,
+          lapse,
+          prior: Math.log(a * b * c * d),
+        })),
+      ),
+    ),
+  );
+}
+
+/** How likely the tries are at each change for each body, by logarithms; and the changes, evenly apart. */
+interface Joint {
+  at: number[];
+  bodies: LadderBody[];
+  logs: number[][];
+  rungs: Tried[];
+}
+
+/** How far a try is over a change, for a body as cold and tired as it was. */
+const overOf = (sign: number, change: number, { rung, cold, tired }: Tried, body: LadderBody): number =>
+  (sign * (rung - change) - body.ownWarmUp * cold - body.ownTiring * tired) / body.ownSpread;
+
+function jointOf(ladder: Ladder, tries: readonly Try[]): Joint {
+  const { first, last, fine, spread, passing } = ladder;
   const step = fine / STEPS_A_RUNG;
   const [from, to] = [first - REACH * spread, last + REACH * spread];
   const at = Array.from({ length: Math.round((to - from) / step) + 1 }, (_, index) => from + index * step);
   const rungs = byRung(tries);
   const sign = passing === 'from' ? 1 : -1;
-  const bodies = SPREADS.flatMap(([spreads, likely]) =>
-    (warmUp === 0 ? ALWAYS_WARM : WARM_UPS).map(([warmUps, chance]) => ({
-      ownSpread: spreads * spread,
-      ownWarmUp: warmUps * warmUp,
-      prior: Math.log(likely * chance),
-    })),
-  );
+  const bodies = bodiesOn(ladder);
   const logs = at.map((change) =>
-    bodies.map(({ ownSpread, ownWarmUp, prior }) =>
-      rungs.reduce((sum, tried) => {
-        const over = sign * (tried.rung - change) - ownWarmUp * tried.cold;
-        return sum + logOf(over / ownSpread, tried);
-      }, prior),
+    bodies.map((body) =>
+      rungs.reduce(
+        (sum, tried) => sum + logOf(overOf(sign, change, tried, body), tried, body.lapse),
+        body.prior,
+      ),
     ),
   );
+  return { at, bodies, logs, rungs };
+}
+
+/**
+ * What is believed of where a ladder changes: where half of a warm body's tries pass. A psychometric function with lapses,
+ * its spread, its lapses and its drift unknown, by Bayes' rule over a grid (Kuss, Jäkel and Wichmann 2005, Bayesian inference
+ * for psychometric functions, from memory).
+ * @param ladder what is known of it beforehand: nothing of where it changes
+ * @param tries in any order
+ * @returns the belief; even where nothing was tried
+ */
+export function believed(ladder: Ladder, tries: readonly Try[]): Belief {
+  const { at, logs } = jointOf(ladder, tries);
   const most = Math.max(...logs.flat());
-  const raw = logs.map((each) => each.reduce((sum, log) => sum + Math.exp(log - most), 0));
+  return beliefOf(
+    at,
+    logs.map((each) => each.reduce((sum, log) => sum + Math.exp(log - most), 0)),
+  );
+}
+
+/**
+ * The same of where a warm body passes three tries of five, which is what is told: further on by a share of its own spread.
+ * @param ladder the ladder
+ * @param tries in any order
+ * @returns the belief
+ */
+export const believedComfort = (ladder: Ladder, tries: readonly Try[]): Belief =>
+  comfortIn(ladder, jointOf(ladder, tries));
+
+function comfortIn({ passing, fine }: Ladder, { at, bodies, logs }: Joint): Belief {
+  const step = fine / STEPS_A_RUNG;
+  const sign = passing === 'from' ? 1 : -1;
+  const most = Math.max(...logs.flat());
+  const raw = at.map(() => 0);
+  for (const [index, each] of logs.entries())
+    for (const [body, log] of each.entries()) {
+      const further = Math.round((sign * COMFORTABLE * bodies[body]!.ownSpread) / step);
+      raw[Math.min(raw.length - 1, Math.max(0, index + further))]! += Math.exp(log - most);
+    }
   return beliefOf(at, raw);
 }
 
@@ -161,11 +242,57 @@ export const chanceOn = ({ at, weights }: Belief, { passing, spread }: Ladder, r
 export const rungsOf = ({ first, last, fine }: Ladder): number[] =>
   Array.from({ length: Math.round((last - first) / fine) + 1 }, (_, index) => first + index * fine);
 
-function standOn(belief: Belief, ladder: Ladder): number {
-  const rungs = rungsOf(ladder);
-  // The least that does it where more passes; the most that still does where less passes.
-  const order = ladder.passing === 'from' ? rungs : [...rungs].reverse();
-  return order.find((rung) => chanceOn(belief, ladder, rung) >= COMFORTABLE) ?? order[order.length - 1]!;
+/** The rung that lies nearest. */
+const nearestRung = (ladder: Ladder, value: number): number =>
+  rungsOf(ladder).reduce((best, rung) => (Math.abs(rung - value) < Math.abs(best - value) ? rung : best));
+
+/** How likely scores are that a coin decides, against all else, and those of somebody whom too much hurts (starting values). */
+const BY_CHANCE = 0.12;
+const TOO_MUCH = 0.15;
+/** Rungs that pass between two changes, in fine steps. */
+const BETWEEN = [1, 2, 3, 4];
+
+/** The mean of numbers whose logarithms are given, by its logarithm, each weighed. */
+function logSum(logs: readonly number[]): number {
+  const most = Math.max(...logs);
+  return most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
+}
+
+/** How likely all scores are where there is one change, which may lie anywhere, by its logarithm. */
+const logOneChange = ({ logs, at }: Joint): number => logSum(logs.flat()) - Math.log(at.length);
+
+/** The same where rungs pass between two changes alone. */
+function logTwoChanges({ passing, fine }: Ladder, { at, bodies, rungs }: Joint): number {
+  const sign = passing === 'from' ? 1 : -1;
+  const few = at.filter((_, index) => index % STEPS_A_RUNG === 0);
+  const logs = few.flatMap((change) =>
+    BETWEEN.flatMap((steps) =>
+      bodies.map((body) =>
+        rungs.reduce((sum, tried) => {
+          const up = overOf(sign, change, tried, body);
+          const down = overOf(-sign, change + sign * steps * fine, tried, {
+            ...body,
+            ownWarmUp: 0,
+            ownTiring: 0,
+          });
+          return sum + logOf(Math.min(up, down), tried, body.lapse);
+        }, body.prior),
+      ),
+    ),
+  );
+  return logSum(logs) - Math.log(few.length * BETWEEN.length);
+}
+
+/**
+ * Why scores are doubted: what explains them best is no one change (Bayes factors; Kass and Raftery 1995, from memory).
+ */
+function doubtOf(ladder: Ladder, joint: Joint): LadderDoubt | null {
+  const tries = joint.rungs.reduce((sum, { count }) => sum + count, 0);
+  const one = logOneChange(joint) + Math.log(1 - BY_CHANCE - TOO_MUCH);
+  const two = logTwoChanges(ladder, joint) + Math.log(TOO_MUCH);
+  const coin = tries * Math.log(1 / 2) + Math.log(BY_CHANCE);
+  if (one >= Math.max(two, coin)) return null;
+  return two > coin ? 'more is not better' : 'no change fits';
 }
 
 /** Rungs two steps apart or more that say the opposite of each other, every try of them. */
@@ -187,35 +314,33 @@ function contradictionsOf(rungs: readonly Tried[], { passing, fine }: Ladder): T
  * @returns the change with its 95% interval; null where nothing was scored
  */
 export function thresholdOf(ladder: Ladder, tries: readonly Try[]): Threshold | null {
-  const rungs = byRung(tries);
+  const joint = jointOf(ladder, tries);
+  const { rungs } = joint;
   if (rungs.length === 0) return null;
-  const belief = believed(ladder, tries);
-  const { middle, low, high } = intervalOf(belief);
-  return {
-    middle,
-    low,
-    high,
-    beyond:
-      middle < rungs[0]!.rung
-        ? 'before the first'
-        : middle > rungs[rungs.length - 1]!.rung
-          ? 'after the last'
-          : null,
-    standOn: standOn(belief, ladder),
-    contradictions: contradictionsOf(rungs, ladder),
-  };
+  const { middle, low, high } = intervalOf(comfortIn(ladder, joint));
+  const beyond =
+    middle < rungs[0]!.rung
+      ? 'before the first'
+      : middle > rungs[rungs.length - 1]!.rung
+        ? 'after the last'
+        : null;
+  const doubt = doubtOf(ladder, joint);
+  const standOn = beyond || doubt ? null : nearestRung(ladder, middle);
+  return { middle, low, high, beyond, standOn, doubt, contradictions: contradictionsOf(rungs, ladder) };
 }
 
 /**
  * The student's own band that a change makes.
  * @param threshold the change
  * @param ladder the ladder
- * @returns between the rung to stand on and as far as the change may be on the side that passes, a step at least; its unit
+ * @returns between the rung to stand on and as far as the change may be on the side that passes, a step at least; its unit;
+ *   null where nothing is offered
  */
 export function ownBand(
   { standOn, low, high }: Pick<Threshold, 'standOn' | 'low' | 'high'>,
   { fine, passing }: Pick<Ladder, 'fine' | 'passing'>,
-): { low: number; high: number } {
+): { low: number; high: number } | null {
+  if (standOn === null) return null;
   return passing === 'from'
     ? { low: standOn, high: Math.max(standOn + fine, Math.round(high)) }
     : { low: Math.min(standOn - fine, Math.round(low)), high: standOn };

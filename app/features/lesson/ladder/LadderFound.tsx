@@ -53,6 +53,7 @@ function LegStops({ offered: { ladder }, tries, threshold }: Found) {
   const speech = useSpeech(student.hand);
   const stood = useStood();
   const screen = useLegsThatHold();
+  if (threshold.standOn === null) return null;
   const feet = { ...stood, [ladder.figure]: threshold.standOn };
   const turns = turnsThatTell(ladder, tries, stood);
   const told = stopTold(ladder, turns, { screen, hand: student.hand }, feet);
@@ -126,7 +127,7 @@ export function LadderFound({ earlier, ...found }: Found & { earlier: Logged<Lad
   const { told, keep } = useKeep(turns);
   const { ladder, name, own, key } = offered;
   const band = takenOf(offered, threshold, club);
-  const { beyond, contradictions } = threshold;
+  const { beyond, contradictions, doubt } = threshold;
   const beyondWords = ladder.passing === 'from' ? messages.beyond : messages.beyondUpTo;
   const say = (value: number) => rungWords(ladder, value, speech);
   const keepIt = (taken: boolean) => {
@@ -144,11 +145,17 @@ export function LadderFound({ earlier, ...found }: Found & { earlier: Logged<Lad
       <Body className="text-lg font-semibold">{foundWords(ladder, threshold, speech)}</Body>
       <LegStops {...found} />
       {beyond && <Notice kind="caution">{beyondWords[beyond]}</Notice>}
-      {contradictions.slice(0, 1).map(({ passed, failed }) => (
-        <Notice key={passed} kind="caution" live>
-          {messages.contradiction(say(passed), say(failed))}
+      {doubt && (
+        <Notice kind="caution" live>
+          {messages.doubts[doubt]}
         </Notice>
-      ))}
+      )}
+      {!doubt &&
+        contradictions.slice(0, 1).map(({ passed, failed }) => (
+          <Notice key={passed} kind="caution" live>
+            {messages.contradiction(say(passed), say(failed))}
+          </Notice>
+        ))}
       <LadderCurve ladder={ladder} tries={tries} threshold={threshold} say={say} />
       {earlier && <Changed {...found} earlier={earlier} />}
       <OneMore {...found} />

@@ -8,6 +8,7 @@ const stops: Record<Why, string> = {
   pain: 'It hurts: stop here. Where it goes on hurting, a doctor or physiotherapist comes first.',
   'two worse in a row': 'Two in a row were worse: stop here, and go on another day.',
   'enough for today': 'Fifteen are enough for today. What was found stands.',
+  'changes nowhere': 'It changes nowhere on this ladder: that is told, and nothing is offered.',
   found: 'Found. More turns would tell little more.',
 };
 
@@ -48,6 +49,10 @@ export const messages = {
   beyondUpTo: {
     'before the first': 'It was done on no rung: less is needed than was tried.',
     'after the last': 'It was done on every rung: more may do too.',
+  },
+  doubts: {
+    'more is not better': 'More is not better here: further on it fails again. Nothing is offered.',
+    'no change fits': 'These scores fit no one change. Score it again, another day or with another eye.',
   },
   contradiction: (passed: Said, failed: Said) =>
     `${passed} did it, ${failed} did not. Try one of them again.`,
