@@ -2,7 +2,7 @@ import { caseOf } from '../test/adviceCases';
 import { WRITTEN_CASES } from '../test/writtenCases';
 import { forbiddenIn, lineOfSetback, mayMove, MOST_LINE, setbackOfLine, type ReasonedMove } from './allowed';
 import { FIGURES } from '../setup';
-import { standingOf, valueOf } from './standing';
+import { endsOf, standingOf, valueOf } from './standing';
 import type { AdvisedFigure, Case, Reason } from './types';
 
 const named = (name: string): Case => caseOf(WRITTEN_CASES.find((each) => each.name === name)!);
@@ -28,6 +28,17 @@ test('a line ends at ten degrees, and no further back than the middle of the sho
   const to = (line: number) => setbackOfLine(standing, line) - from;
   expect(lineOfSetback(standing, setbackOfLine(standing, 7))).toBeCloseTo(7, 9);
   expect([may('setback', to(MOST_LINE - 0.1)), may('setback', to(MOST_LINE + 0.5))]).toEqual([true, false]);
+});
+
+test('a width goes little under its band and never over it; one that no band asks for may go anywhere', () => {
+  const standing = standingOf(WELL);
+  const from = valueOf(standing, 'stanceWidth')!;
+  const { low, high } = endsOf(standing, 'stanceWidth')!;
+  const to = (width: number) => may('stanceWidth', width - from, 'own test');
+  expect([low - 120, low - 121, high, high + 1].map(to)).toEqual([true, false, true, false]);
+  const figures = { ...WELL.bands.figures, stanceWidth: undefined };
+  const free = { bands: { ...WELL.bands, figures } } as unknown as Partial<Case>;
+  expect([-120, 120].map((by) => may('stanceWidth', by, 'own test', free))).toEqual([true, true]);
 });
 
 test('what is less than can be noticed is not asked for', () => {

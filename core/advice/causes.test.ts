@@ -85,6 +85,26 @@ describe('a trail knee that stays bent', () => {
   });
 });
 
+describe('loads along both feet', () => {
+  const loads = (lead: number, trail: number) =>
+    found(
+      written({ today: { leadHeelToe: lead, trailHeelToe: trail }, cameFor: ['cannot turn back'] }),
+    ).filter(({ item }) => item === 'leadHeelToe' || item === 'trailHeelToe');
+
+  test('that are off the same way are one cause, with what both are the answer to', () => {
+    const [both, ...others] = loads(74, 74);
+    expect(others).toEqual([]);
+    expect(both!.faults.map(({ item }) => item)).toEqual(['leadHeelToe', 'trailHeelToe']);
+    expect(both!.concern).toBe('turn back');
+    const [lead] = loads(74, 50);
+    expect(lead!.concern).not.toBe('turn back');
+  });
+
+  test('that are off opposite ways are two', () => {
+    expect(loads(74, 20)).toHaveLength(2);
+  });
+});
+
 describe('too far to post', () => {
   const stands = (over: Partial<Case>, of: Partial<WrittenCase> = {}) =>
     tooFarToPost(standingOf({ ...written(of), ...over }));
@@ -126,6 +146,7 @@ describe('too far to post', () => {
 
   test('is nobody’s on a pitch, nor where the width was not measured', () => {
     expect(stands({}, { ...wide, club: 'sand-wedge', pitch: true })).toBe(false);
+    expect(stands({ widest: 100 }, { club: 'sand-wedge', pitch: true })).toBe(false);
     const given = written(wide);
     const { stanceWidth: _unknown, ...measured } = given.setup.measured;
     expect(tooFarToPost(standingOf({ ...given, setup: { ...given.setup, measured } }))).toBe(false);
