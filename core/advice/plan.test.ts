@@ -4,12 +4,12 @@ import type { WrittenCase } from '../test/writtenCases';
 import { judge, otherWays } from '.';
 import { lineOfSetback, MOST_AHEAD, MOST_LINE, setbackOfLine } from './allowed';
 import { causesOf } from './causes';
-import { nearestDose, oneDose } from './doses';
+import { doseFrom, nearestDose, oneDose } from './doses';
 import { asTaught, quarterShoe, targetOf } from './moves';
 import { toldPath } from './pathTold';
 import { setupWith } from './plan';
-import { standingOf, valueOf } from './standing';
-import type { AdvisedMove, Case } from './types';
+import { endsOf, standingOf, valueOf } from './standing';
+import type { AdvisedFigure, AdvisedMove, Case } from './types';
 
 const written = (over: Partial<WrittenCase> = {}): Case =>
   caseOf({ name: 'one of these', first: [], ...over });
@@ -175,6 +175,46 @@ describe('a figure that is put as taught', () => {
     expect(width(near + 2, near, near + 2)).toBe(near);
     expect(width(near - 2, near - 2, near)).toBe(near);
     expect(asTaught(standing, 'leadFlare', { aim: 18.5, low: 10, high: 25 })).toBe(18.5);
+  });
+});
+
+test('lengths on the ground and of the knee are said in doses, shares and angles as they are taught', () => {
+  const standing = standingOf(written());
+  const at = (figure: AdvisedFigure) => asTaught(standing, figure, { aim: 123.4, low: 80, high: 160 });
+  for (const figure of ['ballAlong', 'ballOut', 'hipBump', 'trailKneeInside', 'trailKneeBack'] as const) {
+    expect(at(figure)).toBe(nearestDose(123.4, figure));
+    expect(at(figure)).not.toBe(123.4);
+  }
+  for (const figure of ['leadShare', 'leadHeelToe', 'shaftLean'] as const) expect(at(figure)).toBe(123.4);
+});
+
+describe('a stance that hips can post on', () => {
+  const ends = (widest: number | null, over: Partial<WrittenCase> = {}) => {
+    const given = { ...written(over), widest };
+    const standing = standingOf(given);
+    const told = targetOf(standing, { figure: 'stanceWidth', by: 'less', to: 'what the hips can post on' });
+    return { told, now: valueOf(standing, 'stanceWidth')!, band: endsOf(standing, 'stanceWidth')! };
+  };
+
+  test('is as taught where that does it', () => {
+    const { told, band } = ends(900, { wider: 200 });
+    expect(told).toBe(nearestDose(band.aim, 'stanceWidth'));
+    // The very width that is taught may be the widest.
+    expect(ends(told!, { wider: 200 }).told).toBe(told);
+  });
+
+  test('is no wider than the student was found to post on, in whole doses', () => {
+    const { band } = ends(900);
+    const widest = band.aim - 37;
+    for (const wider of [0, 200]) expect(ends(widest, { wider }).told).toBe(10 * Math.floor(widest / 10));
+  });
+
+  test('goes to the low end of the band where it is in it and posts already, and no further', () => {
+    const { told, now, band } = ends(900);
+    expect(now).toBeGreaterThan(band.low);
+    expect(told).toBe(doseFrom(band.low, 'stanceWidth'));
+    expect(ends(900, { wider: band.low - now }).told).toBeNull();
+    expect(ends(900, { wider: band.low - now - 20 }).told).toBeNull();
   });
 });
 

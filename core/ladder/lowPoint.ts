@@ -1,5 +1,5 @@
-import { normalProbability, SD_IN_95_PERCENT } from '../statistics';
-import { ballMoveBy, lowPointOfShots } from '../trial';
+import { normalProbability } from '../statistics';
+import { ballMoveBy, DEEPEST_AT, lowPointOfShots } from '../trial';
 import { beliefOf, intervalOf } from './threshold';
 
 /** Where something lies along the target line, mm from the ball, with its 95% interval; toward the target is positive. */
@@ -91,7 +91,7 @@ const fromHeel = ({ middle, low, high }: AlongTheLine, ballAlong: number): Along
 /** What an eye would have said of a divot that was measured. */
 function markOf({ mark, start, end }: MarkedShot): Mark | null {
   if (mark !== null || start === null || end === null) return mark;
-  const low = (start + end) / 2;
+  const low = start + DEEPEST_AT.value * (end - start);
   return low > AT_MM ? 'ahead' : low < -AT_MM ? 'behind' : 'at';
 }
 
@@ -108,8 +108,7 @@ export function lowPointTold(shots: readonly MarkedShot[], ballAlong: number): L
   );
   const measured = divots.length >= FEWEST_DIVOTS ? lowPointOfShots(divots) : null;
   if (measured) {
-    const half = SD_IN_95_PERCENT * measured.uncertainty;
-    const { value: middle, start, shots: count } = measured;
+    const { value: middle, halfWidth: half, start, shots: count } = measured;
     const inside = fromHeel({ middle, low: middle - half, high: middle + half }, ballAlong);
     return { inside, by: 'divots', shots: count, ballInside: ballAlong - ballMoveBy(start) };
   }

@@ -1,7 +1,7 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics';
-import { clopperPearson, studentQuantile } from '../statistics';
+import { clopperPearson, SD_IN_95_PERCENT, studentQuantile } from '../statistics';
 
-/** By eye the place under a foot is known no better than this, however often it is looked at (starting value), percent. */
+/** By eye the place under a foot is known no better than this, however often it is looked at (starting value), one standard deviation, percent. */
 const EYE = 5;
 const IN_ONE_TAIL = 0.025;
 
@@ -24,7 +24,7 @@ export function settledMiddle(places: readonly number[]): Settled | null {
   if (of < 2) return null;
   const middle = mean([...places]);
   const scatter = sampleStandardDeviation([...places]) / Math.sqrt(of);
-  const half = Math.hypot(studentQuantile(IN_ONE_TAIL, of - 1) * scatter, EYE);
+  const half = Math.hypot(studentQuantile(IN_ONE_TAIL, of - 1) * scatter, SD_IN_95_PERCENT * EYE);
   return { middle, low: Math.max(0, middle - half), high: Math.min(100, middle + half), of };
 }
 

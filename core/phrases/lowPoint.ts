@@ -29,7 +29,7 @@ export function groundSentences(club: ClubId, shots: readonly Shot[], units: Uni
     ...(low
       ? [
           ballWords(low.start, units),
-          `The club is lowest ${fromBall(low.value, units)}, give or take ${saidLength(low.uncertainty, units.length)}.`,
+          `The club is lowest ${fromBall(low.value, units)}, give or take ${saidLength(low.halfWidth, units.length)}.`,
         ]
       : []),
     ...(attack === null

@@ -8,8 +8,8 @@ const divot = (divotStart: number, divotEnd?: number) => ({
 });
 const METRIC = { length: 'cm', distance: 'metres', speed: 'miles an hour' } as const;
 
-test('the low point is midway between a divot’s start and end', () => {
-  expect(lowPointOf(divot(10, 170))).toEqual({ value: 90, uncertainty: 7 });
+test('the low point is a little before the middle of a divot', () => {
+  expect(lowPointOf(divot(10, 170))).toEqual({ value: 82, uncertainty: 15 });
 });
 
 test('from the start alone it is 80 ± 40 mm further toward the target', () => {
@@ -20,10 +20,17 @@ test('from the start alone it is 80 ± 40 mm further toward the target', () => {
 test('more shots settle the scatter, and not what was guessed alike for all of them', () => {
   const guessed = lowPointOfShots(Array.from({ length: 25 }, () => divot(20)))!;
   expect(guessed).toMatchObject({ value: 100, start: 20, shots: 25 });
-  expect(guessed.uncertainty).toBeCloseTo(Math.hypot(40, 2), 6);
+  // Student's t at 24 degrees of freedom is 2.064 (handbook tables); a tape's 10 mm over five.
+  expect(guessed.halfWidth).toBeCloseTo(Math.hypot(1.96 * 40, 2.064 * 2), 1);
   const measured = lowPointOfShots([divot(0, 120), divot(20, 140), divot(40, 160), { mishit: true }])!;
-  expect(measured).toMatchObject({ value: 80, shots: 3 });
-  expect(measured.uncertainty).toBeCloseTo(20 / Math.sqrt(3), 6);
+  expect(measured).toMatchObject({ value: 74, shots: 3 });
+  // Student's t at 2 is 4.303; the place along a divot of 120 mm is wrong alike, 9.6 mm one sd.
+  expect(measured.halfWidth).toBeCloseTo(Math.hypot((4.303 * 20) / Math.sqrt(3), 1.96 * 9.6), 1);
+  // Two divots tell nothing of how they scatter: they are taken to scatter as divots do.
+  expect(lowPointOfShots([divot(0), divot(1)])!.halfWidth).toBeCloseTo(
+    1.96 * Math.hypot(25 / Math.SQRT2, 40),
+    1,
+  );
 });
 
 test('the ball goes by the start of the divot, or just behind it', () => {
@@ -39,11 +46,11 @@ test('the ball goes by the start of the divot, or just behind it', () => {
 test('what to do comes first, in whole centimetres', () => {
   expect(groundSentences('7-iron', [divot(48, 150), divot(52, 170)], METRIC)).toEqual([
     'Move the ball 4 cm toward the target: the divots start there.',
-    'The club is lowest 11 cm ahead of the ball, give or take 1 cm.',
+    'The club is lowest 10 cm ahead of the ball, give or take 4 cm.',
   ]);
   expect(groundSentences('7-iron', [divot(5)], METRIC)).toEqual([
     'Leave the ball: the divots start by it.',
-    'The club is lowest 9 cm ahead of the ball, give or take 4 cm.',
+    'The club is lowest 9 cm ahead of the ball, give or take 9 cm.',
   ]);
   expect(groundSentences('7-iron', [], METRIC)).toEqual([]);
 });

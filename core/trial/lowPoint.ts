@@ -1,4 +1,6 @@
+import { mean, sampleStandardDeviation } from 'simple-statistics';
 import type { Club } from '../club';
+import { SD_IN_95_PERCENT, studentQuantile } from '../statistics';
 import type { Shot } from './types';
 
 /** A length with one standard deviation, mm, positive beyond the ball toward the target. */
@@ -13,8 +15,17 @@ const END_UNCERTAINTY = 10;
 /** From where a divot starts the low point is further toward the target by so much (starting value), mm. */
 export const START_TO_LOW_POINT: Ahead = { value: 80, uncertainty: 40 };
 
+/** A divot is deepest so far along it from its start, a student's own place alike in all of theirs (starting value), shares. */
+export const DEEPEST_AT: Ahead = { value: 0.45, uncertainty: 0.08 };
+
+/** How low points scatter where too few were seen to tell it (starting value), one standard deviation, mm. */
+const USUAL_SCATTER = 25;
+/** Fewer than this tell nothing of how they scatter. */
+const FEWEST_THAT_SCATTER = 3;
+const IN_ONE_TAIL = 0.025;
+
 /**
- * Where the club was lowest: midway between a divot's start and end; from its start alone, further on by a usual step.
+ * Where the club was lowest: a little before the middle between a divot's start and end; from its start alone, further on by a usual step.
  * @param shot with a divot
  * @returns mm ahead of the ball, and one standard deviation; null where no divot was noted
  * @example lowPointOf({ divotStart: 20, mishit: false }) // { value: 100, uncertainty: 41 }
@@ -22,43 +33,58 @@ export const START_TO_LOW_POINT: Ahead = { value: 80, uncertainty: 40 };
 export function lowPointOf({ divotStart, divotEnd }: Shot): Ahead | null {
   if (divotStart === undefined) return null;
   if (divotEnd !== undefined)
-    return { value: (divotStart + divotEnd) / 2, uncertainty: Math.round(END_UNCERTAINTY / Math.SQRT2) };
+    return {
+      value: divotStart + DEEPEST_AT.value * (divotEnd - divotStart),
+      uncertainty: Math.round(
+        Math.hypot(END_UNCERTAINTY / Math.SQRT2, DEEPEST_AT.uncertainty * (divotEnd - divotStart)),
+      ),
+    };
   return {
     value: divotStart + START_TO_LOW_POINT.value,
     uncertainty: Math.round(Math.hypot(START_TO_LOW_POINT.uncertainty, END_UNCERTAINTY)),
   };
 }
 
-export interface LowPoint extends Ahead {
+export interface LowPoint {
+  /** mm ahead of the ball, and the 95% half width of it. */
+  value: number;
+  halfWidth: number;
   shots: number;
   /** Where the divots start, mm ahead of the ball. */
   start: number;
 }
 
-const mean = (values: readonly number[]): number =>
-  values.reduce((sum, each) => sum + each, 0) / values.length;
+/** What is wrong alike for all divots: a usual step from the start, or where along a divot the club was lowest; one sd, mm. */
+function alikeFor(divots: readonly Shot[]): number {
+  const lengths = divots.flatMap(({ divotStart, divotEnd }) =>
+    divotEnd === undefined ? [] : [divotEnd - divotStart!],
+  );
+  const guessed = 1 - lengths.length / divots.length;
+  const place = lengths.length > 0 ? DEEPEST_AT.uncertainty * mean(lengths) : 0;
+  return Math.hypot(guessed * START_TO_LOW_POINT.uncertainty, (1 - guessed) * place);
+}
 
-const deviationOf = (values: readonly number[]): number => {
-  const middle = mean(values);
-  const squares = values.reduce((sum, each) => sum + (each - middle) ** 2, 0);
-  return values.length < 2 ? 0 : Math.sqrt(squares / (values.length - 1));
-};
+/** The 95% half width of a mean by how its values scatter (Student's t), or by how they usually do. */
+function scatterOf(values: readonly number[]): number {
+  const count = values.length;
+  if (count < FEWEST_THAT_SCATTER) return (SD_IN_95_PERCENT * USUAL_SCATTER) / Math.sqrt(count);
+  const scatter = Math.max(sampleStandardDeviation([...values]), END_UNCERTAINTY);
+  return (studentQuantile(IN_ONE_TAIL, count - 1) * scatter) / Math.sqrt(count);
+}
 
 /**
- * The low point of several shots. A usual step from start to low point is wrong alike for all of them, so that more
- * shots do not make it surer; what a tape misses and how the shots scatter does shrink.
+ * The low point of several shots. What is wrong alike for all of them does not get surer with more shots; what a tape misses
+ * and how the shots scatter does.
  * @param shots of one setup
- * @returns mm ahead of the ball, one standard deviation of the mean, and the shots it rests on; null where none has a divot
+ * @returns mm ahead of the ball with its 95% half width, and the shots it rests on; null where none has a divot
  */
 export function lowPointOfShots(shots: readonly Shot[]): LowPoint | null {
   const divots = shots.filter((shot) => lowPointOf(shot) !== null);
   if (divots.length === 0) return null;
   const values = divots.map((shot) => lowPointOf(shot)!.value);
-  const guessed = divots.filter(({ divotEnd }) => divotEnd === undefined).length / divots.length;
-  const scatter = Math.max(deviationOf(values), END_UNCERTAINTY) / Math.sqrt(divots.length);
   return {
     value: mean(values),
-    uncertainty: Math.hypot(scatter, guessed * START_TO_LOW_POINT.uncertainty),
+    halfWidth: Math.hypot(scatterOf(values), SD_IN_95_PERCENT * alikeFor(divots)),
     start: mean(divots.map(({ divotStart }) => divotStart!)),
     shots: divots.length,
   };
