@@ -2,7 +2,7 @@ import { ASSUMED_TRUNK } from '../body';
 import type { FootName } from '../setup';
 import { normals, seeded } from '../statistics';
 import type { Angle } from '../units';
-import { stopsOf } from './stops';
+import { stopOf, stopsOf } from './stops';
 import { STOPS, type Goal, type Stop, type Turn, type TurningBody, type TurningFeet } from './types';
 
 /** Shoulders a right angle at the top, the pelvis half of one by impact: common practice, no source. */
@@ -95,19 +95,34 @@ function normalsOf(seed: number, count: number): Float64Array {
  * @param seed of the draws: the same seed gives the same answer
  * @returns the middle 95% of where the turn ends, degrees, and the chance of reaching what is needed, 0 to 1
  */
-export function simulateLimit(
+export const simulateLimit = (
   stops: readonly Angle[],
   needed: Angle,
   draws: number = DRAWS,
   seed: number = SEED,
+): SimulatedLimit => simulateMixture([{ weight: 1, stops }], needed, draws, seed);
+
+/** The stops of one way in which the legs may be. */
+interface StopsMaybe {
+  weight: number;
+  stops: readonly Angle[];
+}
+
+/** The same where the legs may be in several ways: each is drawn as often as it is likely. */
+function simulateMixture(
+  ways: readonly StopsMaybe[],
+  needed: Angle,
+  draws: number,
+  seed: number = SEED,
 ): SimulatedLimit {
-  const normal = normalsOf(seed, draws * (stops.length + 1));
+  const normal = normalsOf(seed, draws * (ways[0]!.stops.length + 1));
   const limits = new Float64Array(draws);
-  let reached = 0;
-  let next = 0;
+  let [reached, next, way] = [0, 0, 0];
+  let until = ways[0]!.weight * draws;
   for (let draw = 0; draw < draws; draw += 1) {
+    while (draw >= until && way < ways.length - 1) until += ways[++way]!.weight * draws;
     let limit = Infinity;
-    for (const { value, uncertainty } of stops) {
+    for (const { value, uncertainty } of ways[way]!.stops) {
       const at = value + uncertainty * normal[next++]!;
       if (at < limit) limit = at;
     }
@@ -121,15 +136,38 @@ export function simulateLimit(
 
 type Known = Stop & { at: Angle };
 
+const leastOf = (stops: readonly Known[]): Known =>
+  stops.reduce((least, stop) => (stop.at.value < least.at.value ? stop : least));
+
+/** The stops of each way in which the legs may be; of the one way there is. */
+function waysOf(
+  known: readonly Known[],
+  body: TurningBody,
+  feet: TurningFeet,
+): (StopsMaybe & { least: Known })[] {
+  const mixture = body.mixture ?? [{ weight: 1 }];
+  return mixture.map(({ weight, ...legs }) => {
+    const stops = known.map(({ name }) => stopOf(name, { ...body, ...legs }, feet) as Known);
+    return { weight, stops: stops.map(({ at }) => at), least: leastOf(stops) };
+  });
+}
+
 /** What can be said where every stop that counts is known. */
-function whereItEnds(known: readonly Known[], needed: Angle, draws: number, seed?: number) {
-  const first = known.reduce((least, stop) => (stop.at.value < least.at.value ? stop : least));
-  const angles = known.map(({ at }) => at);
+function whereItEnds(
+  known: readonly Known[],
+  needed: Angle,
+  ways: readonly (StopsMaybe & { least: Known })[],
+  draws: number,
+  seed?: number,
+) {
+  const limit = ways.reduce((sum, { weight, least }) => sum + weight * least.at.value, 0);
+  const likely = ({ name }: Known): number =>
+    ways.reduce((sum, { weight, least }) => sum + (least.name === name ? weight : 0), 0);
   return {
-    first,
-    limit: first.at.value,
-    missing: Math.max(0, needed.value - first.at.value),
-    ...(draws > 0 ? simulateLimit(angles, needed, draws, seed) : NOT_DRAWN),
+    first: known.reduce((most, stop) => (likely(stop) > likely(most) ? stop : most)),
+    limit,
+    missing: Math.max(0, needed.value - limit),
+    ...(draws > 0 ? simulateMixture(ways, needed, draws, seed) : NOT_DRAWN),
   };
 }
 
@@ -163,7 +201,9 @@ export function turnBudget(
     trunkAssumed: turn === 'back' && body.legs.trunk.back === null,
     assumed: counted.filter(({ made }) => made.usual && !made.calibrated).map(({ leg }) => leg),
     hurts: counted.find(({ name }) => body.hurts.includes(name))?.leg ?? null,
-    ...(known.length === counted.length ? whereItEnds(known, needed, draws, seed) : NOT_KNOWN),
+    ...(known.length === counted.length
+      ? whereItEnds(known, needed, waysOf(known, body, feet), draws, seed)
+      : NOT_KNOWN),
   };
 }
 

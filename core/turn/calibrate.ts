@@ -34,7 +34,7 @@ export interface Residual {
 }
 
 /** Test and give together, for the stops that the measured turns tell of, and what closing the feet gives. */
-export interface Calibration extends Pick<TurningBody, 'reaches' | 'closing' | 'closingWith'> {
+export interface Calibration extends Pick<TurningBody, 'reaches' | 'closing' | 'closingWith' | 'mixture'> {
   residuals: Residual[];
 }
 
@@ -176,11 +176,31 @@ function likelihoodOf(
   );
 }
 
+/** So many ways are kept of what may be so, and none that is less likely than this. */
+const MOST_WAYS = 8;
+const LEAST_LIKELY = 0.005;
+
+interface Way {
+  weight: number;
+  estimate: Estimate;
+}
+
+/** The likeliest ways, their weights summing to 1. */
+function likeliest(ways: readonly Way[]): Way[] {
+  const sumOf = (some: readonly Way[]) => some.reduce((sum, { weight }) => sum + weight, 0);
+  const all = sumOf(ways);
+  const kept = [...ways]
+    .sort((a, b) => b.weight - a.weight)
+    .slice(0, MOST_WAYS)
+    .filter(({ weight }, at) => at === 0 || weight >= LEAST_LIKELY * all);
+  const total = sumOf(kept);
+  return kept.map((way) => ({ ...way, weight: way.weight / total }));
+}
+
 /** Several estimates as one normal with the mean and covariance of their mixture (moment matching). */
-function mixed(parts: readonly { weight: number; estimate: Estimate }[]): Estimate {
-  const sum = parts.reduce((total, { weight }) => total + weight, 0);
+function mixed(parts: readonly Way[]): Estimate {
   const over = (of: (estimate: Estimate) => number): number =>
-    parts.reduce((total, { weight, estimate }) => total + (weight / sum) * of(estimate), 0);
+    parts.reduce((total, { weight, estimate }) => total + weight * of(estimate), 0);
   const mean = FITTED.map((_, at) => over((each) => each.mean[at]!));
   const covariance = FITTED.map((_, row) =>
     FITTED.map((__, column) =>
@@ -228,8 +248,6 @@ export function calibrate(body: TurningBody, measured: readonly MeasuredTurn[]):
     all.filter((name) => name !== met && tellsByNotStopping(name));
   const bounded = (from: Estimate, all: readonly StopName[], met: StopName, each: MeasuredTurn): Estimate =>
     others(all, met).reduce((estimate, name) => learn(estimate, name, each, boundedBelow), from);
-  let estimate = before(body);
-  for (const { each, met } of known) if (met) estimate = learn(estimate, met, each, combined);
   /** What is learnt where one leg stopped a turn; of a sore knee's nothing: it may have stopped for the pain. */
   const stoppedBy = (
     from: Estimate,
@@ -237,20 +255,31 @@ export function calibrate(body: TurningBody, measured: readonly MeasuredTurn[]):
     all: readonly StopName[],
     each: MeasuredTurn,
   ): Estimate => (learns(met) ? bounded(learn(from, met, each, combined), all, met, each) : from);
-  for (const { each, all, met } of known) {
-    if (met) {
-      if (learns(met)) estimate = bounded(estimate, all, met, each);
-      continue;
-    }
-    const now = estimate;
-    estimate = mixed(
-      all.map((name) => ({
-        weight: likelihoodOf(now, each, name, all) || Number.MIN_VALUE,
-        estimate: stoppedBy(now, name, all, each),
-      })),
+  let estimate = before(body);
+  for (const { each, met } of known) if (met) estimate = learn(estimate, met, each, combined);
+  for (const { each, all, met } of known)
+    if (met && learns(met)) estimate = bounded(estimate, all, met, each);
+  const ways = known
+    .filter(({ met }) => !met)
+    .reduce<Way[]>(
+      (from, { each, all }) =>
+        likeliest(
+          from.flatMap((way) =>
+            all.map((name) => ({
+              weight: way.weight * (likelihoodOf(way.estimate, each, name, all) || Number.MIN_VALUE),
+              estimate: stoppedBy(way.estimate, name, all, each),
+            })),
+          ),
+        ),
+      [{ weight: 1, estimate }],
     );
-  }
-  return { ...calibrationOf(estimate, told), residuals };
+  return {
+    ...calibrationOf(mixed(ways), told),
+    ...(ways.length > 1 && {
+      mixture: ways.map((way) => ({ weight: way.weight, ...calibrationOf(way.estimate, told) })),
+    }),
+    residuals,
+  };
 }
 
 /** What has been learnt, stop by stop. */

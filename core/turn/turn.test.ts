@@ -365,6 +365,20 @@ describe('calibrating', () => {
     expect(nobody['lead through']!.uncertainty).toBeGreaterThan(lead['lead through']!.uncertainty);
   });
 
+  test('where it ended is known all the same: on the same feet it ends there again', () => {
+    const untested = bodyOf({}, {});
+    const legs = { ...untested.legs, turnIn: both<Angle | null>(null), turnOut: both<Angle | null>(null) };
+    const drawn = { ...untested, legs };
+    const told = calibrate(drawn, [turned(30, { stoppedBy: null, feet: feetOf(15, 15) })]);
+    const before = turnBudget('back', drawn, feetOf(15, 15));
+    const after = turnBudget('back', { ...drawn, ...told }, feetOf(15, 15));
+    expect(Math.abs(after.limit! - 30)).toBeLessThan(4);
+    const widthOf = ({ interval }: typeof after) => interval![1] - interval![0];
+    expect(widthOf(after)).toBeLessThan(widthOf(before) / 2);
+    // Each way in which the legs may be is as likely as it says, all together 1.
+    expect(told.mixture!.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
+  });
+
   test('a turn that ended short, and nobody could say at which leg, makes no limit look further', () => {
     fc.assert(
       fc.property(

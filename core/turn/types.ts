@@ -43,10 +43,20 @@ export interface TurningBody {
   closing: Angle;
   /** The covariance of each reach with `closing`, where measured turns have told of both. */
   closingWith: Partial<Record<StopName, number>>;
+  /**
+   * What may be so of the legs, each with how likely: where nobody could say which leg stopped a measured turn. `reaches` and
+   * `closing` are their mean, which by itself would have every leg half stop it. None where there is but one way.
+   */
+  mixture?: readonly LegsMaybe[];
   /** A painful knee gives nothing, and nothing may be asked of it. */
   soreKnee: Record<FootName, boolean>;
   /** Stops whose leg could not be tested because it hurts: it is never asked to turn further that way. */
   hurts: readonly StopName[];
+}
+
+/** One way in which the legs may be, and how likely it is, 0 to 1. */
+export interface LegsMaybe extends Pick<TurningBody, 'reaches' | 'closing' | 'closingWith'> {
+  weight: number;
 }
 
 /** Everything of a student that a house method's rules go by. */
