@@ -163,7 +163,7 @@ test('what is barred is not offered to a minor, and scores that contradict each 
   for (let less = 0; less < 8; less += 1) await press(page, 'A step less');
   await expect(rung).toHaveText('0°');
   await press(page, 'Did it');
-  for (const result of ['Did it', 'Not yet']) await press(page, result);
+  for (let again = 0; again < 2; again += 1) await press(page, 'Did it');
   await expect(page.getByText(/0° did it, 30° did not\. Try one of them again\./)).toBeVisible();
 });
 

@@ -11,7 +11,7 @@ const names: Record<LadderName, string> = {
 /** What is said of a ladder wherever one is told. */
 export const messages = {
   names,
-  notWithin: (low: Said, high: Said) => `Not within what was tried: ${low} to ${high}.`,
-  doubted: (low: Said, high: Said) => `Not told yet: ${low} to ${high}, by scores that do not hang together.`,
+  notWithin: 'Not within what was tried.',
+  doubted: 'No figure to stand by.',
   found: (rung: Said, low: Said, high: Said) => `${rung}. Could be ${low} to ${high}.`,
 };

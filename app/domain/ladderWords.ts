@@ -23,7 +23,7 @@ export function foundWords(
 ): string {
   const words = (value: number) => rungWords(ladder, value, speech);
   if (standOn !== null) return messages.found(words(standOn), words(low), words(high));
-  return (doubt ? messages.doubted : messages.notWithin)(words(low), words(high));
+  return doubt ? messages.doubted : messages.notWithin;
 }
 
 /** A ladder that was kept, as it is told: what it is called, and what it and those it went on from found. */

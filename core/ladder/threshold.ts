@@ -249,6 +249,8 @@ const nearestRung = (ladder: Ladder, value: number): number =>
 /** How likely scores are that a coin decides, against all else, and those of somebody whom too much hurts (starting values). */
 const BY_CHANCE = 0.12;
 const TOO_MUCH = 0.15;
+/** Fewer scores are not doubted: trying one again tells more. */
+const LEAST_DOUBTED = 6;
 /** Rungs that pass between two changes, in fine steps. */
 const BETWEEN = [1, 2, 3, 4];
 
@@ -288,6 +290,7 @@ function logTwoChanges({ passing, fine }: Ladder, { at, bodies, rungs }: Joint):
  */
 function doubtOf(ladder: Ladder, joint: Joint): LadderDoubt | null {
   const tries = joint.rungs.reduce((sum, { count }) => sum + count, 0);
+  if (tries < LEAST_DOUBTED) return null;
   const one = logOneChange(joint) + Math.log(1 - BY_CHANCE - TOO_MUCH);
   const two = logTwoChanges(ladder, joint) + Math.log(TOO_MUCH);
   const coin = tries * Math.log(1 / 2) + Math.log(BY_CHANCE);

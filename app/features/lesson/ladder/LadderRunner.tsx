@@ -126,6 +126,13 @@ function Earlier({ entry, goesOn, clockMoved }: EarlierProps) {
   );
 }
 
+/** How a stop is told that is no success. */
+const KIND_OF_STOP: Partial<Record<keyof typeof messages.stops, 'caution' | 'plain'>> = {
+  pain: 'caution',
+  'two worse in a row': 'caution',
+  'changes nowhere': 'plain',
+};
+
 /** So few scored turns tell nothing worth showing. */
 const LEAST_SHOWN = 4;
 
@@ -149,7 +156,7 @@ export function LadderRunner({ offered }: { offered: OfferedLadder }) {
       {next.kind === 'turn' ? (
         <Turn {...on} next={next} />
       ) : (
-        <Notice kind={next.why === 'pain' || next.why === 'two worse in a row' ? 'caution' : 'good'} live>
+        <Notice kind={KIND_OF_STOP[next.why] ?? 'good'} live>
           {messages.stops[next.why]}
         </Notice>
       )}

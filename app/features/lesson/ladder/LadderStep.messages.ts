@@ -8,7 +8,7 @@ const stops: Record<Why, string> = {
   pain: 'It hurts: stop here. Where it goes on hurting, a doctor or physiotherapist comes first.',
   'two worse in a row': 'Two in a row were worse: stop here, and go on another day.',
   'enough for today': 'Fifteen are enough for today. What was found stands.',
-  'changes nowhere': 'It changes nowhere on this ladder: that is told, and nothing is offered.',
+  'changes nowhere': 'It changes nowhere on this ladder. Nothing is offered.',
   found: 'Found. More turns would tell little more.',
 };
 

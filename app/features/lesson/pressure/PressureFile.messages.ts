@@ -50,7 +50,7 @@ export const messages = {
     `${swings} ${plural(swings, 'swing is', 'swings are')} left out: frames are missing near the strike.`,
   rounding: (ms: number) =>
     ms < 1
-      ? 'Its times are in whole milliseconds: each moment may be half of one off.'
+      ? 'Its times are in whole milliseconds: a moment may be half of one off.'
       : `Its times are rounded: each moment may be ${ms} ms off.`,
   newest: (most: number) => `The last ${most} of them are taken: so many go together.`,
   saturated: 'Some loads are at the end of what the mat can feel: they may be more.',

@@ -47,7 +47,7 @@ export const messages = {
   practice: (numbers: readonly number[]) =>
     numbers.length === 1
       ? `Swing ${numbers[0]} is softer or slower than the others. A practice swing?`
-      : `Swings ${numbers.join(', ')} are softer or slower than the others. Practice swings?`,
+      : `Swings ${new Intl.ListFormat('en').format(numbers.map(String))} are softer or slower than the others. Practice swings?`,
   practiceOut: (count: number) => (count === 1 ? 'Yes, take it out' : 'Yes, take them out'),
   balls: (count: number) => (count === 1 ? 'No, it had a ball' : 'No, they had a ball'),
   share: 'Lead foot, share of the load',
