@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { written } from '../core/test/matSwings';
 import { agree, expect, ofStudent, openLesson, press, signIn, step, student, test } from './product';
 
 /** Three swings come nine seconds apart, after eight of settling. */
@@ -120,6 +121,43 @@ test('a recording from a file: a spoilt one is refused with its lines, a swapped
   await press(page, 'Take the swings');
   await expect(page.getByText('2 swings', { exact: true })).toBeVisible();
   await expect(page.getByText('Three swings tell a habit from a chance.')).toBeVisible();
+});
+
+test('a recording in whole milliseconds: a strike in a gap is left out, practice swings are asked about, each with a word', async ({
+  page,
+  product,
+}) => {
+  await signIn(page, product);
+  await openLesson(page, 'Bartolo Kettlesand', '7-iron');
+  await step(page, 'pressure');
+  const scenes = [
+    'steps in',
+    'practice',
+    'waggles',
+    'swing',
+    'practice',
+    'swing',
+    'swing',
+    'steps off',
+  ] as const;
+  const { rows, swings } = written(5, scenes, { rate: 60, roundedTo: 1 });
+  const { impact } = swings[swings.length - 1]!;
+  const holed = rows.filter(([at], place) => place === 0 || Math.abs(Number(at) - impact) > 60);
+  await bringRecording(page, holed.map((row) => row.join(',')).join('\n'));
+  const preview = page.getByTestId('pressure-preview');
+  await expect(preview).toContainText('at 60 frames a second. 4 swings in it.');
+  await expect(preview).toContainText('1 swing is left out: frames are missing near the strike.');
+  await expect(preview).toContainText('Its times are in whole milliseconds');
+  await press(page, 'Take the swings');
+  await expect(page.getByText(/^Swings 1 and 3 are softer or slower/)).toBeVisible();
+  await press(page, 'Yes, take them out');
+  await expect(page.getByText('2 swings', { exact: true })).toBeVisible();
+  await expect(page.getByText(/softer or slower/)).toHaveCount(0);
+  await swing(page, 1).click();
+  await page.getByRole('radio', { name: 'Strike', exact: true }).click();
+  await expect(
+    page.getByText('The strike is good to about 30 ms. Move it where a film shows it.'),
+  ).toBeVisible();
 });
 
 test('a recording whose columns say nothing is mapped once, and its swings take the paths of the shots they were', async ({
