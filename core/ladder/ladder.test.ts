@@ -205,11 +205,12 @@ describe('where a club is lowest', () => {
 });
 
 describe('settling and finishing', () => {
-  // By hand: 45, 50, 55 have a mean of 50, a standard error of 5 / √3 and t(2) = 4.303: half width √(12.4² + (1.96 · 5)²).
+  // By hand: 45, 50, 55 have a mean of 50, a squared standard error of 25 / 3, 25 by the eye: 33.3 in all, at 2 · 33.3² / 8.33² = 32
+  // effective degrees of freedom (Welch and Satterthwaite), where Student's t is 2.037 (handbook tables).
   test('the middle of where the weight came to rest, with how it scattered and what an eye misses', () => {
     const told = settledMiddle([45, 50, 55])!;
     expect(told.middle).toBe(50);
-    expect(told.high - 50).toBeCloseTo(Math.hypot(4.303 * (5 / Math.sqrt(3)), 1.96 * 5), 1);
+    expect(told.high - 50).toBeCloseTo(2.037 * Math.sqrt(100 / 3), 2);
     expect(settledMiddle([50])).toBeNull();
   });
 

@@ -1,9 +1,8 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics';
-import { clopperPearson, SD_IN_95_PERCENT, studentQuantile } from '../statistics';
+import { clopperPearson, joinedHalfWidth } from '../statistics';
 
 /** By eye the place under a foot is known no better than this, however often it is looked at (starting value), one standard deviation, percent. */
 const EYE = 5;
-const IN_ONE_TAIL = 0.025;
 
 /** Where weight came to rest, percent from the heel, with its 95% interval. */
 export interface Settled {
@@ -23,8 +22,7 @@ export function settledMiddle(places: readonly number[]): Settled | null {
   const of = places.length;
   if (of < 2) return null;
   const middle = mean([...places]);
-  const scatter = sampleStandardDeviation([...places]) / Math.sqrt(of);
-  const half = Math.hypot(studentQuantile(IN_ONE_TAIL, of - 1) * scatter, SD_IN_95_PERCENT * EYE);
+  const half = joinedHalfWidth(sampleStandardDeviation([...places]) / Math.sqrt(of), of - 1, EYE);
   return { middle, low: Math.max(0, middle - half), high: Math.min(100, middle + half), of };
 }
 

@@ -1,6 +1,6 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics';
 import type { Club } from '../club';
-import { SD_IN_95_PERCENT, studentQuantile } from '../statistics';
+import { joinedHalfWidth, SD_IN_95_PERCENT } from '../statistics';
 import type { Shot } from './types';
 
 /** A length with one standard deviation, mm, positive beyond the ball toward the target. */
@@ -22,7 +22,6 @@ export const DEEPEST_AT: Ahead = { value: 0.45, uncertainty: 0.08 };
 const USUAL_SCATTER = 25;
 /** Fewer than this tell nothing of how they scatter. */
 const FEWEST_THAT_SCATTER = 3;
-const IN_ONE_TAIL = 0.025;
 
 /**
  * Where the club was lowest: a little before the middle between a divot's start and end; from its start alone, further on by a usual step.
@@ -64,12 +63,13 @@ function alikeFor(divots: readonly Shot[]): number {
   return Math.hypot(guessed * START_TO_LOW_POINT.uncertainty, (1 - guessed) * place);
 }
 
-/** The 95% half width of a mean by how its values scatter (Student's t), or by how they usually do. */
-function scatterOf(values: readonly number[]): number {
+/** The 95% half width of a mean: by how its values scatter (Student's t), or how they usually do, and what is wrong alike. */
+function halfWidthOf(values: readonly number[], alike: number): number {
   const count = values.length;
-  if (count < FEWEST_THAT_SCATTER) return (SD_IN_95_PERCENT * USUAL_SCATTER) / Math.sqrt(count);
+  if (count < FEWEST_THAT_SCATTER)
+    return SD_IN_95_PERCENT * Math.hypot(USUAL_SCATTER / Math.sqrt(count), alike);
   const scatter = Math.max(sampleStandardDeviation([...values]), END_UNCERTAINTY);
-  return (studentQuantile(IN_ONE_TAIL, count - 1) * scatter) / Math.sqrt(count);
+  return joinedHalfWidth(scatter / Math.sqrt(count), count - 1, alike);
 }
 
 /**
@@ -84,7 +84,7 @@ export function lowPointOfShots(shots: readonly Shot[]): LowPoint | null {
   const values = divots.map((shot) => lowPointOf(shot)!.value);
   return {
     value: mean(values),
-    halfWidth: Math.hypot(scatterOf(values), SD_IN_95_PERCENT * alikeFor(divots)),
+    halfWidth: halfWidthOf(values, alikeFor(divots)),
     start: mean(divots.map(({ divotStart }) => divotStart!)),
     shots: divots.length,
   };
