@@ -275,6 +275,8 @@ test('two coaches change one method: the second is told, and loses nothing', asy
   const [{ id }] = (await product.sql<{ id: string }>(
     "select id from house_method where name = 'Of two coaches'",
   )) as [{ id: string }];
+  // Without a signal the open page does not learn what the other coach saves, however slow the machine.
+  await page.context().setOffline(true);
   const other = await (await browser.newContext()).newPage();
   await signIn(other, product);
   await other.goto(`${product.origin}/methods/${id}/edit`);
@@ -285,6 +287,7 @@ test('two coaches change one method: the second is told, and loses nothing', asy
     .poll(async () => (await product.sql('select 1 from house_method where id = $1', [id])).length)
     .toBe(2);
   await save(page);
+  await page.context().setOffline(false);
   await expect(page.getByTestId('status-strip')).toContainText('1 entry refused');
   await page.goto(`${product.origin}/outbox`);
   await expect(page.getByText('This was changed by somebody else since')).toBeVisible();

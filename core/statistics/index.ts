@@ -4,5 +4,6 @@ export * from './shift';
 export * from './linearFit';
 export * from './bayesianRegression';
 export * from './normalInterval';
+export * from './joined';
 export * from './proportions';
 export * from './spread';
