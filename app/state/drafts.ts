@@ -37,9 +37,12 @@ export async function keepDraft(owner: string, draft: LessonDraft): Promise<void
   }
 }
 
-/** A lesson in progress as the device has it, which another tab may have changed. */
-export const keptDraft = async (owner: string, id: string): Promise<LessonDraft | undefined> =>
-  (await (await deviceDatabase()).get('drafts', [owner, id]))?.value;
+/** Reads a lesson in progress again, which another tab has changed. */
+export async function readDraftAgain(owner: string, id: string): Promise<void> {
+  const kept = (await (await deviceDatabase()).get('drafts', [owner, id]))?.value;
+  if (kept && currentOwner() === owner)
+    useDrafts.setState((state) => ({ drafts: { ...state.drafts, [id]: kept } }));
+}
 
 export async function removeDraft(owner: string, id: string): Promise<void> {
   await writeFor(owner, ['drafts', 'photos'], async (transaction) => {

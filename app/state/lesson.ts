@@ -24,7 +24,7 @@ import {
 import { createStore } from 'zustand/vanilla';
 import type { Ghost } from '../plan/drawing';
 import { frameFor, needsNewFrame, type Frame } from '../plan/frame';
-import { keepDraft, keptDraft, useDrafts } from './drafts';
+import { keepDraft, useDrafts } from './drafts';
 import {
   type ClubPart,
   type LessonDraft,
@@ -125,14 +125,13 @@ export async function changeDraftWith(
   changeDraft(change);
 }
 
-/** Shows a lesson as another tab has changed it, where it is open here and the coach is working there. */
-export async function showDraftOfOtherTab(owner: string, id: string): Promise<void> {
-  const kept = await keptDraft(owner, id);
-  if (kept) useDrafts.setState((state) => ({ drafts: { ...state.drafts, [id]: kept } }));
-  const { draft, dragging } = lesson.getState();
-  if (!kept || draft?.id !== id || dragging || document.hasFocus()) return;
+// A lesson as another tab has changed it is shown where it is open here and the coach is working there.
+useDrafts.subscribe(({ drafts }) => {
+  const { owner, draft, dragging } = lesson.getState();
+  const kept = draft && drafts[draft.id];
+  if (!kept || dragging || document.hasFocus()) return;
   if (kept.updatedAt > draft.updatedAt) openLesson(owner, kept);
-}
+});
 
 /** Saves the draft when the page is about to go away. */
 export function keepBeforeLeaving(): void {

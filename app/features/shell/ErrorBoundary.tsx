@@ -1,6 +1,5 @@
 import { Component, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { keepBeforeLeaving } from '../../state/lesson';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { Body } from '../../ui/Words';
@@ -12,9 +11,11 @@ const RELOADED_AT = 'reloadedAt';
 /** A reload that did not help is not tried again by itself within this time. */
 const AGAIN_AFTER_MS = 60_000;
 
-/** Loads the app again at the address where it failed: the router has gone with the screen, and the address with it. */
+/**
+ * Loads the app again at the address where it failed: the router has gone with the screen, and the address with it. An open
+ * lesson was kept as its screen went.
+ */
 function reloadAt(address: string): void {
-  keepBeforeLeaving();
   history.replaceState(history.state, '', address);
   location.reload();
 }

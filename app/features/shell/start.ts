@@ -1,6 +1,6 @@
 import { ownerOf } from '@pedastance/contract/owner';
 import { currentOwner, followOtherTab, startAccount, useAccount } from '../../state/account';
-import { closeDrafts, openDrafts } from '../../state/drafts';
+import { closeDrafts, openDrafts, readDraftAgain } from '../../state/drafts';
 import { closeMethodDrafts, openMethodDrafts } from '../../state/methodDrafts';
 import { ChangedElsewhere, closeOutbox, NotKept, openOutbox, sendQueue, retryNow } from '../../state/outbox';
 import { startPreferences } from '../../state/preferences';
@@ -8,7 +8,6 @@ import { closeRecords, followChanges, openRecords, refreshStudents, useRecords }
 import { openSealed } from '../../state/sealing';
 import { hearTabs } from '../../state/tabs';
 import { closeToday, openToday } from '../../state/today';
-import { showDraftOfOtherTab } from '../../state/lesson';
 
 async function openFor(owner: string): Promise<void> {
   await openSealed(owner);
@@ -98,7 +97,7 @@ function followTabs(): void {
     if (message.kind === 'account') return void followOtherTab();
     if (message.owner !== currentOwner()) return;
     if (message.kind === 'records') void openRecords(message.owner).then(() => openOutbox(message.owner));
-    if (message.kind === 'draft') void showDraftOfOtherTab(message.owner, message.id);
+    if (message.kind === 'draft') void readDraftAgain(message.owner, message.id);
   });
 }
 
