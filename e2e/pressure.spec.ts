@@ -1,7 +1,18 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { written } from '../core/test/matSwings';
-import { agree, expect, ofStudent, openLesson, press, signIn, step, student, test } from './product';
+import {
+  agree,
+  expect,
+  ofStudent,
+  openLesson,
+  press,
+  signIn,
+  step,
+  student,
+  test,
+  type Product,
+} from './product';
 
 /** Three swings come nine seconds apart, after eight of settling. */
 const THREE_SWINGS_MS = 60_000;
@@ -18,13 +29,17 @@ async function bringRecording(page: Page, text: string): Promise<void> {
   await chooser.setFiles({ name: 'mat.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
 }
 
+async function openPressure(page: Page, product: Product, student: string): Promise<void> {
+  await signIn(page, product);
+  await openLesson(page, student, '7-iron');
+  await step(page, 'pressure');
+}
+
 test('a left-hander settles on the mat, three swings are found over a cut line, the habit is named and its cue kept', async ({
   page,
   product,
 }) => {
-  await signIn(page, product);
-  await openLesson(page, 'Ferris Quillon', '7-iron');
-  await step(page, 'pressure');
+  await openPressure(page, product, 'Ferris Quillon');
   await press(page, 'Stand on the mat');
   await expect(
     page.getByText('A simulated student on a simulated mat: nothing of it is this student’s.'),
@@ -87,9 +102,7 @@ test('a recording from a file: a spoilt one is refused with its lines, a swapped
   page,
   product,
 }) => {
-  await signIn(page, product);
-  await openLesson(page, 'Bartolo Kettlesand', '7-iron');
-  await step(page, 'pressure');
+  await openPressure(page, product, 'Bartolo Kettlesand');
   const bring = (text: string) => bringRecording(page, text);
   const good = swingFile();
   await bring('Shot,Carry\n1,150\n');
@@ -127,9 +140,7 @@ test('a recording in whole milliseconds: a strike in a gap is left out, practice
   page,
   product,
 }) => {
-  await signIn(page, product);
-  await openLesson(page, 'Bartolo Kettlesand', '7-iron');
-  await step(page, 'pressure');
+  await openPressure(page, product, 'Bartolo Kettlesand');
   const scenes = [
     'steps in',
     'practice',
@@ -146,7 +157,7 @@ test('a recording in whole milliseconds: a strike in a gap is left out, practice
   await bringRecording(page, holed.map((row) => row.join(',')).join('\n'));
   const preview = page.getByTestId('pressure-preview');
   await expect(preview).toContainText('at 60 frames a second. 4 swings in it.');
-  await expect(preview).toContainText('1 swing is left out: frames are missing near the strike.');
+  await expect(preview).toContainText('1 swing is left out: the mat missed frames there.');
   await expect(preview).toContainText('Its times are in whole milliseconds');
   await press(page, 'Take the swings');
   await expect(page.getByText(/^Swings 1 and 3 are softer or slower/)).toBeVisible();
@@ -156,7 +167,7 @@ test('a recording in whole milliseconds: a strike in a gap is left out, practice
   await swing(page, 1).click();
   await page.getByRole('radio', { name: 'Strike', exact: true }).click();
   await expect(
-    page.getByText('The strike is good to about 30 ms. Move it where a film shows it.'),
+    page.getByText('A mat tells the strike to about 30 ms. Move it where a film shows it.'),
   ).toBeVisible();
 });
 
@@ -164,9 +175,7 @@ test('a recording whose columns say nothing is mapped once, and its swings take 
   page,
   product,
 }) => {
-  await signIn(page, product);
-  await openLesson(page, 'Bartolo Kettlesand', '7-iron');
-  await step(page, 'pressure');
+  await openPressure(page, product, 'Bartolo Kettlesand');
   const [header, ...rows] = swingFile().split('\n');
   const unnamed = ['A;B;C;D;E', ...rows.map((row) => row.replaceAll(',', ';'))].join('\n');
   expect(header).toContain('left_load');

@@ -1,5 +1,5 @@
 import { judge } from '@pedastance/core/advice';
-import { odditiesOf, readPressure, repaired, swingsIn, traceOf } from '@pedastance/core/balance';
+import { odditiesOf, readPressure, repaired, swingsFound, tracesOf } from '@pedastance/core/balance';
 import { readShots } from '@pedastance/core/formats';
 import { factorialVerdict, powerByLook, compare, OUTCOMES, verdictOf } from '@pedastance/core/trial';
 import { turnBudget, TURNS } from '@pedastance/core/turn';
@@ -27,12 +27,13 @@ const ANSWERS: { [Ask in keyof Answers]: (of: Question<Ask>['of'], progress: Pro
     if ('faults' in read) return { ...read, header };
     const recording = repairs.reduce(repaired, read.recording);
     const { frames, rate } = recording;
+    const found = swingsFound(recording);
     return {
       header,
       seconds: (frames[frames.length - 1]!.at - frames[0]!.at) / 1000,
       rate,
-      oddities: odditiesOf(recording),
-      swings: swingsIn(recording).map((times) => traceOf(recording, times)),
+      oddities: odditiesOf(recording, found),
+      swings: tracesOf(recording, found.swings),
     };
   },
   shots: ({ rows, sources, hand }) => readShots(rows, sources, hand),

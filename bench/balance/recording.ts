@@ -5,8 +5,8 @@ import {
   readPressure,
   recordingOfTrace,
   routeOf,
-  swingsIn,
-  traceOf,
+  swingsFound,
+  tracesOf,
 } from '@pedastance/core/balance';
 import Papa from 'papaparse';
 import { MAT_GRID, simulatedMat } from '../../server/devices/mat/simulatedMat';
@@ -36,10 +36,10 @@ const times = Array.from({ length: 15 }, () => {
   const began = performance.now();
   const read = readPressure(Papa.parse<string[]>(text, { skipEmptyLines: true }).data, 'right');
   if ('faults' in read) throw new Error(JSON.stringify(read.faults[0]));
-  odditiesOf(read.recording);
-  const swings = swingsIn(read.recording);
-  if (swings.length === 0) throw new Error('no swing found');
-  const traces = swings.map((swing) => traceOf(read.recording, swing));
+  const found = swingsFound(read.recording);
+  odditiesOf(read.recording, found);
+  if (found.swings.length === 0) throw new Error('no swing found');
+  const traces = tracesOf(read.recording, found.swings);
   patternsIn(
     traces.map((trace) => routeOf(recordingOfTrace(trace), trace.times)),
     'centred',

@@ -1,5 +1,5 @@
 /** Recordings of a mat that share nothing with what reads them. Prints rows of a table: usage mat.ts <count>. */
-import { practiceAmong, readPressure, swingsFound, traceOf } from '@pedastance/core/balance';
+import { practiceAmong, readPressure, swingsFound, tracesOf } from '@pedastance/core/balance';
 import { written, type Scene, type TrueSwing } from '../../core/test/matSwings';
 
 const count = Number(process.argv[2] ?? 600);
@@ -30,7 +30,7 @@ function tallied(scenes: readonly Scene[], options: Options) {
     const read = readPressure(rows, 'right');
     if ('faults' in read) throw new Error(JSON.stringify(read.faults[0]));
     const { swings: found, leftOut } = swingsFound(read.recording);
-    const asked = practiceAmong(found.map((times) => traceOf(read.recording, times)));
+    const asked = practiceAmong(tracesOf(read.recording, found));
     told.leftOut += leftOut;
     told.swings += swings.length;
     const trueOf = (at: number): TrueSwing | undefined =>

@@ -135,6 +135,7 @@ export function swingsFound(recording: PressureRecording): SwingsFound {
   return { swings, leftOut: all.length - swings.length };
 }
 
+/** The same where nobody asks what was left out. */
 export const swingsIn = (recording: PressureRecording): SwingTimes[] => swingsFound(recording).swings;
 
 /**
@@ -146,8 +147,11 @@ export const swingsIn = (recording: PressureRecording): SwingTimes[] => swingsFo
 export const struckAt = (times: SwingTimes, impact: number): SwingTimes => ({
   ...times,
   impact,
-  'early down': times.top + EARLY * (impact - times.top),
+  'early down': earlyDown(times.top, impact),
 });
+
+/** Early down lies so far from the top to the strike. */
+const earlyDown = (top: number, impact: number): number => top + EARLY * (impact - top);
 
 /** Whether frames are missing from about the top to the strike, or where another moment is. */
 function hides({ from, to }: Gap, times: SwingTimes): boolean {
@@ -181,7 +185,7 @@ function swingsInPart({ rate, frames }: PressureRecording): SwingTimes[] {
     return {
       address: atOf(Math.max(0, away - inFrames(100))),
       top: topAt,
-      'early down': topAt + EARLY * (impact - topAt),
+      'early down': earlyDown(topAt, impact),
       impact,
       finish: atOf(finish),
     };
@@ -212,7 +216,6 @@ function swingAt(looked: Looked, press: number): Placed | null {
   const first = Math.max(0, hit - inFrames(LONGEST_BACK + DOWN.most));
   const settled = median(share.slice(first, first + inFrames(600) + 1));
   const top = topOf(looked, { lightest, furthestBack, settled });
-  if (top === null) return null;
   const away = leftAt([share, looked.along], top, inFrames);
   if (away === null || !stoodBefore(looked, away, press)) return null;
   const finish = finishAt(share, hit, inFrames);
@@ -222,11 +225,11 @@ function swingAt(looked: Looked, press: number): Placed | null {
   return pressed >= PRESSED.hard || goesOver ? { away, top, struck, finish, pressed } : null;
 }
 
-/** Where the club turns, in frames; null where nothing tells it. */
+/** Where the club turns, in frames. */
 function topOf(
   { loads, share, inFrames }: Looked,
   { lightest, furthestBack, settled }: Record<'lightest' | 'furthestBack' | 'settled', number>,
-): number | null {
+): number {
   const light = hollowAt(loads, lightest, 1, 0.1) + inFrames(LIGHT_BEFORE_CLUB);
   const back = hollowAt(share, furthestBack, settled, 0.04) + inFrames(LOAD_BEFORE_CLUB);
   const isLight = 1 - loads[lightest]! >= LIGHTER;

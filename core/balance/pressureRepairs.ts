@@ -1,7 +1,7 @@
 import { max, min } from 'simple-statistics';
 import type { FootName } from '../setup';
 import { leadShareOf, totalLoad, type PressureFrame, type PressureRecording, type UnderFoot } from './frames';
-import { LOAD_BEFORE_CLUB, swingsFound, swingsIn, type SwingTimes } from './phases';
+import { LOAD_BEFORE_CLUB, swingsFound, swingsIn, type SwingsFound, type SwingTimes } from './phases';
 import { roundingOf } from './steady';
 
 export const PRESSURE_REPAIRS = [
@@ -75,11 +75,14 @@ export interface PressureOddities {
  * What is odd about a recording, and what would mend it: feet that are swapped, a mat that lay the other way round, or a rate
  * that is half or twice what it says, by which alone it has a swing (starting values).
  * @param recording as it was read
+ * @param found its swings
  * @returns the repairs to offer, and what is told
  */
-export function odditiesOf(recording: PressureRecording): PressureOddities {
+export function odditiesOf(
+  recording: PressureRecording,
+  { swings, leftOut }: SwingsFound = swingsFound(recording),
+): PressureOddities {
   const { frames } = recording;
-  const { swings, leftOut } = swingsFound(recording);
   const repairs: PressureRepair[] = [];
   if (!swings.some(isPlausible) && leftOut === 0) {
     const other = (['halve the time', 'double the time'] as const).find((repair) =>

@@ -39,8 +39,23 @@ const tenths = (value: number): number => Math.round(10 * value);
  * @param times of its moments, ms from the recording's start
  * @returns the trace, its moments from its own start
  */
-export function traceOf(recording: PressureRecording, times: SwingTimes): SwingTrace {
-  const weight = weightOn(recording.frames.map(totalLoad)) || 1;
+export const traceOf = (recording: PressureRecording, times: SwingTimes): SwingTrace =>
+  traceOfBody(recording, times, weightIn(recording));
+
+/**
+ * Several swings of one recording, cut out of it.
+ * @param recording that they are in
+ * @param swings the times of each, ms from the recording's start
+ * @returns a trace each
+ */
+export function tracesOf(recording: PressureRecording, swings: readonly SwingTimes[]): SwingTrace[] {
+  const weight = weightIn(recording);
+  return swings.map((times) => traceOfBody(recording, times, weight));
+}
+
+const weightIn = ({ frames }: PressureRecording): number => weightOn(frames.map(totalLoad)) || 1;
+
+function traceOfBody(recording: PressureRecording, times: SwingTimes, weight: number): SwingTrace {
   const every = Math.ceil(Math.round(recording.rate) / KEPT_RATE);
   const cut = recording.frames.filter(
     ({ at }) => at >= times.address - KEPT_BEFORE && at <= times.finish + KEPT_AFTER,

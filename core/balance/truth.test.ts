@@ -1,4 +1,4 @@
-import { practiceAmong, readPressure, swingsFound, traceOf } from '.';
+import { practiceAmong, readPressure, swingsFound, tracesOf } from '.';
 import { written, type Scene, type TrueSwing } from '../test/matSwings';
 
 /** Recordings by somebody else's hand: forces as a plate shows them, feet that land, clocks that round. */
@@ -60,7 +60,7 @@ test('a practice swing is asked about, a swing with a ball is not', () => {
       ['stands', 'practice', 'swing', 'practice', 'swing'],
       STEADY,
     );
-    const places = practiceAmong(found.map((times) => traceOf(recording, times)));
+    const places = practiceAmong(tracesOf(recording, found));
     return pairs.flatMap(([swing, times]) =>
       times ? [[swing.kind, places.includes(found.indexOf(times))] as const] : [],
     );

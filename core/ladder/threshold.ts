@@ -153,6 +153,9 @@ interface Joint {
   rungs: Tried[];
 }
 
+/** Where more passes a rung above the change is over it, where less does one below. */
+const signOf = (passing: Ladder['passing']): 1 | -1 => (passing === 'from' ? 1 : -1);
+
 /** How far a try is over a change, for a body as cold and tired as it was. */
 const overOf = (sign: number, change: number, { rung, cold, tired }: Tried, body: LadderBody): number =>
   (sign * (rung - change) - body.ownWarmUp * cold - body.ownTiring * tired) / body.ownSpread;
@@ -163,7 +166,7 @@ function jointOf(ladder: Ladder, tries: readonly Try[]): Joint {
   const [from, to] = [first - REACH * spread, last + REACH * spread];
   const at = Array.from({ length: Math.round((to - from) / step) + 1 }, (_, index) => from + index * step);
   const rungs = byRung(tries);
-  const sign = passing === 'from' ? 1 : -1;
+  const sign = signOf(passing);
   const bodies = bodiesOn(ladder);
   const logs = at.map((change) =>
     bodies.map((body) =>
@@ -176,6 +179,12 @@ function jointOf(ladder: Ladder, tries: readonly Try[]): Joint {
   return { at, bodies, logs, rungs };
 }
 
+/** How likely the tries are at each change for each body, against the likeliest of them. */
+function likelihoodsOf({ logs }: Joint): number[][] {
+  const most = Math.max(...logs.flat());
+  return logs.map((each) => each.map((log) => Math.exp(log - most)));
+}
+
 /**
  * What is believed of where a ladder changes: where half of a warm body's tries pass. A psychometric function with lapses,
  * its spread, its lapses and its drift unknown, by Bayes' rule over a grid (Kuss, Jäkel and Wichmann 2005, Bayesian inference
@@ -185,11 +194,10 @@ function jointOf(ladder: Ladder, tries: readonly Try[]): Joint {
  * @returns the belief; even where nothing was tried
  */
 export function believed(ladder: Ladder, tries: readonly Try[]): Belief {
-  const { at, logs } = jointOf(ladder, tries);
-  const most = Math.max(...logs.flat());
+  const joint = jointOf(ladder, tries);
   return beliefOf(
-    at,
-    logs.map((each) => each.reduce((sum, log) => sum + Math.exp(log - most), 0)),
+    joint.at,
+    likelihoodsOf(joint).map((each) => each.reduce((sum, likely) => sum + likely, 0)),
   );
 }
 
@@ -202,15 +210,15 @@ export function believed(ladder: Ladder, tries: readonly Try[]): Belief {
 export const believedComfort = (ladder: Ladder, tries: readonly Try[]): Belief =>
   comfortIn(ladder, jointOf(ladder, tries));
 
-function comfortIn({ passing, fine }: Ladder, { at, bodies, logs }: Joint): Belief {
+function comfortIn({ passing, fine }: Ladder, joint: Joint): Belief {
+  const { at, bodies } = joint;
   const step = fine / STEPS_A_RUNG;
-  const sign = passing === 'from' ? 1 : -1;
-  const most = Math.max(...logs.flat());
+  const sign = signOf(passing);
   const raw = at.map(() => 0);
-  for (const [index, each] of logs.entries())
-    for (const [body, log] of each.entries()) {
+  for (const [index, each] of likelihoodsOf(joint).entries())
+    for (const [body, likely] of each.entries()) {
       const further = Math.round((sign * COMFORTABLE * bodies[body]!.ownSpread) / step);
-      raw[Math.min(raw.length - 1, Math.max(0, index + further))]! += Math.exp(log - most);
+      raw[Math.min(raw.length - 1, Math.max(0, index + further))]! += likely;
     }
   return beliefOf(at, raw);
 }
@@ -234,7 +242,7 @@ export function quantileOf({ at, weights }: Belief, share: number): number {
  */
 export const chanceOn = ({ at, weights }: Belief, { passing, spread }: Ladder, rung: number): number =>
   at.reduce((sum, change, index) => {
-    const over = passing === 'from' ? rung - change : change - rung;
+    const over = signOf(passing) * (rung - change);
     return sum + weights[index]! * normalProbability(over / spread);
   }, 0);
 
@@ -254,7 +262,7 @@ const LEAST_DOUBTED = 6;
 /** Rungs that pass between two changes, in fine steps. */
 const BETWEEN = [1, 2, 3, 4];
 
-/** The mean of numbers whose logarithms are given, by its logarithm, each weighed. */
+/** The sum of numbers whose logarithms are given, by its logarithm. */
 function logSum(logs: readonly number[]): number {
   const most = Math.max(...logs);
   return most + Math.log(logs.reduce((sum, log) => sum + Math.exp(log - most), 0));
@@ -265,18 +273,15 @@ const logOneChange = ({ logs, at }: Joint): number => logSum(logs.flat()) - Math
 
 /** The same where rungs pass between two changes alone. */
 function logTwoChanges({ passing, fine }: Ladder, { at, bodies, rungs }: Joint): number {
-  const sign = passing === 'from' ? 1 : -1;
+  const sign = signOf(passing);
   const few = at.filter((_, index) => index % STEPS_A_RUNG === 0);
   const logs = few.flatMap((change) =>
     BETWEEN.flatMap((steps) =>
       bodies.map((body) =>
         rungs.reduce((sum, tried) => {
           const up = overOf(sign, change, tried, body);
-          const down = overOf(-sign, change + sign * steps * fine, tried, {
-            ...body,
-            ownWarmUp: 0,
-            ownTiring: 0,
-          });
+          // Too much is too much, however warm or tired.
+          const down = (sign * (change + sign * steps * fine - tried.rung)) / body.ownSpread;
           return sum + logOf(Math.min(up, down), tried, body.lapse);
         }, body.prior),
       ),
@@ -300,7 +305,7 @@ function doubtOf(ladder: Ladder, joint: Joint): LadderDoubt | null {
 
 /** Rungs two steps apart or more that say the opposite of each other, every try of them. */
 function contradictionsOf(rungs: readonly Tried[], { passing, fine }: Ladder): Threshold['contradictions'] {
-  const sign = passing === 'from' ? 1 : -1;
+  const sign = signOf(passing);
   const passed = rungs.filter((each) => each.passed === each.count);
   const failed = rungs.filter((each) => each.passed === 0);
   return passed.flatMap((yes) =>

@@ -145,8 +145,8 @@ function waysOf(
   body: TurningBody,
   feet: TurningFeet,
 ): (StopsMaybe & { least: Known })[] {
-  const mixture = body.mixture ?? [{ weight: 1 }];
-  return mixture.map(({ weight, ...legs }) => {
+  if (!body.mixture) return [{ weight: 1, stops: known.map(({ at }) => at), least: leastOf(known) }];
+  return body.mixture.map(({ weight, ...legs }) => {
     const stops = known.map(({ name }) => stopOf(name, { ...body, ...legs }, feet) as Known);
     return { weight, stops: stops.map(({ at }) => at), least: leastOf(stops) };
   });

@@ -226,60 +226,81 @@ function mixed(parts: readonly Way[]): Estimate {
  * @returns test and give together for each leg told of, what closing gives, and a residual for each turn
  */
 export function calibrate(body: TurningBody, measured: readonly MeasuredTurn[]): Calibration {
-  const told = new Set<StopName>();
-  const residuals: Residual[] = [];
-  const known = measured.flatMap((each) => {
-    const stop = metStop(body, each);
-    if (!stop) return [];
-    const halfWidth = SD_IN_95_PERCENT * Math.hypot(stop.at.uncertainty, each.reached.uncertainty);
-    const missed = Math.abs(each.reached.value - stop.at.value) > halfWidth;
-    residuals.push({ measured: each, predicted: stop.at.value, halfWidth, stop: stop.name, missed });
-    const all = stopsOf(each.turn, body, each.feet).flatMap(({ name, at }) => (at ? [name] : []));
-    const said = stop.leg === each.stoppedBy || all.length === 1;
-    return [{ each, all, met: said ? stop.name : null }];
-  });
+  const turns = measured.flatMap((each) => metIn(body, each) ?? []);
   const learns = (name: StopName): boolean => !body.soreKnee[STOP_DEFINITIONS[name].leg];
-  const learn = (from: Estimate, name: StopName, each: MeasuredTurn, combine: Combine): Estimate => {
-    if (!learns(name)) return from;
-    told.add(name);
-    return learntOf(from, name, each, combine);
-  };
-  const others = (all: readonly StopName[], met: StopName): StopName[] =>
-    all.filter((name) => name !== met && tellsByNotStopping(name));
-  const bounded = (from: Estimate, all: readonly StopName[], met: StopName, each: MeasuredTurn): Estimate =>
-    others(all, met).reduce((estimate, name) => learn(estimate, name, each, boundedBelow), from);
-  /** What is learnt where one leg stopped a turn; of a sore knee's nothing: it may have stopped for the pain. */
-  const stoppedBy = (
-    from: Estimate,
-    met: StopName,
-    all: readonly StopName[],
-    each: MeasuredTurn,
-  ): Estimate => (learns(met) ? bounded(learn(from, met, each, combined), all, met, each) : from);
-  let estimate = before(body);
-  for (const { each, met } of known) if (met) estimate = learn(estimate, met, each, combined);
-  for (const { each, all, met } of known)
-    if (met && learns(met)) estimate = bounded(estimate, all, met, each);
-  const ways = known
-    .filter(({ met }) => !met)
-    .reduce<Way[]>(
-      (from, { each, all }) =>
-        likeliest(
-          from.flatMap((way) =>
-            all.map((name) => ({
-              weight: way.weight * (likelihoodOf(way.estimate, each, name, all) || Number.MIN_VALUE),
-              estimate: stoppedBy(way.estimate, name, all, each),
-            })),
-          ),
-        ),
-      [{ weight: 1, estimate }],
-    );
+  const told = new Set(toldBy(turns, learns).filter(learns));
+  const ways = waysOf(before(body), turns, learns);
   return {
     ...calibrationOf(mixed(ways), told),
     ...(ways.length > 1 && {
       mixture: ways.map((way) => ({ weight: way.weight, ...calibrationOf(way.estimate, told) })),
     }),
-    residuals,
+    residuals: turns.map(residualOf),
   };
+}
+
+/** A measured turn with the stop that it is taken to have met, and all that it may have met. */
+interface MetTurn {
+  measured: MeasuredTurn;
+  stop: Known;
+  all: StopName[];
+  /** The stop that somebody felt, or the only one there is; null where it may have been each. */
+  met: StopName | null;
+}
+
+function metIn(body: TurningBody, measured: MeasuredTurn): MetTurn | null {
+  const stop = metStop(body, measured);
+  if (!stop) return null;
+  const all = stopsOf(measured.turn, body, measured.feet).flatMap(({ name, at }) => (at ? [name] : []));
+  const said = stop.leg === measured.stoppedBy || all.length === 1;
+  return { measured, stop, all, met: said ? stop.name : null };
+}
+
+function residualOf({ measured, stop }: MetTurn): Residual {
+  const halfWidth = SD_IN_95_PERCENT * Math.hypot(stop.at.uncertainty, measured.reached.uncertainty);
+  const missed = Math.abs(measured.reached.value - stop.at.value) > halfWidth;
+  return { measured, predicted: stop.at.value, halfWidth, stop: stop.name, missed };
+}
+
+/** The other legs of a turn that reach at least as far. */
+const others = (all: readonly StopName[], met: StopName): StopName[] =>
+  all.filter((name) => name !== met && tellsByNotStopping(name));
+
+/** The stops that turns tell of; where a stop was felt that is not learnt of, the turn tells nothing of the others. */
+function toldBy(turns: readonly MetTurn[], learns: (name: StopName) => boolean): StopName[] {
+  const felt = turns.flatMap(({ met, all }) => (met && learns(met) ? [{ met, all }] : []));
+  return [
+    ...felt.map(({ met }) => met),
+    ...felt.flatMap(({ met, all }) => others(all, met)),
+    ...turns.flatMap(({ met, all }) => (met ? [] : all)),
+  ];
+}
+
+/** What the turns may have told, each way with how likely it is: one where every stop was felt. */
+function waysOf(start: Estimate, turns: readonly MetTurn[], learns: (name: StopName) => boolean): Way[] {
+  const met = (from: Estimate, name: StopName, { measured }: MetTurn): Estimate =>
+    learns(name) ? learntOf(from, name, measured, combined) : from;
+  // Of a sore knee's stop nothing is learnt: it may have come for the pain.
+  const bounded = (from: Estimate, name: StopName, { measured, all }: MetTurn): Estimate =>
+    learns(name)
+      ? others(all, name)
+          .filter(learns)
+          .reduce((estimate, other) => learntOf(estimate, other, measured, boundedBelow), from)
+      : from;
+  const felt = turns.flatMap((turn) => (turn.met ? [{ turn, name: turn.met }] : []));
+  const measured = felt.reduce((estimate, { turn, name }) => met(estimate, name, turn), start);
+  const estimate = felt.reduce((known, { turn, name }) => bounded(known, name, turn), measured);
+  const eachLeg = (way: Way, turn: MetTurn): Way[] =>
+    turn.all.map((name) => ({
+      weight: way.weight * (likelihoodOf(way.estimate, turn.measured, name, turn.all) || Number.MIN_VALUE),
+      estimate: bounded(met(way.estimate, name, turn), name, turn),
+    }));
+  return turns
+    .filter((turn) => !turn.met)
+    .reduce<Way[]>(
+      (ways, turn) => likeliest(ways.flatMap((way) => eachLeg(way, turn))),
+      [{ weight: 1, estimate }],
+    );
 }
 
 /** What has been learnt, stop by stop. */

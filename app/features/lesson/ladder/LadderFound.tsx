@@ -158,7 +158,7 @@ export function LadderFound({ earlier, ...found }: Found & { earlier: Logged<Lad
         ))}
       <LadderCurve ladder={ladder} tries={tries} threshold={threshold} say={say} />
       {earlier && <Changed {...found} earlier={earlier} />}
-      <OneMore {...found} />
+      {!doubt && <OneMore {...found} />}
       {band && <WouldChange band={band} />}
       {told?.fault === '' && (
         <Notice kind="good" live>

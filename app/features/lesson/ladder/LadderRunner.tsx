@@ -147,6 +147,7 @@ export function LadderRunner({ offered }: { offered: OfferedLadder }) {
   const next = nextOn(ladder, tries, sitting, limits);
   const threshold = tries.filter(isScored).length >= LEAST_SHOWN ? thresholdOf(ladder, tries) : null;
   const on = { offered, tries, turns, limits };
+  const nothingFound = next.kind === 'stop' && next.why === 'found' && threshold?.standOn === null;
   return (
     <View className="gap-4">
       <Body>{spoken(ladder.purpose, speech)}</Body>
@@ -156,8 +157,8 @@ export function LadderRunner({ offered }: { offered: OfferedLadder }) {
       {next.kind === 'turn' ? (
         <Turn {...on} next={next} />
       ) : (
-        <Notice kind={KIND_OF_STOP[next.why] ?? 'good'} live>
-          {messages.stops[next.why]}
+        <Notice kind={nothingFound ? 'plain' : (KIND_OF_STOP[next.why] ?? 'good')} live>
+          {nothingFound ? messages.doneWithout : messages.stops[next.why]}
         </Notice>
       )}
       {turns.length > 0 && (

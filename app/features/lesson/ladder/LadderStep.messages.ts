@@ -7,7 +7,7 @@ type Why = Extract<NextTurn, { kind: 'stop' }>['why'];
 const stops: Record<Why, string> = {
   pain: 'It hurts: stop here. Where it goes on hurting, a doctor or physiotherapist comes first.',
   'two worse in a row': 'Two in a row were worse: stop here, and go on another day.',
-  'enough for today': 'Fifteen are enough for today. What was found stands.',
+  'enough for today': 'Fifteen are enough for today.',
   'changes nowhere': 'It changes nowhere on this ladder. Nothing is offered.',
   found: 'Found. More turns would tell little more.',
 };
@@ -20,9 +20,13 @@ const swings: Record<LadderSwing, string> = {
 const swung: Record<LadderSwing, string> = { turn: 'Turned', 'half swing': 'Swung', 'full swing': 'Swung' };
 const stoppedBy = { trail: 'Trail leg', lead: 'Lead leg', nothing: 'No leg' };
 
+/** Where the turns are done and tell no rung to stand on. */
+const doneWithout = 'That is enough. Below stands what they tell.';
+
 /** What this screen says. */
 export const messages = {
   stops,
+  doneWithout,
   swings,
   swung,
   stoppedBy,

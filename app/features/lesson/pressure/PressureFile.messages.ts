@@ -47,10 +47,10 @@ export const messages = {
   has: (seconds: number, rate: number, swings: number) =>
     `${seconds} s at ${rate} frames a second. ${swings === 0 ? 'No swing in it.' : `${swings} ${plural(swings, 'swing', 'swings')} in it.`}`,
   leftOut: (swings: number) =>
-    `${swings} ${plural(swings, 'swing is', 'swings are')} left out: frames are missing near the strike.`,
+    `${swings} ${plural(swings, 'swing is', 'swings are')} left out: the mat missed frames there.`,
   rounding: (ms: number) =>
     ms < 1
-      ? 'Its times are in whole milliseconds: a moment may be half of one off.'
+      ? 'Its times are in whole milliseconds: a moment may be half a millisecond off.'
       : `Its times are rounded: each moment may be ${ms} ms off.`,
   newest: (most: number) => `The last ${most} of them are taken: so many go together.`,
   saturated: 'Some loads are at the end of what the mat can feel: they may be more.',

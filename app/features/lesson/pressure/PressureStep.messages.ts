@@ -43,7 +43,7 @@ export const messages = {
   together: 'All together',
   momentsMove: 'A moment is wrong? Drag it, or move it by the arrows.',
   moment: (mark: Said, at: Said) => `${mark}, ${at} s`,
-  strikeWithin: (ms: number) => `The strike is good to about ${ms} ms. Move it where a film shows it.`,
+  strikeWithin: (ms: number) => `A mat tells the strike to about ${ms} ms. Move it where a film shows it.`,
   practice: (numbers: readonly number[]) =>
     numbers.length === 1
       ? `Swing ${numbers[0]} is softer or slower than the others. A practice swing?`
