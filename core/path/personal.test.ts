@@ -247,6 +247,37 @@ test('a ball further forward with a longer club is not taken for an effect of th
   expect(pathHeld / students).toBeGreaterThanOrEqual(0.9);
 });
 
+test('feet that are taken with one club are not taken for what that club does: the path holds for clubs hit and not hit', () => {
+  const held = { hit: 0, other: 0 };
+  const students = 150;
+  for (let student = 0; student < students; student += 1) {
+    const off = new Map([35, 36.5, 38, 43, 45.5].map((club) => [club, 1.5 * normal()]));
+    const truth: Truth = { b: [between(-4, 4), between(0.3, 0.7), 0, 0], scatter: 2 };
+    // Each club has feet of its own, which hardly vary.
+    const usual = new Map([...off.keys()].map((club) => [club, between(-30, 60)]));
+    const stood = (club: number) => setupWith(usual.get(club)! + 10 * normal(), 50, 50);
+    const pathOf = (setup: Setup, club: number) => truePath(truth, setup) + off.get(club)!;
+    const shots = [35, 36.5, 38, 43].flatMap((club) =>
+      Array.from({ length: 10 }, (): PathShot => {
+        const setup = stood(club);
+        return { setup, clubLengthInches: club, path: pathOf(setup, club) + truth.scatter * normal() };
+      }),
+    );
+    for (const [which, club] of [
+      ['hit', 38],
+      ['other', 45.5],
+    ] as const) {
+      const setup = stood(club);
+      const { interval } = predictedPath(personalPath(shots, club), setup);
+      const path = pathOf(setup, club);
+      if (interval[0] <= path && path <= interval[1]) held[which] += 1;
+    }
+  }
+  // 95 of 100 but for three standard errors.
+  expect(held.hit / students).toBeGreaterThan(0.9);
+  expect(held.other / students).toBeGreaterThan(0.9);
+});
+
 test('a path is a guess until shots narrowed it, for these feet with this club', () => {
   const square = setupWith(0, 50, 50);
   expect(predictedPath(personalPath([], 37), square)).toMatchObject({ guess: true, value: 0 });
@@ -295,10 +326,10 @@ describe('the drift coming down, once a mat saw ten of the shots', () => {
     const shots = [...seen, ...shotsOf({ b: [1, 0.5, 0, 0], scatter: 1 }, 6)];
     const usual = seen.reduce((sum, { drift }) => sum + drift!, 0) / seen.length;
     const byHand = posterior(
-      generalPrior(37, true),
+      generalPrior(37, true, 1),
       shots.map(({ setup, drift }) => {
         const { closed, ball } = causesOf(setup);
-        return [1, closed, drift === undefined ? 0 : drift - usual, ball, 0];
+        return [1, closed, drift === undefined ? 0 : drift - usual, ball, 0, 1];
       }),
       shots.map(({ path }) => path),
     );

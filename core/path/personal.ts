@@ -26,6 +26,8 @@ const SHAPE = 2;
 const USUAL_CLUB = 37;
 /** Degrees of path that an inch of club may make by itself, one standard deviation (starting value). */
 const PER_INCH = 0.5;
+/** A club's path is off what its length makes likely by so much, degrees, one standard deviation (starting value). */
+const PER_CLUB = 1.5;
 /** A usual ball, mm inside the lead heel (common practice, no source): the path's own zero. */
 const USUAL_BALL = 50;
 
@@ -64,15 +66,21 @@ interface Regressed extends Pick<PathShot, 'setup' | 'clubLengthInches' | 'drift
 }
 
 /**
- * One row of the regression: the path on the whole, each cause, and the club. The club has a coefficient of
- * its own, so that a ball further forward with a longer club is not taken for what the ball does.
+ * One row of the regression: the path on the whole, each cause, how long the club is, and each club by itself. Clubs have
+ * coefficients of their own, so that a ball further forward with a longer club is not taken for what the ball does, nor a
+ * stance that is taken with one club for what that club does.
+ * @param clubs the clubs of the regression by their lengths, inches
  * @param usualDrift from which drifts are counted; null where the load at address is. A shot without a drift is taken for a
  * usual one
  */
-function rowOf({ setup, clubLengthInches, drift, measures }: Regressed, usualDrift: number | null): number[] {
+function rowOf(
+  { setup, clubLengthInches, drift, measures }: Regressed,
+  { clubs, usualDrift }: Pick<PersonalPath, 'clubs' | 'usualDrift'>,
+): number[] {
   const { closed, toeward, ball } = causesOf(setup, measures);
   const load = usualDrift === null ? toeward : (drift ?? usualDrift) - usualDrift;
-  return [1, closed, load, ball, clubLengthInches - USUAL_CLUB];
+  const each = clubs.map((club) => Number(club === clubLengthInches));
+  return [1, closed, load, ball, clubLengthInches - USUAL_CLUB, ...each];
 }
 
 /** The student's usual drift, once enough of their shots have one. */
@@ -85,12 +93,16 @@ function usualDriftOf(shots: readonly PathShot[]): number | null {
  * The general prior (starting values; the ball's from the arc, as much again either way).
  * @param clubLengthInches inches
  * @param byDrift whether the load is counted by its drift coming down: of that less is known than of the load at address
- * @returns the prior over the path on the whole, the three slopes, and degrees for each inch of club
+ * @param clubs how many clubs are told apart: what each is off by itself is pooled in part (Gelman and Hill 2007, Data
+ *   Analysis Using Regression and Multilevel Models, 12.2, from memory)
+ * @returns the prior over the path on the whole, the three slopes, degrees for each inch of club, and each club
  */
-export function generalPrior(clubLengthInches: number, byDrift = false): NormalInverseGamma {
+export function generalPrior(clubLengthInches: number, byDrift = false, clubs = 0): NormalInverseGamma {
   const perBall = pathOnArc(arcOf(clubLengthInches), 1);
-  const means = [0, 0.5, -0.1, perBall, 0];
-  return independentPrior(means, [3, 0.3, byDrift ? 0.3 : 0.1, Math.abs(perBall), PER_INCH], SCATTER, SHAPE);
+  const each = Array.from({ length: clubs });
+  const means = [0, 0.5, -0.1, perBall, 0, ...each.map(() => 0)];
+  const deviations = [3, 0.3, byDrift ? 0.3 : 0.1, Math.abs(perBall), PER_INCH, ...each.map(() => PER_CLUB)];
+  return independentPrior(means, deviations, SCATTER, SHAPE);
 }
 
 export interface Slope {
@@ -104,7 +116,7 @@ export interface Slope {
 }
 
 export interface PersonalPath {
-  /** The coefficients' means: the path on the whole, the three slopes, and degrees for each inch of club. */
+  /** The coefficients' means: the path on the whole, the three slopes, degrees for each inch of club, and each club. */
   mean: readonly number[];
   /** Their covariance, the scatter of the shots in it; and before any shot, the scatter aside as the other. */
   covariance: Matrix;
@@ -113,6 +125,8 @@ export interface PersonalPath {
   /** Each spread's square before and after the shots, the scatter aside: what was learnt. */
   learnt: { before: Matrix; after: Matrix };
   clubLengthInches: number;
+  /** The clubs that are told apart, by their lengths, inches: those of the shots, and the one that is asked for. */
+  clubs: readonly number[];
   slopes: Slope[];
   shots: number;
   /** The drift coming down that is usual for this student, %; null where the path goes by the load at address. */
@@ -136,13 +150,14 @@ const isGuess = ({ before, after }: PersonalPath['learnt'], weights: readonly nu
  */
 export function personalPath(shots: readonly PathShot[], clubLengthInches: number): PersonalPath {
   const usualDrift = usualDriftOf(shots);
-  const prior = generalPrior(clubLengthInches, usualDrift !== null);
+  const clubs = [...new Set([clubLengthInches, ...shots.map((shot) => shot.clubLengthInches)])];
+  const prior = generalPrior(clubLengthInches, usualDrift !== null, clubs.length);
   const updated =
     shots.length === 0
       ? prior
       : posterior(
           prior,
-          shots.map((shot) => rowOf(shot, usualDrift)),
+          shots.map((shot) => rowOf(shot, { clubs, usualDrift })),
           shots.map(({ path }) => path),
         );
   const learnt = { before: inverseOf(prior.precision), after: inverseOf(updated.precision) };
@@ -156,7 +171,17 @@ export function personalPath(shots: readonly PathShot[], clubLengthInches: numbe
     const weights = mean.map((_, index) => Number(index === at + 1));
     return { cause, value, interval: [value - half, value + half], guess: isGuess(learnt, weights) };
   });
-  return { mean, covariance, reach, learnt, clubLengthInches, slopes, shots: shots.length, usualDrift };
+  return {
+    mean,
+    covariance,
+    reach,
+    learnt,
+    clubLengthInches,
+    clubs,
+    slopes,
+    shots: shots.length,
+    usualDrift,
+  };
 }
 
 export interface PredictedPath {
@@ -176,11 +201,12 @@ export interface PredictedPath {
  * @returns degrees, in-to-out positive, with a 95% interval
  */
 export function predictedPath(
-  { mean, covariance, reach, learnt, clubLengthInches, usualDrift }: PersonalPath,
+  personal: PersonalPath,
   setup: Setup,
   measures?: AddressMeasures,
 ): PredictedPath {
-  const row = rowOf({ setup, clubLengthInches, measures }, usualDrift);
+  const { mean, covariance, reach, learnt, clubLengthInches } = personal;
+  const row = rowOf({ setup, clubLengthInches, measures }, personal);
   const value = dot(mean, row);
   const deviation = Math.sqrt(varianceOf(covariance, row));
   const half = reach * deviation;
@@ -206,8 +232,8 @@ export interface StraightLine {
  * @returns degrees, closed positive, with a 95% interval
  */
 export function straightLine(personal: PersonalPath, setup: Setup): StraightLine | null {
-  const { mean, covariance, reach, clubLengthInches, usualDrift } = personal;
-  const row = rowOf({ setup, clubLengthInches }, usualDrift);
+  const { mean, covariance, reach, clubLengthInches } = personal;
+  const row = rowOf({ setup, clubLengthInches }, personal);
   const at = (closed: number) => {
     const weights = row.map((value, place) => (place === 1 ? closed : value));
     return { value: dot(mean, weights), half: reach * Math.sqrt(varianceOf(covariance, weights)) };

@@ -10,7 +10,7 @@ const IN_ONE_TAIL = 0.025;
  * @param degreesOfFreedom of that
  * @param alike what is wrong alike for all values, one standard deviation
  * @returns in the values' unit
- * @example joinedHalfWidth(1, 2, 0) // 4.30…
+ * @example joinedHalfWidth(1, 2, 0).toFixed(2) // '4.30'
  */
 export function joinedHalfWidth(standardError: number, degreesOfFreedom: number, alike: number): number {
   const variance = standardError ** 2 + alike ** 2;

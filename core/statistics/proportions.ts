@@ -7,29 +7,28 @@ export interface Proportion {
   of: number;
 }
 
-/** z that 2.5 in 100 exceed. */
-const Z = studentQuantile(0.025, 1e9);
-
-/** The 95% score interval of one proportion (Wilson 1927, J. American Statistical Association 22:209–212). */
-function wilson({ yes, of }: Proportion): [number, number] {
+/** The score interval of one proportion (Wilson 1927, J. American Statistical Association 22:209–212). */
+function wilson({ yes, of }: Proportion, z: number): [number, number] {
   const share = yes / of;
-  const middle = share + Z ** 2 / (2 * of);
-  const reach = Z * Math.sqrt((share * (1 - share)) / of + Z ** 2 / (4 * of ** 2));
-  const whole = 1 + Z ** 2 / of;
+  const middle = share + z ** 2 / (2 * of);
+  const reach = z * Math.sqrt((share * (1 - share)) / of + z ** 2 / (4 * of ** 2));
+  const whole = 1 + z ** 2 / of;
   return [(middle - reach) / whole, (middle + reach) / whole];
 }
 
 /**
- * The 95% interval of the difference of two proportions, from the score interval of each (Newcombe 1998,
+ * An interval of the difference of two proportions, from the score interval of each (Newcombe 1998,
  * Statistics in Medicine 17:873–890, method 10).
  * @param a one group, of at least 1
  * @param b the other, of at least 1
+ * @param tail how likely the difference is to lie beyond either end
  * @returns the two ends of the share of `b` less that of `a`, −1 to 1
  * @example differenceOfProportions({ yes: 48, of: 80 }, { yes: 56, of: 70 }).map((end) => end.toFixed(4)) // ['0.0524', '0.3339']
  */
-export function differenceOfProportions(a: Proportion, b: Proportion): [number, number] {
-  const [leastA, mostA] = wilson(a);
-  const [leastB, mostB] = wilson(b);
+export function differenceOfProportions(a: Proportion, b: Proportion, tail = 0.025): [number, number] {
+  const z = studentQuantile(tail, 1e9);
+  const [leastA, mostA] = wilson(a, z);
+  const [leastB, mostB] = wilson(b, z);
   const shareA = a.yes / a.of;
   const shareB = b.yes / b.of;
   const difference = shareB - shareA;

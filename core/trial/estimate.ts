@@ -17,25 +17,25 @@ const STEPS = 18;
 const DRAWS_FOR_INTERVAL = 10_000;
 
 /**
- * Shifts that the design's own permutation test does not refuse at 2.5% either side: the test inverted
+ * Shifts that the design's own permutation test does not refuse, 2.5% either side: the test inverted
  * (Lehmann 1975, Nonparametrics, 2.6, from memory). `reach` is further than any shift can be.
  * @param stages the blocks as they were dealt
  * @param around a shift inside the interval: the observed difference
  * @param reach further than any shift can be, same unit
- * @param options of the permutation test
+ * @param options of the permutation test, and the tail to refuse on either side
  * @returns the two ends, in the outcome’s unit; null where so few arrangements refuse no shift, however large
  */
 export function shiftInterval(
   stages: readonly Stage[],
   around: number,
   reach: number,
-  options: PermuteOptions = {},
+  { tail = 0.025, ...options }: PermuteOptions & { tail?: number } = {},
 ): Interval {
   const settled = { draws: DRAWS_FOR_INTERVAL, ...options };
   const better = (shift: number) => permutationTest(unshifted(stages, shift), settled).p;
   const worse = (shift: number) => permutationTest(mirrored(unshifted(stages, shift)), settled).p;
   const end = (toward: 1 | -1): number | null => {
-    const holds = (shift: number) => (toward === 1 ? worse(shift) : better(shift)) > 0.025;
+    const holds = (shift: number) => (toward === 1 ? worse(shift) : better(shift)) > tail;
     let held = around;
     let refused = around + toward * reach;
     if (holds(refused)) return null;

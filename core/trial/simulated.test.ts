@@ -1,5 +1,5 @@
 import { drawOrder, TRIAL_LOOKS, type TrialLength } from './design';
-import { permutationTest, type Stage } from './permute';
+import { mirrored, permutationTest, type Stage } from './permute';
 import { powerByLook } from './plan';
 import { normals, seeded } from '..';
 
@@ -75,6 +75,27 @@ test('with the nuisances in the same effect is kept less often; how often is rep
   const kept = shares(simulate(500, 1, ALL, 14));
   console.info(`kept by each look with drift, warm-up, block effects and mishits: ${kept.join(', ')}`);
   expect(kept[2]).toBeGreaterThan(0.5);
+});
+
+test('the interval at the look that ends a trial holds where there is no effect, though it may end there for one', () => {
+  const { shots, levels, tails } = TRIAL_LOOKS.full;
+  const normal = normals(seeded(5));
+  const holds = Array.from({ length: 1200 }, (_, seed) => {
+    const stages = drawOrder({ seed, blockSize: 2, length: 'full' }).map((labels): Stage => ({
+      isB: labels.map((arm) => arm === 'B'),
+      blocks: labels.map(() => ({ count: 2, sum: normal() + normal() })),
+    }));
+    const eitherWay = shots.map((_shots, look) => {
+      const upTo = stages.slice(0, look + 1);
+      return Math.min(permutationTest(upTo).p, permutationTest(mirrored(upTo)).p);
+    });
+    const early = eitherWay.findIndex((p, look) => p <= levels[look]!);
+    const ends = early < 0 ? shots.length - 1 : early;
+    // No effect lies in the interval where the test it is the inverse of does not refuse it.
+    return eitherWay[ends]! > tails[ends]!;
+  });
+  // With 2.5% either side 92 of 100 hold.
+  expect(holds.filter(Boolean).length / holds.length).toBeGreaterThanOrEqual(0.935);
 });
 
 test('a quick try keeps at most 5 of 100 with no effect, and shows 1.7 shot scatters four times in five', () => {

@@ -1,7 +1,7 @@
 import { permutationTest as reference } from 'simple-statistics';
 import fc from 'fast-check';
 import { hodgesLehmann, studentQuantile, studentTail } from '../statistics';
-import { drawOrder, nextOf, shotsAt } from './design';
+import { drawOrder, nextOf, shotsAt, TRIAL_LOOKS } from './design';
 import { probabilityBeyond, shiftInterval } from './estimate';
 import { missPattern } from './misses';
 import { observedDifference, permutationTest, type Stage } from './permute';
@@ -341,7 +341,7 @@ test('yes or no outcomes compare how many of how many, with an interval for that
   expect(found.shift).toBeNull();
   expect(found.difference).toBeCloseTo(yes('B') / 12 - yes('A') / 12, 12);
   expect(found.interval).toEqual(
-    differenceOfProportions({ yes: yes('A'), of: 12 }, { yes: yes('B'), of: 12 }),
+    differenceOfProportions({ yes: yes('A'), of: 12 }, { yes: yes('B'), of: 12 }, TRIAL_LOOKS.full.tails[0]),
   );
   // All of both alike shows nothing for certain: the chance is not 0 or 1.
   const always = hitAll(PLAN, 1, () => ({ strike: 'clean', mishit: false }));

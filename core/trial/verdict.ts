@@ -111,7 +111,7 @@ export interface Comparison {
   difference: number;
   /** The median shift; null for an outcome that a shot shows or does not. */
   shift: number | null;
-  /** Differences that these shots do not refuse, 95%; an end is null where they do not bound it. */
+  /** Differences that these shots do not refuse, 95% however often was looked; an end is null where they do not bound it. */
   interval: Interval;
   p: number;
   exact: boolean;
@@ -155,16 +155,17 @@ export function compare(
   const [a, b] = byArm(scoresOf(plan, outcome, upToLook));
   const options = { seed: plan.seed };
   const { p, exact, arrangements } = permutationTest(stages, options);
+  const tail = TRIAL_LOOKS[plan.length].tails[look - 1]!;
   const shown = { a: proportionOf(a), b: proportionOf(b) };
   const sizes = OUTCOME_DEFINITIONS[outcome].yesOrNo
     ? {
         shift: null,
-        interval: differenceOfProportions(shown.a, shown.b),
+        interval: differenceOfProportions(shown.a, shown.b, tail),
         chance: probabilityOfProportions(shown.a, shown.b, margin),
       }
     : {
         shift: hodgesLehmann(a, b),
-        interval: shiftInterval(stages, difference, reachOf([...a, ...b]), options),
+        interval: shiftInterval(stages, difference, reachOf([...a, ...b]), { ...options, tail }),
         chance: probabilityBeyond(stages, margin),
       };
   return {
