@@ -129,8 +129,8 @@ export async function changeDraftWith(
 useDrafts.subscribe(({ drafts }) => {
   const { owner, draft, dragging } = lesson.getState();
   const kept = draft && drafts[draft.id];
-  if (!kept || dragging || document.hasFocus()) return;
-  if (kept.updatedAt > draft.updatedAt) openLesson(owner, kept);
+  if (!kept || dragging || kept.updatedAt <= draft.updatedAt) return;
+  if (!document.hasFocus()) openLesson(owner, kept);
 });
 
 /** Saves the draft when the page is about to go away. */
