@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { evenLegs } from '../method/check';
 import { PRESETS } from '../method/presets';
 import {
@@ -65,6 +67,8 @@ describe('a reading', () => {
     expect(order).toEqual([...order].sort((a, b) => a - b));
     expect(whole.findings.map((finding) => finding.item)).toContain('shoulderTurn');
     expect(reading.modelVersion).toBe(MODEL_VERSION);
+    const models = readFileSync(join(__dirname, '../../docs/models.md'), 'utf8');
+    expect(models).toContain(`Model version: \`${MODEL_VERSION}\``);
   });
 
   test('in the middle of every band there are no findings, for any method, body, club and shot', () => {

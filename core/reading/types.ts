@@ -5,7 +5,7 @@ import type { Body, Goal } from '../turn';
 import type { Unit } from '../units';
 
 /** Raised whenever a figure of a reading could come out differently for the same input. */
-export const MODEL_VERSION = '4.0.0';
+export const MODEL_VERSION = '5.0.0';
 
 /** Why a finding weighs what it does, each part in what a coach can just notice. */
 export interface Weight {
