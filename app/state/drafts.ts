@@ -7,11 +7,15 @@ import type { LessonDraft } from '../domain/lessonDraft';
 interface Drafts {
   drafts: Record<string, LessonDraft>;
   loaded: boolean;
+  /** The lesson that another tab of this browser changed last. */
+  changedElsewhere: LessonDraft | null;
   /** The device refused to keep the lesson; the coach has to know at once. */
   notKept: string | null;
 }
 
-export const useDrafts = create<Drafts>(() => ({ drafts: {}, loaded: false, notKept: null }));
+const NONE: Drafts = { drafts: {}, loaded: false, changedElsewhere: null, notKept: null };
+
+export const useDrafts = create<Drafts>(() => NONE);
 
 export async function openDrafts(owner: string): Promise<void> {
   const rows = await (await deviceDatabase()).getAll('drafts', ownedBy(owner));
@@ -19,7 +23,7 @@ export async function openDrafts(owner: string): Promise<void> {
   useDrafts.setState({ drafts: Object.fromEntries(rows.map((row) => [row.id, row.value])), loaded: true });
 }
 
-export const closeDrafts = (): void => useDrafts.setState({ drafts: {}, loaded: false, notKept: null });
+export const closeDrafts = (): void => useDrafts.setState(NONE);
 
 /** Keeps a lesson in progress on the device. */
 export async function keepDraft(owner: string, draft: LessonDraft): Promise<void> {
@@ -41,7 +45,7 @@ export async function keepDraft(owner: string, draft: LessonDraft): Promise<void
 export async function readDraftAgain(owner: string, id: string): Promise<void> {
   const kept = (await (await deviceDatabase()).get('drafts', [owner, id]))?.value;
   if (kept && currentOwner() === owner)
-    useDrafts.setState((state) => ({ drafts: { ...state.drafts, [id]: kept } }));
+    useDrafts.setState((state) => ({ drafts: { ...state.drafts, [id]: kept }, changedElsewhere: kept }));
 }
 
 export async function removeDraft(owner: string, id: string): Promise<void> {

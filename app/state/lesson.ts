@@ -126,11 +126,11 @@ export async function changeDraftWith(
 }
 
 // A lesson as another tab has changed it is shown where it is open here and the coach is working there.
-useDrafts.subscribe(({ drafts }) => {
+useDrafts.subscribe(({ changedElsewhere: kept }, before) => {
+  if (!kept || kept === before.changedElsewhere) return;
   const { owner, draft, dragging } = lesson.getState();
-  const kept = draft && drafts[draft.id];
-  if (!kept || dragging || kept.updatedAt <= draft.updatedAt) return;
-  if (!document.hasFocus()) openLesson(owner, kept);
+  if (draft?.id !== kept.id || dragging || document.hasFocus()) return;
+  if (kept.updatedAt > draft.updatedAt) openLesson(owner, kept);
 });
 
 /** Saves the draft when the page is about to go away. */
