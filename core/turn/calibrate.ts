@@ -40,13 +40,6 @@ export interface Calibration extends Pick<TurningBody, 'reaches' | 'closing' | '
 
 type Known = Stop & { at: Angle };
 
-/** The stop a measured turn met: the felt leg's, else the one that was predicted to be met first. */
-function metStop(body: TurningBody, { turn, feet, stoppedBy }: MeasuredTurn): Known | null {
-  const known = stopsOf(turn, body, feet).filter((stop): stop is Known => stop.at !== null);
-  const felt = known.find(({ leg }) => leg === stoppedBy);
-  return felt ?? known.sort((a, b) => a.at.value - b.at.value)[0] ?? null;
-}
-
 /** What is fitted together, jointly normal: test and give of each stop, and what a degree of closing gives. */
 const FITTED = [...STOPS, 'closing'] as const;
 const CLOSING_AT = STOPS.length;
@@ -248,12 +241,16 @@ interface MetTurn {
   met: StopName | null;
 }
 
+/** The stop a measured turn met: the felt leg's, else the one that was predicted to be met first. */
 function metIn(body: TurningBody, measured: MeasuredTurn): MetTurn | null {
-  const stop = metStop(body, measured);
+  const { turn, feet, stoppedBy } = measured;
+  const known = stopsOf(turn, body, feet).filter((stop): stop is Known => stop.at !== null);
+  const felt = known.find(({ leg }) => leg === stoppedBy);
+  const [first] = [...known].sort((a, b) => a.at.value - b.at.value);
+  const stop = felt ?? first;
   if (!stop) return null;
-  const all = stopsOf(measured.turn, body, measured.feet).flatMap(({ name, at }) => (at ? [name] : []));
-  const said = stop.leg === measured.stoppedBy || all.length === 1;
-  return { measured, stop, all, met: said ? stop.name : null };
+  const said = felt !== undefined || known.length === 1;
+  return { measured, stop, all: known.map(({ name }) => name), met: said ? stop.name : null };
 }
 
 function residualOf({ measured, stop }: MetTurn): Residual {
