@@ -17,10 +17,10 @@ import {
   verdictOf,
   type PathShot,
   type Setup,
-  type TrialPlan,
   type TrialShot,
 } from '@pedastance/core';
 import { build } from '../../core/test/example';
+import { CARRY_PLAN } from '../../core/test/trialPlan';
 
 const count = Number(process.argv[2] ?? 600);
 const percent = (share: number): string => `${(100 * share).toFixed(1)}%`;
@@ -114,15 +114,7 @@ function stoppingLookHolds(): number {
       const random = seeded(seed);
       const normal = normals(random);
       const effect = [0, 3, 6, 9, 12][seed % 5]!;
-      const plan: TrialPlan = {
-        seed: Math.floor(random() * 2 ** 32),
-        blockSize: 2,
-        length: 'full',
-        primary: 'carry',
-        margin: 5,
-        mishits: 'left out',
-        warmUps: 0,
-      };
+      const plan = { ...CARRY_PLAN, seed: Math.floor(random() * 2 ** 32) };
       let at = 0;
       const shots = drawOrder(plan)
         .flat()

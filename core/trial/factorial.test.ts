@@ -8,16 +8,7 @@ import {
 } from './factorial';
 import type { TrialPlan } from './verdict';
 import { differenceOfProportions, normals, seeded } from '..';
-
-const PLAN: TrialPlan = {
-  seed: 5,
-  blockSize: 2,
-  length: 'full',
-  primary: 'carry',
-  margin: 5,
-  mishits: 'left out',
-  warmUps: 0,
-};
+import { CARRY_PLAN as PLAN } from '../test/trialPlan';
 
 /** A whole trial, each shot made from the way it was stood. */
 const hitAll = (

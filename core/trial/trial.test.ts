@@ -17,6 +17,7 @@ import {
 } from './verdict';
 import { normals, seeded, clopperPearson, differenceOfProportions, probabilityOfProportions } from '..';
 import { groups, twoSided } from '../test/groups';
+import { CARRY_PLAN } from '../test/trialPlan';
 import '../test/properties';
 
 /** R's `sleep` data: extra hours of sleep with two drugs (Student 1908, The Probable Error of a Mean). */
@@ -207,15 +208,7 @@ describe('the order of shots', () => {
   });
 });
 
-const PLAN: TrialPlan = {
-  seed: 77,
-  blockSize: 2,
-  length: 'full',
-  primary: 'carry',
-  margin: 5,
-  mishits: 'left out',
-  warmUps: 2,
-};
+const PLAN: TrialPlan = { ...CARRY_PLAN, seed: 77, warmUps: 2 };
 
 /** A trial as its order has it, each shot made from its arm and number. */
 function hitAll(plan: TrialPlan, look: 1 | 2 | 3, make: (arm: 'A' | 'B', at: number) => Shot): TrialShot[] {
