@@ -157,7 +157,7 @@ test('a recording in whole milliseconds: a strike in a gap is left out, practice
   await bringRecording(page, holed.map((row) => row.join(',')).join('\n'));
   const preview = page.getByTestId('pressure-preview');
   await expect(preview).toContainText('at 60 frames a second. 4 swings in it.');
-  await expect(preview).toContainText('1 swing is left out: the mat missed frames there.');
+  await expect(preview).toContainText('1 swing is left out: frames are missing there.');
   await expect(preview).toContainText('Its times are in whole milliseconds');
   await press(page, 'Take the swings');
   await expect(page.getByText(/^Swings 1 and 3 are softer or slower/)).toBeVisible();

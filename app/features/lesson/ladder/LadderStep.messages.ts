@@ -21,7 +21,7 @@ const swung: Record<LadderSwing, string> = { turn: 'Turned', 'half swing': 'Swun
 const stoppedBy = { trail: 'Trail leg', lead: 'Lead leg', nothing: 'No leg' };
 
 /** Where the turns are done and tell no rung to stand on. */
-const doneWithout = 'That is enough. Below stands what they tell.';
+const doneWithout = 'That is enough turns. What they tell stands below.';
 
 /** What this screen says. */
 export const messages = {

@@ -47,7 +47,7 @@ export const messages = {
   has: (seconds: number, rate: number, swings: number) =>
     `${seconds} s at ${rate} frames a second. ${swings === 0 ? 'No swing in it.' : `${swings} ${plural(swings, 'swing', 'swings')} in it.`}`,
   leftOut: (swings: number) =>
-    `${swings} ${plural(swings, 'swing is', 'swings are')} left out: the mat missed frames there.`,
+    `${swings} ${plural(swings, 'swing is', 'swings are')} left out: frames are missing there.`,
   rounding: (ms: number) =>
     ms < 1
       ? 'Its times are in whole milliseconds: a moment may be half a millisecond off.'
