@@ -80,7 +80,7 @@ test('the evidence says what it rests on, and against what', () => {
     'By the median of all pairs, 1.3° straighter.',
     'It rests on 11 shots with B and 12 with A.',
     'The true difference is likely between 0.3° and 2.4°.',
-    'Sure to 95%, by this look alone. Above 0, B is better.',
+    'Sure to 95%. Above 0, B is better.',
     'Luck alone looks this good once in 100. We had said under 2.8.',
     '81% likely to be worth having: 1.0° or more.',
   ]);

@@ -196,7 +196,7 @@ export function evidenceSentences(
   return [
     ...seenSentences(comparison, units),
     intervalSentence(interval, unit, units),
-    'Sure to 95%, by this look alone. Above 0, B is better.',
+    'Sure to 95%. Above 0, B is better.',
     luckSentence(p, level),
     ...(chance === null
       ? []
